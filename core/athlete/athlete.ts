@@ -1,0 +1,57 @@
+import type { Sport } from '../session/document'
+
+/** The athlete document as `docs/formats/athlete.schema.json` states it. Speeds in m/s, paces in seconds per kilometre. */
+
+export type BandSchoolKind = 'quiet' | 'lean-fast' | 'even' | 'percent'
+export interface BandSchool { kind: BandSchoolKind, easier?: number, harder?: number, unit?: string }
+export interface HeartNumbers { max?: number, rest?: number, threshold?: number, aerobicThreshold?: number }
+export interface Bike { massKg: number, cda: number, crr: number }
+export interface Effort { sport: Sport, metres?: number, seconds: number, watts?: number, date: string }
+export interface Goal { name: string, sport: Sport, metres: number, seconds: number, date: string }
+export type PaceBySport = number | Partial<Record<Sport, number>>
+
+export interface Athlete {
+  format: 'agonis.athlete'
+  version: 1
+  name: string
+  timeZone?: string
+  weekStart?: number
+  birthDate?: string
+  sex?: 'female' | 'male'
+  massKg?: number
+  units?: { run: 'mi' | 'km', ride: 'mi' | 'km', swim: 'm' | 'yd' }
+  heart?: HeartNumbers & { bySport?: Partial<Record<Sport, HeartNumbers>> }
+  run?: { criticalPower?: number, wPrime?: number, criticalSpeed?: number, dPrime?: number }
+  ride?: { criticalPower?: number, wPrime?: number, bike?: Bike }
+  swim?: { criticalSpeed?: number }
+  efforts?: Effort[]
+  goals?: Goal[]
+  usual?: { warmUpSeconds: number, coolDownSeconds: number, otherOpenSeconds: number }
+  easyPace?: PaceBySport
+  recoveryPace?: PaceBySport
+  walkPace?: PaceBySport
+  zones?: Partial<Record<Sport, Partial<Record<'heart-rate' | 'power' | 'pace', number[]>>>>
+  preferredMeasure?: Partial<Record<Sport, 'pace' | 'heart-rate' | 'power'>>
+  schools?: { band?: BandSchool, racePrediction?: 'power-law' | 'oxygen' }
+  steadiness?: Record<string, unknown>
+}
+
+/** The athlete of whom nothing is known: nothing can be resolved but what was said in absolute numbers. */
+export const unknownAthlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'unknown' }
+
+export const usualOf = (athlete: Athlete) =>
+  athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 }
+
+export const unitsOf = (athlete: Athlete) => athlete.units ?? { run: 'km', ride: 'km', swim: 'm' } as const
+
+/** Heart numbers for a sport: the sport's own where they are given, else the common ones. */
+export function heartOf(athlete: Athlete, sport: Sport): HeartNumbers {
+  const { bySport, ...common } = athlete.heart ?? {}
+  return { ...common, ...bySport?.[sport] }
+}
+
+/** A pace kept for a sport as a speed in m/s; a single number is the run's. */
+export function speedOfPace(pace: PaceBySport | undefined, sport: Sport): number | undefined {
+  const seconds = typeof pace === 'number' ? (sport === 'run' ? pace : undefined) : pace?.[sport]
+  return seconds === undefined ? undefined : 1000 / seconds
+}

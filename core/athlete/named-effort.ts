@@ -1,0 +1,81 @@
+import type { EffortName, Sport } from '../session/document'
+import type { Athlete } from './athlete'
+import { fitPowerLaw, metresFor, secondsFor } from './power-law'
+import type { PowerLaw } from './power-law'
+
+const raceMetres: Partial<Record<EffortName, number>> = {
+  '1500m': 1500, 'mile': 1609.344, '3k': 3000, '5k': 5000, '10k': 10000, 'half-marathon': 21097.5, 'marathon': 42195,
+}
+
+/** A speed in m/s or a power in W for a named effort, or the number that is missing. */
+export type EffortReading =
+  | { ok: true, of: 'pace' | 'power', easiest?: number, hardest?: number }
+  | { ok: false, missing: string }
+
+const oneHundredTwentyDays = 120 * 24 * 3600 * 1000
+
+/** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
+export function raceLawOf(athlete: Athlete, sport: Sport, on?: string): PowerLaw | null {
+  const all = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
+  const recent = on === undefined ? all : all.filter((effort) => {
+    const age = Date.parse(on) - Date.parse(effort.date)
+    return age >= 0 && age <= oneHundredTwentyDays
+  })
+  return fitPowerLaw(sport, (recent.length > 0 ? recent : all).map(effort => ({ metres: effort.metres!, seconds: effort.seconds })))
+}
+
+function criticalOf(athlete: Athlete, sport: Sport): EffortReading {
+  if (sport === 'ride') {
+    const power = athlete.ride?.criticalPower
+    return power === undefined ? { ok: false, missing: 'critical power on the bike' } : { ok: true, of: 'power', easiest: power, hardest: power }
+  }
+  const speed = athlete[sport]?.criticalSpeed
+  const missing = sport === 'swim' ? 'critical swim speed' : 'critical speed'
+  return speed === undefined ? { ok: false, missing } : { ok: true, of: 'pace', easiest: speed, hardest: speed }
+}
+
+function shareOfCritical(athlete: Athlete, sport: Sport, share: number): EffortReading {
+  const critical = criticalOf(athlete, sport)
+  if (!critical.ok) return critical
+  const value = critical.hardest! * share
+  return { ok: true, of: critical.of, easiest: value * 0.96, hardest: value * 1.04 }
+}
+
+/**
+ * What a named effort means for this athlete.
+ *
+ * Races come from the power law through the athlete's efforts; threshold is the pace held for 60 min on that law
+ * (ride: critical power; swim: critical swim speed); steady and easy are 88 % and 78 % of critical, each within 4 %:
+ * custom, not law. `max` has no upper bound; `goal` is the next goal race's pace.
+ *
+ * @param on the day it is judged, ISO date
+ * @source Riegel (1981) for the races; the shares are the custom of this application
+ */
+export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, on?: string): EffortReading {
+  const point = (speed: number): EffortReading => ({ ok: true, of: 'pace', easiest: speed, hardest: speed })
+  const law = sport === 'ride' ? null : raceLawOf(athlete, sport, on)
+  const missingRace: EffortReading = { ok: false, missing: `a ${sport} race or time trial` }
+  switch (name) {
+    case 'critical': return criticalOf(athlete, sport)
+    case 'steady': return shareOfCritical(athlete, sport, 0.88)
+    case 'easy': return shareOfCritical(athlete, sport, 0.78)
+    case 'threshold': {
+      if (sport !== 'run') return criticalOf(athlete, sport)
+      return law ? point(metresFor(law, 3600) / 3600) : missingRace
+    }
+    case 'max': {
+      const critical = criticalOf(athlete, sport)
+      return critical.ok ? { ok: true, of: critical.of, easiest: critical.hardest } : critical
+    }
+    case 'goal': {
+      const goals = (athlete.goals ?? []).filter(goal => goal.sport === sport && (on === undefined || goal.date >= on))
+      const next = goals.sort((a, b) => a.date.localeCompare(b.date))[0]
+      return next ? point(next.metres / next.seconds) : { ok: false, missing: `a goal race for the ${sport}` }
+    }
+    default: {
+      const metres = raceMetres[name]!
+      if (sport === 'ride') return { ok: false, missing: 'a running distance means nothing on the bike; say %CP or W' }
+      return law ? point(metres / secondsFor(law, metres)) : missingRace
+    }
+  }
+}

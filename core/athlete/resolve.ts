@@ -1,0 +1,215 @@
+import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '../session/document'
+import { isBandTarget, isEffortTarget } from '../session/document'
+import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
+import type { Athlete } from './athlete'
+import { heartOf } from './athlete'
+import { resolveEffort } from './named-effort'
+import { defaultSteadiness, smoothedSd } from './steadiness'
+
+export type ResolvedMeasure = 'pace' | 'heart-rate' | 'power' | 'cadence' | 'rpe'
+export type ResolvedUnit = 'm/s' | 'bpm' | 'W' | 'rpm' | 'spm' | 'of 10'
+
+/** A target in numbers a watch can hold. `point` keeps the middle as said, before the band school gave it room. */
+export interface ResolvedTarget {
+  of: ResolvedMeasure
+  unit: ResolvedUnit
+  easiest?: number
+  hardest?: number
+  to?: { easiest?: number, hardest?: number }
+  /** The ends as said, without the school's room. */
+  said: { easiest?: number, hardest?: number }
+  over?: number
+}
+
+export type Resolution = { ok: true, target: ResolvedTarget } | { ok: false, missing: string }
+
+export interface ResolveContext {
+  sport: Sport
+  /** The step's own distance, for `400 m in 1:32`. */
+  stepMetres?: number
+  /** The watch's smoothing in seconds; 3 where no watch is named. */
+  smoothingSeconds?: number
+  on?: string
+}
+
+interface Plain extends Band { of: ResolvedMeasure, unit: ResolvedUnit }
+type PlainResolution = { ok: true, band: Plain } | { ok: false, missing: string }
+
+const scaled = (band: Band, by: (value: number) => number): Band => ({
+  ...(band.easiest === undefined ? {} : { easiest: by(band.easiest) }),
+  ...(band.hardest === undefined ? {} : { hardest: by(band.hardest) }),
+})
+
+const missing = (what: string): PlainResolution => ({ ok: false, missing: what })
+
+function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlete: Athlete, context: ResolveContext): PlainResolution {
+  const { unit } = target
+  const { sport } = context
+  const plain = (of: ResolvedMeasure, to: ResolvedUnit, by: (value: number) => number): PlainResolution =>
+    ({ ok: true, band: { of, unit: to, ...scaled(band, by) } })
+  if (isPaceUnit(unit)) {
+    if (unit === 's/step' && context.stepMetres === undefined) return missing('the step\'s own distance')
+    return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
+  }
+  const heart = heartOf(athlete, sport)
+  switch (unit) {
+    case 'km/h': case 'mi/h': case 'm/s': return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
+    case '%CS': {
+      const speed = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
+      return speed === undefined ? missing(sport === 'swim' ? 'critical swim speed' : 'critical speed') : plain('pace', 'm/s', value => speed * value / 100)
+    }
+    case 'bpm': return plain('heart-rate', 'bpm', value => value)
+    case '%HRmax': return heart.max === undefined ? missing('maximum heart rate') : plain('heart-rate', 'bpm', value => heart.max! * value / 100)
+    case '%LTHR': return heart.threshold === undefined ? missing('threshold heart rate') : plain('heart-rate', 'bpm', value => heart.threshold! * value / 100)
+    case '%HRR': {
+      if (heart.max === undefined || heart.rest === undefined) return missing('maximum and resting heart rate')
+      return plain('heart-rate', 'bpm', value => heart.rest! + (heart.max! - heart.rest!) * value / 100)
+    }
+    case 'W': return plain('power', 'W', value => value)
+    case '%CP': {
+      const power = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
+      return power === undefined ? missing(sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`) : plain('power', 'W', value => power * value / 100)
+    }
+    case 'rpm': return plain('cadence', 'rpm', value => value)
+    case 'spm': return plain('cadence', 'spm', value => value)
+    case 'of 10': return plain('rpe', 'of 10', value => value)
+  }
+}
+
+/** Shares of critical power or speed where zones begin; custom of this application, editable as own zones. */
+const criticalShares = { 3: [0.82, 1], 5: [0.65, 0.82, 0.95, 1.03] } as const
+/** Tenths of the maximum heart rate from 50 %, after Edwards (1993). */
+const heartShares = [0.6, 0.7, 0.8, 0.9] as const
+
+function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: Athlete, sport: Sport): number[] | string {
+  const own = athlete.zones?.[sport]?.[target.of]
+  if (own && (target.scheme === undefined || target.scheme === 'own')) return own
+  if (target.scheme === 'own') return `own ${target.of} zones for the ${sport}`
+  const scheme = target.scheme ?? 5
+  if (target.of === 'heart-rate') {
+    const heart = heartOf(athlete, sport)
+    if (scheme === 5) return heart.max === undefined ? 'maximum heart rate' : heartShares.map(share => share * heart.max!)
+    if (heart.threshold === undefined) return 'threshold heart rate'
+    return [heart.aerobicThreshold ?? heart.threshold * 0.82, heart.threshold]
+  }
+  const critical = target.of === 'power'
+    ? (sport === 'swim' ? undefined : athlete[sport]?.criticalPower)
+    : (sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed)
+  if (critical === undefined) return target.of === 'power' ? 'critical power' : 'critical speed'
+  return criticalShares[scheme].map(share => share * critical)
+}
+
+function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete: Athlete, sport: Sport): PlainResolution {
+  const bounds = zoneBounds(target, athlete, sport)
+  if (typeof bounds === 'string') return missing(bounds)
+  const [low, high] = Array.isArray(target.zone) ? target.zone : [target.zone, target.zone]
+  if (low > bounds.length + 1) return missing(`a zone ${low}: there are ${bounds.length + 1}`)
+  const units = { 'heart-rate': 'bpm', 'power': 'W', 'pace': 'm/s' } as const
+  const easiest = bounds[low - 2]
+  const hardest = bounds[high - 1]
+  return { ok: true, band: { of: target.of, unit: units[target.of], ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) } }
+}
+
+function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, athlete: Athlete, context: ResolveContext): PlainResolution {
+  const reading = resolveEffort(athlete, context.sport, target.name, context.on)
+  if (!reading.ok) return missing(reading.missing)
+  const { offset } = target
+  const shift = (value: number): number => {
+    if (!offset) return value
+    if (offset.unit === '%') return value * (1 + offset.value / 100)
+    const seconds = speedToPace(value, offset.unit) + offset.value
+    return metresOfPaceUnit[offset.unit] / seconds
+  }
+  if (reading.of === 'power' && offset && offset.unit !== '%') return missing('an offset in percent: a power has no seconds')
+  const band = scaled(reading, shift)
+  if ([band.easiest, band.hardest].some(value => value !== undefined && !(value > 0 && Number.isFinite(value)))) return missing('an offset smaller than the pace itself')
+  return { ok: true, band: { of: reading.of, unit: reading.of === 'power' ? 'W' : 'm/s', ...band } }
+}
+
+interface Room { easier: (value: number) => number, harder: (value: number) => number }
+
+function evenRoom(of: ResolvedMeasure, sport: Sport, easier: number | undefined, harder: number | undefined): Room {
+  if (of === 'pace') {
+    const metres = sport === 'swim' ? 100 : 1000
+    const width = sport === 'swim' ? 3 : 5
+    return {
+      easier: value => metres / (metres / value + (easier ?? width)),
+      harder: value => metres / Math.max(metres / value - (harder ?? width), metres / value * 0.5),
+    }
+  }
+  const width = of === 'power' ? 10 : of === 'heart-rate' ? 4 : of === 'cadence' ? 3 : 0.5
+  return { easier: value => value - (easier ?? width), harder: value => value + (harder ?? width) }
+}
+
+function shareRoom(easier: number, harder: number): Room {
+  return { easier: value => value * (1 - easier), harder: value => value * (1 + harder) }
+}
+
+function schoolRoom(athlete: Athlete, of: ResolvedMeasure, context: ResolveContext, over: number | undefined): Room {
+  const school = athlete.schools?.band ?? { kind: 'quiet' as const }
+  switch (school.kind) {
+    case 'lean-fast': return shareRoom((school.easier ?? 0.75) / 100, (school.harder ?? 1.5) / 100)
+    case 'percent': return shareRoom((school.easier ?? 3) / 100, (school.harder ?? 3) / 100)
+    case 'even': return evenRoom(of, context.sport, school.easier, school.harder)
+    case 'quiet': {
+      if (of === 'rpe') return evenRoom(of, context.sport, undefined, undefined)
+      const steadiness = defaultSteadiness[of === 'pace' ? 'speed' : of]
+      const width = 1.96 * smoothedSd(steadiness.sd, steadiness.tau, Math.max(over ?? 1, context.smoothingSeconds ?? 3))
+      return shareRoom(width, width)
+    }
+  }
+}
+
+function giveRoom(give: NonNullable<Target['give']>, of: ResolvedMeasure, context: ResolveContext): Room {
+  const { unit } = give
+  const [easier, harder] = [give.easier ?? 0, give.harder ?? 0]
+  if (isPaceUnit(unit) && of === 'pace') {
+    const metres = unit === 's/step' ? context.stepMetres ?? 1000 : metresOfPaceUnit[unit]
+    return {
+      easier: value => metres / (metres / value + easier),
+      harder: value => metres / Math.max(metres / value - harder, metres / value * 0.5),
+    }
+  }
+  if (unit.startsWith('%')) return shareRoom(easier / 100, harder / 100)
+  const factor = unit in metresPerSecondOf ? metresPerSecondOf[unit as keyof typeof metresPerSecondOf] : 1
+  return { easier: value => value - easier * factor, harder: value => value + harder * factor }
+}
+
+function withRoom(band: Band, room: Room | null): Band {
+  if (!room || band.easiest === undefined || band.hardest === undefined) return band
+  return { easiest: Math.max(room.easier(band.easiest), Number.MIN_VALUE), hardest: room.harder(band.hardest) }
+}
+
+/**
+ * A target of any kind in numbers: speeds in m/s, W, bpm, rpm or spm, or the athlete's number that is missing.
+ *
+ * One point gets the room of its own `give`, else of the athlete's band school; a range said as a range gets none
+ * unless it has a `give`.
+ *
+ * @returns never a NaN, an infinity or a negative number
+ */
+export function resolveTarget(target: Target, athlete: Athlete, context: ResolveContext): Resolution {
+  const resolve = (part: Band): PlainResolution => {
+    if (isEffortTarget(target)) return resolveNamed(part as EffortTarget, athlete, context)
+    if (isBandTarget(target)) return resolveBand(target, part, athlete, context)
+    return resolveZone({ of: target.of, ...(part as unknown as Pick<ZoneTarget, 'zone' | 'scheme'>) }, athlete, context.sport)
+  }
+  const first = resolve(target as Band)
+  if (!first.ok) return first
+  const goal = target.to ? resolve(target.to as Band) : undefined
+  if (goal && !goal.ok) return goal
+  const { of, unit, easiest, hardest } = first.band
+  const roomFor = (band: Band): Room | null => {
+    if (target.give) return giveRoom(target.give, of, context)
+    return band.easiest === band.hardest ? schoolRoom(athlete, of, context, target.over) : null
+  }
+  const said: Band = { ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) }
+  const resolved: ResolvedTarget = { of, unit, ...withRoom(said, roomFor(said)), said }
+  if (goal) {
+    const { easiest: toEasiest, hardest: toHardest } = goal.band
+    const to: Band = { ...(toEasiest === undefined ? {} : { easiest: toEasiest }), ...(toHardest === undefined ? {} : { hardest: toHardest }) }
+    resolved.to = withRoom(to, roomFor(to))
+  }
+  if (target.over !== undefined) resolved.over = target.over
+  return { ok: true, target: resolved }
+}

@@ -1,0 +1,50 @@
+import type { SessionSport } from '../session/document'
+
+/** What a watch brings home, as `docs/formats/recording.schema.json` states it. */
+export type MarkKind = 'step' | 'lap' | 'press' | 'skip' | 'back' | 'jump' | 'pause' | 'resume' | 'nudge' | 'ceiling' | 'prompt' | 'stop'
+
+export interface Mark { t: number, kind: MarkKind, path?: string, round?: number[] }
+
+export type Column = (number | null)[]
+export interface Samples {
+  /** Elapsed seconds including pauses, strictly increasing. */
+  t: number[]
+  /** Cumulative. */
+  metres: Column
+  heartRate?: Column
+  power?: Column
+  cadence?: Column
+  lat?: Column
+  lon?: Column
+  altitude?: Column
+}
+
+export interface Recording {
+  format: 'agonis.recording'
+  version: 1
+  sport: SessionSport
+  startedAt: string
+  timeZone?: string
+  samples: Samples
+  marks: Mark[]
+  felt?: { rpe?: number, note?: string, pain?: boolean }
+  /** SHA-256 of the program it was carried out from. */
+  program?: string
+}
+
+/** A fault that the schema cannot tell: columns of unequal length, time that does not go on. */
+export function checkRecording(recording: Recording): string | null {
+  const { t, ...columns } = recording.samples
+  for (const [name, column] of Object.entries(columns)) {
+    if ((column as Column).length !== t.length) return `samples.${name} has ${(column as Column).length} values, samples.t has ${t.length}`
+  }
+  for (let index = 1; index < t.length; index++) {
+    if (!(t[index]! > t[index - 1]!)) return `samples.t does not increase at position ${index + 1}`
+  }
+  let before = 0
+  for (const [index, mark] of recording.marks.entries()) {
+    if (mark.t < before) return `marks are out of order at position ${index + 1}`
+    before = mark.t
+  }
+  return null
+}

@@ -1,0 +1,305 @@
+import type { Block, End, Item, Repeat, Step } from '../../session/document'
+import { limits } from '../../session/limits'
+import { printStep } from '../print'
+import { explainUnreadable } from './explain'
+import type { SoftWord } from './piece'
+import { readCeiling, readDoubt, readPiece } from './piece'
+import type { Quantity } from './quantities'
+import { readQuantity } from './quantities'
+import type { Scanner } from './scanner'
+import { attempt, notice, sees, skipSpaces, take } from './scanner'
+
+/** An item and the stretch of the line that said it. */
+export interface Placed { item: Item, from: number, to: number }
+
+/** Steps whose role their place in the session decides, found while a text is read. */
+export type SoftSteps = Map<Step, SoftWord>
+
+interface Member { items: Item[], from: number, repeated: boolean, hasRecovery: boolean }
+
+const countPattern = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?)(?![a-z])(?:\s+of\b)?:?/iy
+const opening = /[([]/y
+const closing = /[)\]]/y
+
+function asRecovery(step: Step, soft: SoftSteps): Step {
+  soft.delete(step)
+  if (step.role === 'work') step.role = 'recovery'
+  return step
+}
+
+function readStep(scanner: Scanner, soft: SoftSteps, given?: End): Step | null {
+  const piece = readPiece(scanner, given)
+  if (!piece) return null
+  if (piece.soft) soft.set(piece.step, piece.soft)
+  return piece.step
+}
+
+const endOf = (quantity: Quantity): End => quantity.measure === 'time'
+  ? { on: 'time', seconds: quantity.seconds }
+  : { on: 'distance', value: quantity.value, unit: quantity.unit }
+
+/** Numbers joined by a sign, with the unit that the last one names: each becomes an end. */
+function readNumberList(scanner: Scanner, joint: RegExp, least: number): End[] | null {
+  return attempt(scanner, () => {
+    const spans: { text: string, at: number }[] = []
+    do {
+      const number = take(scanner, /\d+(?:\.\d+)?(?![\d:])/y)
+      if (!number) return null
+      spans.push({ text: number[0], at: scanner.at - number[0].length })
+    } while (take(scanner, joint))
+    if (spans.length < least || spans.length > limits.times) return null
+    const last = spans.at(-1)!
+    const unitEnd: Scanner = { ...scanner, at: last.at, noticed: [] }
+    const reading = readQuantity(unitEnd)
+    if (!reading) return null
+    const unitText = scanner.text.slice(last.at + last.text.length, unitEnd.at)
+    const ends: End[] = []
+    for (const span of spans) {
+      const alone: Scanner = { ...scanner, text: span.text + unitText, raw: span.text + unitText, at: 0, noticed: [] }
+      const one = readQuantity(alone)
+      if (!one) return null
+      ends.push(endOf(one.quantity))
+    }
+    const from = spans[0]!.at
+    scanner.at = unitEnd.at
+    if (unitText.trim() === '') notice(scanner, from, 'note', 'bare-number', 'each with the unit of its kind')
+    return ends
+  })
+}
+
+const ladderJoint = /\s*[-/]\s*(?=\d)/y
+
+function readLadder(scanner: Scanner, soft: SoftSteps): Step[] | null {
+  return attempt(scanner, () => {
+    const ends = readNumberList(scanner, ladderJoint, 3)
+    if (!ends) return null
+    const pattern = readPiece(scanner, ends[0])
+    if (!pattern) return null
+    return ends.map((end) => {
+      const step: Step = { ...structuredClone(pattern.step), end }
+      if (pattern.soft) soft.set(step, pattern.soft)
+      return step
+    })
+  })
+}
+
+const betweenTail = /(?:in\s+)?between(?:\s+(?:reps|sets|each))?/iy
+
+/** What stands between the repeats: `/ 4 min easy`, `w/ 90" rest`, `with 1,1,3 min rest`, `(200 jog)`, `off 90`. */
+function readBetween(scanner: Scanner, soft: SoftSteps): Step[] | null {
+  const introduced = attempt(scanner, () => {
+    if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
+    const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
+    if (ends) {
+      const pattern = readPiece(scanner, ends[0])
+      if (!pattern) return null
+      take(scanner, betweenTail)
+      return ends.map(end => asRecovery({ ...structuredClone(pattern.step), end }, soft))
+    }
+    const step = readStep(scanner, soft)
+    take(scanner, betweenTail)
+    return step && [asRecovery(step, soft)]
+  })
+  if (introduced) return introduced
+  const bracketed = attempt(scanner, () => {
+    if (!take(scanner, opening)) return null
+    const step = readStep(scanner, soft)
+    if (!step || !take(scanner, closing)) return null
+    return soft.has(step) || step.role === 'recovery' || step.role === 'rest' ? [asRecovery(step, soft)] : null
+  })
+  if (bracketed) return bracketed
+  const off = attempt(scanner, () => {
+    if (!take(scanner, /off(?=\s*\d)/iy)) return null
+    const reading = readQuantity(scanner, 'seconds')
+    if (!reading) return null
+    const tail = readPiece(scanner, endOf(reading.quantity))
+    return tail && [asRecovery(tail.step, soft)]
+  })
+  if (off) return off
+  return attempt(scanner, () => {
+    take(scanner, /,/y)
+    const step = readStep(scanner, soft)
+    return step && take(scanner, betweenTail) ? [asRecovery(step, soft)] : null
+  })
+}
+
+/** `40 s on, 20 s off`: both are kept in every round. */
+function readOnOff(scanner: Scanner, soft: SoftSteps): Step | null {
+  return attempt(scanner, () => {
+    if (!take(scanner, /(?:on|hard)(?![a-z])\s*[,/]?(?=\s*\d)/iy)) return null
+    const step = readStep(scanner, soft)
+    return step && take(scanner, /off(?![a-z])/iy) ? asRecovery(step, soft) : null
+  })
+}
+
+function interleave(steps: Item[], between: Step[]): Item[] {
+  return steps.flatMap((step, index) => [step, structuredClone(between[Math.min(index, between.length - 1)]!)])
+}
+
+function countOf(scanner: Scanner, match: RegExpExecArray): number | null {
+  const count = Number(match[1])
+  if (count < 1 || count > limits.times) return null
+  if (match[2]) {
+    notice(scanner, scanner.at - match[0].length, 'ask', 'count-range', `${count} times`,
+      [match[1]!, match[2]].map(times => ({ label: `${times} times`, replacement: `${times} x` })))
+  }
+  return count
+}
+
+function block(repeat: Repeat, items: Item[], dropLast: boolean): Block {
+  return { kind: 'block', repeat, items, ...(dropLast ? { lastRecovery: 'drop' } : {}) }
+}
+
+function noticeBetween(scanner: Scanner, from: number): void {
+  notice(scanner, from, 'note', 'between', 'between the repeats: none after the last')
+}
+
+function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member | null {
+  const from = scanner.at
+  const match = take(scanner, countPattern)
+  const count = match && countOf(scanner, match)
+  if (count === null) return null
+  let items: Item[]
+  if (take(scanner, opening)) {
+    const inner = readList(scanner, soft, depth + 1, true)
+    if (inner.length === 0 || !take(scanner, closing)) return null
+    items = inner.map(placed => placed.item)
+  }
+  else {
+    const member = readMember(scanner, soft, depth + 1, false)
+    if (!member) return null
+    items = member.items
+    const off = items.length === 1 ? readOnOff(scanner, soft) : null
+    if (off) return { items: [block({ times: count }, [...items, off], false)], from, repeated: true, hasRecovery: true }
+  }
+  const single = items.length === 1 || items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
+  const beforeBetween = scanner.at
+  const between = readBetween(scanner, soft)
+  if (between) {
+    noticeBetween(scanner, beforeBetween)
+    const body = between.length === items.length || (single && items.length > 1) ? interleave(items, between) : [...items, ...between]
+    return { items: [block({ times: count }, body, true)], from, repeated: true, hasRecovery: true }
+  }
+  return { items: [block({ times: count }, items, false)], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
+}
+
+const againPattern = /,?\s*(?:x\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s+times(?:\s+through)?))(?![a-z\d])/iy
+const countWords: Record<string, number> = { twice: 2, thrice: 3, two: 2, three: 3, four: 4, five: 5 }
+
+function readAgain(scanner: Scanner): number | null {
+  const match = take(scanner, againPattern)
+  if (!match) return null
+  const digits = match[1] ?? match[3]
+  const times = digits ? Number(digits) : countWords[match[2]!.toLowerCase().split(/\s/)[0]!] ?? 0
+  return times >= 1 && times <= limits.times ? times : null
+}
+
+/** A repeat, a ladder, a group or one step, with what stands between its parts. */
+function readMember(scanner: Scanner, soft: SoftSteps, depth: number, withBetween: boolean): Member | null {
+  if (depth > limits.nesting + 2) return null
+  skipSpaces(scanner)
+  const from = scanner.at
+  const counted = attempt(scanner, () => readCounted(scanner, soft, depth))
+  if (counted) return again(scanner, counted, false)
+  const ladder = readLadder(scanner, soft)
+  if (ladder) {
+    const beforeBetween = scanner.at
+    const between = withBetween ? readBetween(scanner, soft) : null
+    if (!between) return again(scanner, { items: ladder, from, repeated: ladder.length > 1, hasRecovery: false }, false)
+    noticeBetween(scanner, beforeBetween)
+    const items = interleave(ladder, between)
+    const wrapped = again(scanner, { items, from, repeated: true, hasRecovery: true }, true)
+    return wrapped.items === items ? { ...wrapped, items: items.slice(0, -1) } : wrapped
+  }
+  if (sees(scanner, opening)) {
+    return attempt(scanner, () => {
+      take(scanner, opening)
+      const inner = readList(scanner, soft, depth + 1, true)
+      if (inner.length === 0 || !take(scanner, closing)) return null
+      return again(scanner, { items: inner.map(placed => placed.item), from, repeated: false, hasRecovery: true }, false)
+    })
+  }
+  const step = readStep(scanner, soft)
+  return step && { items: [step], from, repeated: false, hasRecovery: false }
+}
+
+function again(scanner: Scanner, member: Member, dropLast: boolean): Member {
+  const times = attempt(scanner, readAgain)
+  return times === null ? member : { ...member, items: [block({ times }, member.items, dropLast)], repeated: true }
+}
+
+/** A recovery after a comma, after a repeat that has none of its own, belongs to every round; asked. */
+function readCommaRecovery(scanner: Scanner, soft: SoftSteps, topLevel: boolean): Step | null {
+  return attempt(scanner, () => {
+    const from = scanner.at
+    if (!take(scanner, /,|-(?=\s)/y)) return null
+    const step = readStep(scanner, soft)
+    if (!step) return null
+    const word = soft.get(step)
+    const isRecovery = word !== undefined || step.role === 'recovery' || step.role === 'rest'
+    const endsLine = !sees(scanner, /\S/y) || sees(scanner, /#/y)
+    if (!isRecovery || (word === 'easy' && topLevel && endsLine)) return null
+    asRecovery(step, soft)
+    notice(scanner, from, 'ask', 'comma-recovery', `${printStep(step)} in every round, the last too`)
+    return step
+  })
+}
+
+const separator = /\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|\/)\s*/iy
+
+function skipUnreadable(scanner: Scanner, inBrackets: boolean): string {
+  skipSpaces(scanner)
+  const from = scanner.at
+  let depth = 0
+  while (scanner.at < scanner.text.length) {
+    const letter = scanner.text[scanner.at]!
+    if (depth === 0 && (/[,;]/.test(letter) || (inBrackets && /[)\]]/.test(letter)))) break
+    if (depth === 0 && letter === '#' && scanner.text[scanner.at - 1] === ' ' && scanner.at > from) break
+    if (/[([]/.test(letter)) depth++
+    if (/[)\]]/.test(letter) && depth > 0) depth--
+    scanner.at++
+  }
+  return scanner.raw.slice(from, scanner.at).trim()
+}
+
+/**
+ * Members joined by comma, semicolon, `+`, `then` or `and`; what cannot be read stands as an unread item in its place.
+ *
+ * @param inBrackets stops at the closing bracket
+ */
+export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBrackets: boolean): Placed[] {
+  const placed: Placed[] = []
+  for (;;) {
+    while (take(scanner, separator)) { /* several separators are one */ }
+    skipSpaces(scanner)
+    if (scanner.at >= scanner.text.length || sees(scanner, /#/y) || (inBrackets && sees(scanner, closing))) return placed
+    const from = scanner.at
+    const member = attempt(scanner, () => {
+      const found = readMember(scanner, soft, depth, true)
+      if (!found) return null
+      const last = found.items.at(-1)!
+      if (found.repeated && !found.hasRecovery && last.kind === 'block' && 'times' in last.repeat) {
+        const recovery = readCommaRecovery(scanner, soft, depth === 0)
+        if (recovery) last.items.push(recovery)
+      }
+      const ceiling = attempt(scanner, readCeiling)
+      if (ceiling && last.kind !== 'unread' && last.kind !== 'leg') last.ceiling = ceiling
+      const doubt = readDoubt(scanner)
+      if (doubt && last.kind !== 'unread' && last.kind !== 'leg') last.doubt = doubt
+      return sees(scanner, /$|[,;+&#)\]/]|-\s|then\b|and\b/iy) ? found : null
+    })
+    if (member) {
+      for (const item of member.items) placed.push({ item, from: member.from, to: scanner.at })
+      continue
+    }
+    const text = skipUnreadable(scanner, inBrackets)
+    if (text === '') {
+      scanner.at++
+      continue
+    }
+    scanner.at = Math.max(scanner.at, from + 1)
+    const item: Item = { kind: 'unread', text: text.slice(0, 4000).trim() }
+    notice(scanner, from, 'error', 'unreadable', explainUnreadable(text, scanner.setting))
+    placed.push({ item, from, to: scanner.at })
+  }
+}

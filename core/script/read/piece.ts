@@ -1,0 +1,315 @@
+import type { Ceiling, End, Grade, Manner, Role, Step, Swim, SwimKit, Stroke } from '../../session/document'
+import { limits } from '../../session/limits'
+import { printEnd } from '../print'
+import type { ReadQuantity } from './quantities'
+import { readNumber, readQuantity, readTime } from './quantities'
+import type { Scanner } from './scanner'
+import { attempt, notice, saidBetween, sees, skipSpaces, take } from './scanner'
+import { readTarget } from './targets'
+
+/** Words whose role depends on where they stand: first, last or between. */
+export type SoftWord = 'easy' | 'jog' | 'walk' | 'float'
+
+/** One step as read, with what only its surroundings can decide. */
+export interface Piece {
+  step: Step
+  /** Said without a role, with a word like `easy` or `jog`. */
+  soft?: SoftWord
+  /** No length was said: `cool-down`, `jog down`. */
+  bare?: true
+  from: number
+  to: number
+}
+
+const roleWords: readonly (readonly [RegExp, Role])[] = [
+  [/(?:warm[\s-]?up|warm|WU)(?![a-z\d])/iy, 'warm-up'],
+  [/(?:cool[\s-]?down|warm[\s-]?down|CD)(?![a-z\d])/iy, 'cool-down'],
+  [/(?:recovery|recoveries|recover|rec)(?![a-z\d])/iy, 'recovery'],
+  [/(?:resting|rest|standing|stand)(?![a-z\d])/iy, 'rest'],
+  [/transition(?![a-z\d])/iy, 'transition'],
+  [/work(?![a-z\d])/iy, 'work'],
+]
+
+const mannerWords: readonly (readonly [RegExp, Manner])[] = [
+  [/(?:walking|walk)(?![a-z\d])/iy, 'walk'],
+  [/(?:jogging|jog)(?![a-z\d])/iy, 'jog'],
+  [/(?:floating|float)(?![a-z\d])/iy, 'float'],
+  [/(?:strides|stride)(?![a-z\d])/iy, 'stride'],
+]
+
+const strokes: readonly (readonly [RegExp, Stroke])[] = [
+  [/(?:free(?:style)?|front crawl|FS)(?![a-z])/iy, 'free'], [/back(?:stroke)?(?![a-z])/iy, 'back'],
+  [/breast(?:stroke)?(?![a-z])/iy, 'breast'], [/(?:butter)?fly(?![a-z])/iy, 'fly'],
+  [/(?:medley|IM)(?![a-z])/iy, 'medley'], [/choice(?![a-z])/iy, 'choice'],
+]
+const modes = /(swim|kick|pull|drill)(?![a-z])/iy
+const kitWords: readonly (readonly [RegExp, SwimKit])[] = [
+  [/(?:with\s+)?fins?(?![a-z])/iy, 'fins'], [/(?:with\s+)?paddles?(?![a-z])/iy, 'paddles'],
+  [/(?:with\s+)?buoy(?![a-z])/iy, 'buoy'], [/(?:with\s+)?snorkel(?![a-z])/iy, 'snorkel'], [/(?:with\s+)?board(?![a-z])/iy, 'board'],
+]
+const effortWords = /(?:very\s+)?(?:hard|sprint|fast|brisk|smooth|relaxed|strong)(?![a-z])/iy
+
+const firstOf = <T>(scanner: Scanner, forms: readonly (readonly [RegExp, T])[]): T | undefined =>
+  forms.find(([pattern]) => take(scanner, pattern))?.[1]
+
+function endOf(reading: ReadQuantity): End {
+  const { quantity } = reading
+  return quantity.measure === 'time'
+    ? { on: 'time', seconds: quantity.seconds }
+    : { on: 'distance', value: quantity.value, unit: quantity.unit }
+}
+
+function readUntil(scanner: Scanner): End | null {
+  if (!take(scanner, /(?:until|till)\b/iy)) return null
+  if (take(scanner, /(?:I\s+)?press\b|ready\b|button\b/iy)) return { on: 'press' }
+  if (!take(scanner, /(?:HR|heart\s+rate|pulse)\b/iy)) return null
+  const side = take(scanner, /(below|under|<|above|over|>)\s*/iy)
+  const value = side && readNumber(scanner)
+  if (!side || value === null) return null
+  take(scanner, /bpm\b/iy)
+  return /^(?:below|under|<)/i.test(side[1]!) ? { on: 'heart-rate', below: value } : { on: 'heart-rate', above: value }
+}
+
+interface Extent { end: End, doubt?: Step['doubt'] }
+
+function readSimpleEnd(scanner: Scanner): Extent | null {
+  const until = attempt(scanner, readUntil)
+  if (until) return { end: until }
+  const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
+  if (energy) return { end: { on: 'energy', kilocalories: Number(energy[1]) } }
+  if (sees(scanner, /\({1,8}(?=[\du])/iy)) {
+    const inBrackets = attempt(scanner, () => {
+      take(scanner, /\(/y)
+      const inner = readEnd(scanner)
+      return inner?.end.on === 'first' && take(scanner, /\)/y) ? inner : null
+    })
+    if (inBrackets) return inBrackets
+  }
+  const reading = readQuantity(scanner)
+  if (!reading) return null
+  const end = endOf(reading)
+  if (end.on === 'time' ? !(end.seconds > 0 && end.seconds <= limits.seconds) : !(end.on === 'distance' && end.value > 0 && end.value <= 1e7)) return null
+  if (end.on === 'distance') {
+    const seconds = attempt(scanner, readSendOffClock)
+    if (seconds !== null) return { end: { on: 'send-off', value: end.value, unit: end.unit, seconds } }
+  }
+  return { end, doubt: reading.doubt }
+}
+
+function readSendOffClock(scanner: Scanner): number | null {
+  if (!take(scanner, /on\b(?=\s*\d)/iy)) return null
+  const reading = readQuantity(scanner, 'seconds')
+  if (reading?.quantity.measure !== 'time' || sees(scanner, /off\b/iy)) return null
+  return reading.quantity.seconds
+}
+
+function readEnd(scanner: Scanner): Extent | null {
+  const first = readSimpleEnd(scanner)
+  if (!first) return null
+  let end = first.end
+  for (;;) {
+    const other = attempt(scanner, () => take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null)
+    if (!other) return { ...first, end }
+    end = { on: 'first', of: [end, other.end] }
+  }
+}
+
+function readGrade(scanner: Scanner): Grade | null {
+  const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
+  if (mixed) return { low: Number(mixed[1]), high: Number(mixed[2]) }
+  const match = take(scanner, /(up|down)hill\s+(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%/iy)
+  if (!match) return null
+  const [low, high] = [Number(match[2]), Number(match[3] ?? match[2])]
+  return match[1]!.toLowerCase() === 'up' ? { low, high } : { low: 0 - high, high: 0 - low }
+}
+
+export function readCeiling(scanner: Scanner): Ceiling | null {
+  const match = take(scanner, /ceiling\s+(\d+(?:\.\d+)?)\s*(bpm|%\s*HRmax|%\s*LTHR)?(?![a-z%])/iy)
+  if (!match) return null
+  const unit = match[2]?.replace(/\s/g, '').toLowerCase()
+  const ceiling: Ceiling = { of: 'heart-rate', above: Number(match[1]) }
+  if (unit === '%hrmax') ceiling.unit = '%HRmax'
+  if (unit === '%lthr') ceiling.unit = '%LTHR'
+  return ceiling
+}
+
+export function readDoubt(scanner: Scanner): Step['doubt'] | null {
+  const mark = take(scanner, /\?\{((?:\\.|[^\\}])+)\}/y)
+  if (!mark) return null
+  const raw = scanner.raw.slice(scanner.at - mark[1]!.length - 1, scanner.at - 1)
+  const said = raw.replace(/\\(.)/g, (_, letter: string) => letter === 'n' ? '\n' : letter === 'r' ? '\r' : letter)
+  const others = othersOf(said, scanner)
+  return others.length > 0 ? { said, others } : { said }
+}
+
+/** What the doubtful words may also mean, found again from the words alone. */
+function othersOf(said: string, scanner: Scanner): string[] {
+  const alone: Scanner = { ...scanner, raw: said, text: said, at: 0, noticed: [] }
+  const reading = readQuantity(alone)
+  return reading && alone.at === said.length ? reading.doubt?.others ?? [] : []
+}
+
+function readSwimWord(scanner: Scanner, swim: Swim): boolean {
+  const quote = take(scanner, /"(?:[^"\\]|\\.)*"/y)
+  if (quote) {
+    const drill = jsonString(scanner.raw.slice(scanner.at - quote[0].length, scanner.at))
+    if (!drill || swim.drill !== undefined) return false
+    swim.drill = drill
+    return true
+  }
+  const kit = firstOf(scanner, kitWords)
+  if (kit) {
+    if (!swim.kit?.includes(kit)) swim.kit = [...swim.kit ?? [], kit]
+    return true
+  }
+  const stroke = swim.stroke === undefined && firstOf(scanner, strokes)
+  if (stroke) {
+    swim.stroke = stroke
+    return true
+  }
+  const mode = swim.mode === undefined && take(scanner, modes)
+  if (mode) {
+    swim.mode = mode[1]!.toLowerCase() as Swim['mode']
+    return true
+  }
+  return false
+}
+
+function jsonString(text: string): string | null {
+  try {
+    return JSON.parse(text) as string
+  }
+  catch {
+    return null
+  }
+}
+
+interface Draft {
+  role?: Role
+  extent?: Extent
+  manner?: Manner
+  soft?: SoftWord
+  swim: Swim
+  step: Partial<Step>
+  notes: string[]
+}
+
+function readTargets(scanner: Scanner, draft: Draft): boolean {
+  return attempt(scanner, () => {
+    if (!take(scanner, /@|at\b(?=\s*\S)/iy)) return null
+    const ownTime = draft.step.target?.of === 'pace' && 'unit' in draft.step.target && draft.step.target.unit === 's/step'
+    if (take(scanner, /also\b/iy)) {
+      const also = readTarget(scanner, { afterAt: true })
+      if (!also) return null
+      draft.step.also = also
+      return true
+    }
+    const target = readTarget(scanner, { afterAt: true })
+    if (!target) return null
+    if (ownTime) draft.step.also = target
+    else if (draft.step.target) return null
+    else draft.step.target = target
+    return true
+  }) !== null
+}
+
+function readAnd(scanner: Scanner, draft: Draft): boolean {
+  if (!draft.step.target || draft.step.also) return false
+  const also = attempt(scanner, () => take(scanner, /and\b/iy) ? readTarget(scanner, { afterAt: true }) : null)
+  if (also) draft.step.also = also
+  return also !== null
+}
+
+function readOwnTime(scanner: Scanner, draft: Draft): boolean {
+  if (draft.extent?.end.on !== 'distance' || draft.step.target) return false
+  const target = attempt(scanner, () => take(scanner, /in\b/iy) ? readTarget(scanner, { afterAt: true, unit: { of: 'pace', unit: 's/step' } }) : null)
+  if (target) draft.step.target = target
+  return target !== null
+}
+
+/** Takes one more word or phrase of the row into the draft; false when the next word belongs to something else. */
+function readAttribute(scanner: Scanner, draft: Draft): boolean {
+  if (readTargets(scanner, draft) || readAnd(scanner, draft) || readOwnTime(scanner, draft)) return true
+  if (draft.role === undefined) {
+    const role = firstOf(scanner, roleWords)
+    if (role) {
+      draft.role = role
+      return true
+    }
+  }
+  const ceiling = draft.step.ceiling === undefined && attempt(scanner, readCeiling)
+  if (ceiling) {
+    draft.step.ceiling = ceiling
+    return true
+  }
+  const doubt = draft.step.doubt === undefined && readDoubt(scanner)
+  if (doubt) {
+    draft.step.doubt = doubt
+    return true
+  }
+  const grade = draft.step.grade === undefined && readGrade(scanner)
+  if (grade) {
+    draft.step.grade = grade
+    return true
+  }
+  const bareTarget = draft.step.target === undefined && readTarget(scanner, { afterAt: false })
+  if (bareTarget) {
+    draft.step.target = bareTarget
+    return true
+  }
+  const extent = draft.extent === undefined && readEnd(scanner)
+  if (extent) {
+    draft.extent = extent
+    return true
+  }
+  const manner = draft.manner === undefined && firstOf(scanner, mannerWords)
+  if (manner) {
+    draft.manner = manner
+    if (!scanner.strict) take(scanner, /back(?![a-z\d])/iy)
+    return true
+  }
+  if (readSwimWord(scanner, draft.swim)) return true
+  if (scanner.strict) return false
+  if (take(scanner, /(?:easily|easy)(?![a-z\d])/iy)) {
+    draft.soft = 'easy'
+    return true
+  }
+  const effort = take(scanner, effortWords)
+  if (effort) {
+    draft.notes.push(effort[0])
+    return true
+  }
+  return take(scanner, /(?:each|of|for|down|the|a)(?![a-z\d])/iy) !== null
+}
+
+/**
+ * One step: role, extent, manner or swim words, grade, targets, ceiling and doubt, in any order.
+ * Stops where another piece, a separator or a note begins.
+ *
+ * @param given the end, where the words before have said it already
+ * @returns null when nothing here says a length, a role or a manner
+ */
+export function readPiece(scanner: Scanner, given?: End): Piece | null {
+  return attempt(scanner, () => {
+    skipSpaces(scanner)
+    const from = scanner.at
+    const draft: Draft = { swim: {}, step: {}, notes: [], extent: given && { end: given } }
+    const off = take(scanner, /off\s+(?=\S)/iy)
+    while (readAttribute(scanner, draft)) { /* one phrase after another */ }
+    const softWord = draft.soft ?? (draft.manner && draft.manner !== 'stride' ? draft.manner : undefined)
+    if (!draft.extent && !draft.role && !(softWord && draft.manner)) return null
+    const bare = !draft.extent
+    const role = draft.role ?? 'work'
+    const step: Step = { kind: 'step', role, end: draft.extent?.end ?? { on: 'press' }, ...draft.step }
+    if (draft.manner) step.manner = draft.manner
+    if (Object.keys(draft.swim).length > 0) step.swim = draft.swim
+    if (draft.extent?.doubt && !step.doubt) step.doubt = draft.extent.doubt
+    if (draft.notes.length > 0) step.note = draft.notes.join(' ')
+    if (off) step.off = true
+    if (bare) notice(scanner, from, 'note', 'open-end', `${saidBetween(scanner, from)}, ${printEnd(step.end)}`)
+    const piece: Piece = { step, from, to: scanner.at }
+    if (bare) piece.bare = true
+    if (draft.role === undefined && softWord) piece.soft = softWord
+    return piece
+  })
+}

@@ -1,0 +1,331 @@
+import type { Item, Session, SessionSport, Sport, Step } from '../../session/document'
+import type { ReadOptions } from '../read'
+import type { Remark } from '../remark'
+import { printBlockHeader, printItem, printSession } from '../print'
+import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
+import type { Placed, SoftSteps } from './list'
+import { readList } from './list'
+import { readPiece } from './piece'
+import type { Noticed, Scanner, Setting } from './scanner'
+import { fold, scan, skipSpaces, take } from './scanner'
+import { settleSoftSteps } from './soft'
+
+/** Where an item was said. */
+export interface RowPlace { line: number, column: number, length: number, said: string }
+
+interface Line { number: number, raw: string, indent: number }
+
+/** A line's reading, kept until the whole session is known: roles can depend on what follows. */
+interface LineReading { line: Line, noticed: Noticed[], printed: () => string }
+
+interface State {
+  session: Session
+  setting: Setting
+  options: ReadOptions
+  soft: SoftSteps
+  readings: LineReading[]
+  remarks: Remark[]
+  places: Map<Item, RowPlace>
+}
+
+const sportSigns: readonly (readonly [RegExp, Sport])[] = [
+  [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim)\b|\bfly\b|\/\s*100\s*(?:m|yd)\b/i, 'swim'],
+  [/\d\s*(?:m|yd)?\s+on\s+\d+[:'\d]/i, 'swim'],
+  [/\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\bride\b|\bbike\b|km\/h/i, 'ride'],
+]
+
+function inferSport(text: string): Sport | null {
+  return sportSigns.find(([pattern]) => pattern.test(text))?.[1] ?? null
+}
+
+function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | 'yd'): Setting {
+  const units = options.units ?? { run: 'km', ride: 'km', swim: 'm' }
+  const byDefault = { run: 'heart-rate', ride: 'power', swim: 'pace' } as const
+  const paceUnit = sport === 'swim' ? (poolUnit === 'yd' ? 's/100yd' : 's/100m') : units[sport] === 'mi' ? 's/mi' : 's/km'
+  return { sport, poolUnit, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
+}
+
+function addRemark(state: State, line: Line, noticed: Noticed): void {
+  state.remarks.push({
+    line: line.number, column: noticed.from + 1, length: noticed.to - noticed.from,
+    level: noticed.level, code: noticed.code, said: line.raw.slice(noticed.from, noticed.to),
+    readAs: noticed.readAs, fixes: noticed.fixes,
+  })
+}
+
+function unreadLine(state: State, line: Line, code: string, why: string): Item {
+  const text = line.raw.trim().slice(0, 4000).trim()
+  addRemark(state, line, { from: line.raw.length - line.raw.trimStart().length, to: line.raw.trimEnd().length, level: 'error', code, readAs: why, fixes: [] })
+  return { kind: 'unread', text }
+}
+
+const headerPattern = /^(title|sport|place|day|ceiling|prompt):? +(.*)$/i
+
+/** Takes a header line into the session; false when it is none, an item when it cannot be read. */
+function readHeader(state: State, line: Line): boolean | Item {
+  const match = line.indent === 0 ? headerPattern.exec(line.raw) : null
+  if (!match) return false
+  const { session } = state
+  const name = match[1]!.toLowerCase()
+  const value = match[2]!
+  const bad = (why: string) => unreadLine(state, line, 'header', why)
+  if (name === 'title') {
+    if (value.trim() !== '') session.title = value.trim()
+    return true
+  }
+  if (name === 'sport') {
+    const sport = /^(run|ride|swim|multi)$/i.exec(value.trim())
+    if (!sport) return bad('a sport is run, ride, swim or multi')
+    session.sport = sport[1]!.toLowerCase() as SessionSport
+    return true
+  }
+  if (name === 'place') {
+    const place = parsePlace(value)
+    if (!place) return bad('a place is road, trail, track, treadmill, outdoors, trainer, open-water or pool 25 m')
+    session.place = place
+    return true
+  }
+  if (name === 'day') {
+    const day = parseDay(value)
+    if (!day) return bad('a day is 2026-03-31 or mon to sun')
+    session.day = day
+    return true
+  }
+  if (name === 'prompt') {
+    const prompt = parsePrompt(value.trim())
+    if (!prompt) return bad('a prompt reads: prompt drink from 40:00 every 20:00')
+    session.prompts = [...session.prompts ?? [], prompt]
+    return true
+  }
+  const ceiling = readCeilingLine(scan(line.raw, state.setting))
+  if (!ceiling) return bad('a ceiling reads: ceiling 172 bpm')
+  session.ceiling = ceiling
+  return true
+}
+
+const notePattern = /^\s*#(?: (.*)|)$/
+
+function addNote(holder: { note?: string }, text: string): void {
+  holder.note = holder.note === undefined ? text : `${holder.note}\n${text}`
+}
+
+/** The note behind a row, verbatim after two spaces and `# `. */
+function takeNote(scanner: Scanner, line: Line): string | undefined {
+  const mark = take(scanner, /#/y)
+  if (!mark) return undefined
+  const rest = line.raw.slice(scanner.at)
+  scanner.at = line.raw.length
+  return rest.startsWith(' ') ? rest.slice(1) : rest
+}
+
+const hasContent = (text: string) => /\d/.test(text)
+  || /\b(?:until|till|half|quarter|warm[\s-]?up|cool[\s-]?down|WU|CD|recovery|rest|jog|walk|float|easy|strides?)\b/i.test(text)
+
+/** A row in exactly the form the printer writes, or null. */
+function readCanonicalRow(state: State, line: Line): Placed | null {
+  const scanner = scan(line.raw, state.setting, line.indent, true)
+  const piece = readPiece(scanner)
+  if (!piece) return null
+  const note = takeNote(scanner, line)
+  if (note !== undefined) piece.step.note = note
+  return ' '.repeat(line.indent) + printItem(piece.step) === line.raw ? { item: piece.step, from: piece.from, to: piece.to } : null
+}
+
+function readRow(state: State, line: Line): Item[] {
+  const canonical = readCanonicalRow(state, line)
+  if (canonical) {
+    placeItem(state, canonical, line)
+    return [canonical.item]
+  }
+  const scanner = scan(line.raw, state.setting, line.indent)
+  const placed = readList(scanner, state.soft, 0, false)
+  const note = takeNote(scanner, line)
+  const last = placed.at(-1)?.item
+  if (note !== undefined && last && (last.kind === 'step' || last.kind === 'block')) {
+    last.note = last.note === undefined ? note : `${last.note}\n${note}`
+  }
+  const items = placed.map(entry => entry.item)
+  state.readings.push({ line, noticed: scanner.noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  for (const entry of placed) placeItem(state, entry, line)
+  return items
+}
+
+function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
+  let start = from
+  while (line.raw[start] === ' ') start++
+  const place = { line: line.number, column: start + 1, length: to - start, said: line.raw.slice(start, to) }
+  state.places.set(item, place)
+  if (item.kind === 'block') for (const inner of item.items) placeItem(state, { item: inner, from, to }, line)
+}
+
+function readFreeLine(state: State, line: Line): Item[] {
+  const text = line.raw.trim()
+  const cap = /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
+  if (cap) {
+    state.session.ceiling = { of: 'heart-rate', above: Number(cap[1]) }
+    addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'note', code: 'session-ceiling', readAs: `ceiling ${cap[1]} bpm`, fixes: [] })
+    return []
+  }
+  if (!hasContent(fold(text))) {
+    addNote(state.session, text)
+    addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'note', code: 'chatter', readAs: 'kept as the session\'s note', fixes: [] })
+    return []
+  }
+  return readRow(state, line)
+}
+
+interface Cursor { lines: Line[], at: number }
+
+function holdsRows(state: State, cursor: Cursor, line: Line): Item[] {
+  const inner: Item[] = []
+  readRows(state, cursor, line.indent + 1, inner)
+  return inner
+}
+
+function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof readBlockHead>>, scanner: Scanner): Item {
+  const block: Item = { ...head, items: [] }
+  const note = takeNote(scanner, line)
+  if (note !== undefined) block.note = note
+  while (cursor.at < cursor.lines.length) {
+    const next = cursor.lines[cursor.at]!
+    const further = next.indent === line.indent && block.note !== undefined ? notePattern.exec(next.raw) : null
+    if (!further) break
+    addNote(block, further[1] ?? '')
+    cursor.at++
+  }
+  const printed = () => ' '.repeat(line.indent) + printBlockHeader(block) + (note === undefined ? '' : `  #${note === '' ? '' : ` ${note}`}`)
+  if (printed() !== line.raw) state.readings.push({ line, noticed: scanner.noticed, printed })
+  state.places.set(block, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+  block.items = holdsRows(state, cursor, line)
+  return block.items.length > 0 ? block : unreadLine(state, line, 'empty-block', 'a repeat needs its rows below it, indented by two spaces')
+}
+
+function readLeg(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof parseLegHead>>): Item {
+  const outer = state.setting
+  state.setting = settingFor(head.sport, state.options, head.place?.kind === 'pool' ? head.place.unit : 'm')
+  const leg: Item = { ...head, items: holdsRows(state, cursor, line) }
+  state.setting = outer
+  state.places.set(leg, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+  return leg.items.length > 0 ? leg : unreadLine(state, line, 'empty-leg', 'a leg needs its rows below it, indented by two spaces')
+}
+
+function readRows(state: State, cursor: Cursor, leastIndent: number, into: Item[]): void {
+  let inHeaders = leastIndent === 0
+  while (cursor.at < cursor.lines.length) {
+    const line = cursor.lines[cursor.at]!
+    if (line.raw.trim() === '') {
+      cursor.at++
+      continue
+    }
+    if (line.indent < leastIndent) return
+    cursor.at++
+    const note = notePattern.exec(line.raw)
+    if (note) {
+      const last = into.at(-1)
+      addNote(last && (last.kind === 'step' || last.kind === 'block') ? last : state.session, note[1] ?? '')
+      continue
+    }
+    if (inHeaders) {
+      const header = readHeader(state, line)
+      if (header === true) continue
+      if (header) {
+        into.push(header)
+        continue
+      }
+    }
+    const unread = /^\s*unread (.*\S)\s*$/.exec(line.raw)
+    if (unread) {
+      const item: Item = { kind: 'unread', text: unread[1]!.trim() }
+      state.places.set(item, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+      addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'error', code: 'unread', readAs: 'kept until it is put in words the reader knows', fixes: [] })
+      into.push(item)
+      inHeaders = false
+      continue
+    }
+    const leg = parseLegHead(line.raw)
+    if (leg) {
+      into.push(readLeg(state, cursor, line, leg))
+      inHeaders = false
+      continue
+    }
+    const scanner = scan(line.raw, state.setting, line.indent)
+    const head = readBlockHead(scanner)
+    if (head) {
+      into.push(readBlock(state, cursor, line, head, scanner))
+      inHeaders = false
+      continue
+    }
+    skipSpaces(scanner)
+    const items = readFreeLine(state, line)
+    if (items.length > 0) inHeaders = false
+    into.push(...items)
+  }
+}
+
+function paths(items: readonly Item[], places: Map<Item, RowPlace>, prefix: string, into: Map<string, RowPlace>): void {
+  items.forEach((item, index) => {
+    const path = `${prefix}${index + 1}`
+    const place = places.get(item)
+    if (place) into.set(path, place)
+    if (item.kind === 'block' || item.kind === 'leg') paths(item.items, places, `${path}.`, into)
+  })
+}
+
+function openDoubts(state: State): void {
+  for (const [item, place] of state.places) {
+    const doubt = item.kind === 'step' || item.kind === 'block' ? item.doubt : undefined
+    if (!doubt || !place.said.includes('?{')) continue
+    const mark = place.said.indexOf('?{')
+    addRemark(state, { number: place.line, raw: ' '.repeat(place.column - 1) + place.said, indent: 0 }, {
+      from: place.column - 1 + mark - 1, to: place.column - 1 + place.length, level: 'ask', code: 'doubt-open',
+      readAs: `said "${doubt.said}"`, fixes: [{ label: 'it is right as it stands', replacement: '' }],
+    })
+  }
+}
+
+/**
+ * Reads the lines of one session.
+ *
+ * @param firstLine the number of its first line in the whole text
+ */
+export function readSession(raw: readonly string[], firstLine: number, options: ReadOptions): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
+  const lines = raw.map((text, index): Line => ({ number: firstLine + index, raw: text, indent: /^[ \t]*/.exec(text)![0].length }))
+  const stated = raw.map(text => /^sport:?\s+(run|ride|swim|multi)\s*$/i.exec(text)?.[1]?.toLowerCase()).find(Boolean) as SessionSport | undefined
+  const text = fold(raw.join('\n'))
+  const inferred = stated ?? options.sport ?? inferSport(text)
+  const sport: SessionSport = inferred ?? 'run'
+  const pool = /^place:?\s+pool\s+[\d.]+\s*(m|yd)/im.exec(text)?.[1] as 'm' | 'yd' | undefined
+  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, pool ?? options.units?.swim ?? 'm')
+  const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
+  const state: State = { session, setting, options, soft: new Map(), readings: [], remarks: [], places: new Map() }
+  readRows(state, { lines, at: 0 }, 0, session.items)
+  settleSoftSteps(session, state.soft)
+  for (const reading of state.readings) remarkOn(state, reading)
+  openDoubts(state)
+  if (stated === undefined && options.sport === undefined && session.items.length > 0) {
+    const first = lines.find(line => line.raw.trim() !== '')!
+    addRemark(state, first, { from: first.indent, to: first.raw.trimEnd().length, level: 'note', code: 'sport', readAs: `sport ${sport}`, fixes: [] })
+  }
+  state.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
+  const places = new Map<string, RowPlace>()
+  paths(session.items, state.places, '', places)
+  return { session, remarks: state.remarks, places }
+}
+
+function remarkOn(state: State, reading: LineReading): void {
+  for (const noticed of reading.noticed) addRemark(state, reading.line, noticed)
+  const printed = reading.printed()
+  const { line } = reading
+  if (printed === line.raw || printed === '') return
+  addRemark(state, line, {
+    from: 0, to: line.raw.length, level: 'note', code: 'spelling', readAs: printed,
+    fixes: [{ label: printed.includes('\n') ? 'set out in rows' : 'write it so', replacement: printed }],
+  })
+}
+
+/** Whether a text is already in canonical form. */
+export function isCanonical(text: string, sessions: readonly Session[]): boolean {
+  return sessions.map(printSession).join('---\n') === text
+}
+
+export type { Step }

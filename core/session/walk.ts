@@ -1,4 +1,4 @@
-import type { Block, Ceiling, Item, Leg, Place, Session, SessionSport, Sport, Step } from './document'
+import type { Block, Ceiling, Item, Place, Session, SessionSport, Step } from './document'
 
 /** One step as it comes in the session's order, with where it stands. */
 export interface FlatStep {
@@ -17,8 +17,12 @@ export interface FlatStep {
   blocks: Block[]
 }
 
-/** How often a block until a distance or time goes round; the walk asks for it. */
-export type RoundsOf = (block: Block) => number
+/**
+ * Whether a block until a distance or time goes on: asked before each of its rounds and before each step in it.
+ *
+ * @param round the rounds around the block, and the block's own as the last
+ */
+export type GoesOn = (block: Block, round: readonly number[]) => boolean
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 
@@ -49,7 +53,10 @@ interface Surroundings {
   blocks: Block[]
 }
 
-function* walkItem(item: Item, path: string, around: Surroundings, roundsOf: RoundsOf): Generator<FlatStep> {
+/** Whether every open repeat around goes on. */
+type Alive = () => boolean
+
+function* walkItem(item: Item, path: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
   switch (item.kind) {
     case 'unread': return
     case 'step': {
@@ -59,40 +66,53 @@ function* walkItem(item: Item, path: string, around: Surroundings, roundsOf: Rou
       return
     }
     case 'leg': {
-      yield* walkItems(item.items.map((inner, index) => [inner, index + 1]), `${path}.`, { ...around, sport: item.sport, place: item.place }, roundsOf)
+      const within = { ...around, sport: item.sport, place: item.place }
+      yield* walkItems(item.items.map((inner, index) => [inner, index + 1]), `${path}.`, within, goesOn, alive)
       return
     }
-    case 'block': {
-      const times = 'times' in item.repeat && item.repeat.times !== undefined ? item.repeat.times : null
-      const total = times ?? roundsOf(item)
-      const ceilings = item.ceiling ? [...around.ceilings, item.ceiling] : around.ceilings
-      const rounds = [...around.rounds, times]
-      const blocks = [...around.blocks, item]
-      for (let round = 1; round <= total; round++) {
-        const inner = { ...around, ceilings, rounds, blocks, round: [...around.round, round] }
-        yield* walkItems(itemsOfRound(item, times !== null && round === total), `${path}.`, inner, roundsOf)
-      }
-    }
+    case 'block': yield* walkBlock(item, path, around, goesOn, alive)
   }
 }
 
-function* walkItems(items: readonly [Item, number][], prefix: string, around: Surroundings, roundsOf: RoundsOf): Generator<FlatStep> {
+function* walkBlock(block: Block, path: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
+  const times = 'times' in block.repeat && block.repeat.times !== undefined ? block.repeat.times : null
+  const within = {
+    ...around,
+    ceilings: block.ceiling ? [...around.ceilings, block.ceiling] : around.ceilings,
+    rounds: [...around.rounds, times],
+    blocks: [...around.blocks, block],
+  }
+  for (let count = 1; times === null || count <= times; count++) {
+    const round = [...around.round, count]
+    const aliveHere: Alive = times === null ? () => alive() && goesOn(block, round) : alive
+    if (!aliveHere()) return
+    let isEmpty = true
+    for (const flat of walkItems(itemsOfRound(block, count === times), `${path}.`, { ...within, round }, goesOn, aliveHere)) {
+      isEmpty = false
+      yield flat
+    }
+    if (isEmpty && times === null) return
+  }
+}
+
+function* walkItems(items: readonly [Item, number][], prefix: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
   for (const [item, position] of items) {
-    if (!isOff(item)) yield* walkItem(item, `${prefix}${position}`, around, roundsOf)
+    if (!alive()) return
+    if (!isOff(item)) yield* walkItem(item, `${prefix}${position}`, around, goesOn, alive)
   }
 }
 
 /**
  * The session's steps in the order they are carried out. Unread items say nothing and are passed over.
  *
- * @param roundsOf rounds of a block until a distance or time; one when not told
+ * @param goesOn rounds of a block until a distance or time; one when not told
  */
-export function* walk(session: Session, roundsOf: RoundsOf = () => 1): Generator<FlatStep> {
+export function* walk(session: Session, goesOn: GoesOn = (_, round) => round.at(-1) === 1): Generator<FlatStep> {
   const around: Surroundings = {
     sport: session.sport, place: session.place, round: [], rounds: [], blocks: [],
     ceilings: session.ceiling ? [session.ceiling] : [],
   }
-  yield* walkItems(session.items.map((item, index) => [item, index + 1]), '', around, roundsOf)
+  yield* walkItems(session.items.map((item, index) => [item, index + 1]), '', around, goesOn, () => true)
 }
 
 /** How many flat steps a list of items comes to, counted without unrolling it; an open repeat counts one round. */
@@ -121,5 +141,3 @@ export function nestingOf(items: readonly Item[]): number {
   }
   return deepest
 }
-
-export type { Leg, Sport }

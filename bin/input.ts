@@ -1,0 +1,99 @@
+import { readFileSync } from 'node:fs'
+import type { Athlete } from '../core/athlete/athlete'
+import { validateAthlete, validateRecording, validateSession, validateWatchProfile } from '../core/formats/validate'
+import type { Validated } from '../core/formats/validate'
+import type { Recording } from '../core/record/recording'
+import { checkRecording } from '../core/record/recording'
+import type { ReadOptions } from '../core/script/read'
+import { readScript } from '../core/script/read'
+import { checkSession } from '../core/session/check'
+import type { Session, SessionSport } from '../core/session/document'
+import { limits } from '../core/session/limits'
+import type { WatchProfile } from '../core/wrist/profile'
+import { profileNamed, watchProfiles } from '../core/wrist/profile'
+
+export interface Diagnostic { problem: string, line?: number, column?: number, pointer?: string }
+
+/** Bad input: exit 1, each diagnostic a line of JSON on standard error. */
+export class BadInput extends Error {
+  constructor(readonly diagnostics: Diagnostic[]) {
+    super(diagnostics[0]?.problem ?? 'bad input')
+  }
+}
+
+export function readText(file: string): string {
+  let bytes: Buffer
+  try {
+    bytes = readFileSync(file === '-' ? 0 : file)
+  }
+  catch {
+    throw new BadInput([{ problem: `${file === '-' ? 'standard input' : file} cannot be read` }])
+  }
+  if (bytes.length > limits.uploadBytes) throw new BadInput([{ problem: `${file} is larger than 50 MB, the limit` }])
+  return bytes.toString('utf8')
+}
+
+function parseJson(text: string, file: string): unknown {
+  try {
+    return JSON.parse(text) as unknown
+  }
+  catch (error) {
+    throw new BadInput([{ problem: `${file} is not JSON: ${(error as Error).message}` }])
+  }
+}
+
+function accepted<T>(validated: Validated<T>): T {
+  if (!validated.ok) throw new BadInput(validated.problems)
+  return validated.value
+}
+
+export function readAthlete(file: string): Athlete {
+  return accepted(validateAthlete(parseJson(readText(file), file)))
+}
+
+/** A watch profile: one of the four by name, or a file. */
+export function readWatch(name: string): WatchProfile {
+  const shipped = profileNamed(name)
+  if (shipped) return shipped
+  if (/^[a-z-]+$/.test(name)) throw new BadInput([{ problem: `no watch is called ${name}: ${watchProfiles.map(profile => profile.name).join(', ')}, or a file` }])
+  return accepted(validateWatchProfile(parseJson(readText(name), name)))
+}
+
+export function readRecording(file: string): Recording {
+  const recording = accepted(validateRecording(parseJson(readText(file), file)))
+  const fault = checkRecording(recording)
+  if (fault) throw new BadInput([{ problem: fault, pointer: '/samples' }])
+  return recording
+}
+
+function goodSession(value: unknown, pointer: string): Session {
+  const validated = validateSession(value)
+  if (!validated.ok) throw new BadInput(validated.problems.map(problem => ({ ...problem, pointer: pointer + problem.pointer })))
+  const problems = checkSession(validated.value).filter(problem => problem.code !== 'unread')
+  if (problems.length > 0) throw new BadInput(problems.map(({ problem, path }) => ({ problem, ...(path ? { pointer: `${pointer}/items/${path}` } : {}) })))
+  return validated.value
+}
+
+/** A session document, what `read` gave, or a script. */
+export function readSessions(file: string, options: ReadOptions = {}): Session[] {
+  const text = readText(file)
+  if (/^\s*[{[]/.test(text)) {
+    const value = parseJson(text, file)
+    if (typeof value === 'object' && value !== null && 'sessions' in value && Array.isArray(value.sessions)) {
+      return value.sessions.map((session, index) => goodSession(session, `/sessions/${index}`))
+    }
+    return [goodSession(value, '')]
+  }
+  const { sessions, remarks } = readScript(text, options)
+  const errors = remarks.filter(remark => remark.level === 'error' && remark.code !== 'unread')
+  if (errors.length > 0) throw new BadInput(errors.map(error => ({ problem: `${error.said ? `"${error.said}": ` : ''}${error.readAs}`, line: error.line, column: error.column })))
+  return sessions
+}
+
+export function readOneSession(file: string, options: ReadOptions = {}): Session {
+  const sessions = readSessions(file, options)
+  if (sessions.length !== 1) throw new BadInput([{ problem: `${file} holds ${sessions.length} sessions; this takes one` }])
+  return sessions[0]!
+}
+
+export const isSport = (text: string): text is SessionSport => ['run', 'ride', 'swim', 'multi'].includes(text)

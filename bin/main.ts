@@ -1,0 +1,151 @@
+import { parseArgs } from 'node:util'
+import { unitsOf, unknownAthlete } from '../core/athlete/athlete'
+import { score } from '../core/record/score'
+import { reckon } from '../core/reckon/reckon'
+import { readScript } from '../core/script/read'
+import { printSessions } from '../core/script/print'
+import { fit } from '../core/wrist/fit'
+import { profileNamed } from '../core/wrist/profile'
+import type { Button } from '../core/wrist/engine'
+import { rehearse } from '../standin/rehearse'
+import type { Press } from '../standin/rehearse'
+import { BadInput, isSport, readAthlete, readOneSession, readRecording, readSessions, readText, readWatch } from './input'
+
+/** Wrong use: exit 2. */
+class WrongUse extends Error {}
+
+const usage = `agonis read [--sport S] [--athlete A] [--strict] F
+agonis print F
+agonis reckon F [--athlete A] [--watch W] [--on DATE]
+agonis fit F --watch W [--athlete A]
+agonis rehearse F --athlete A --watch W --seed n [--presses P]
+agonis score F REC [--athlete A] [--watch W]
+F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or a file.`
+
+const options = {
+  sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
+  presses: { type: 'string' }, on: { type: 'string' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+} as const
+
+type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
+
+const write = (value: unknown) => process.stdout.write(`${JSON.stringify(value, null, 2)}\n`)
+
+function positionals(given: string[], count: number): string[] {
+  if (given.length !== count) throw new WrongUse(`${count} file${count === 1 ? '' : 's'} expected, ${given.length} given`)
+  return given
+}
+
+function needed(value: string | undefined, name: string): string {
+  if (value === undefined) throw new WrongUse(`--${name} is needed`)
+  return value
+}
+
+function seedOf(values: Values): number {
+  const seed = Number(values.seed ?? '1')
+  if (!Number.isInteger(seed)) throw new WrongUse('--seed is a whole number')
+  return seed
+}
+
+function dayOf(values: Values): string | undefined {
+  if (values.on !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.on)) throw new WrongUse('--on is a date: 2026-03-31')
+  return values.on
+}
+
+const athleteOf = (values: Values) => values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete)
+
+function read(files: string[], values: Values): number {
+  const [file] = positionals(files, 1)
+  if (values.sport !== undefined && !isSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
+  const athlete = values.athlete === undefined ? undefined : readAthlete(values.athlete)
+  const result = readScript(readText(file!), {
+    sport: values.sport, ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
+  })
+  if (result.remarks.some(remark => remark.code === 'too-long')) throw new BadInput([{ problem: 'the text is over 1 MB, the limit' }])
+  write({ sessions: result.sessions, remarks: result.remarks })
+  return values.strict && result.remarks.some(remark => remark.level !== 'note') ? 1 : 0
+}
+
+function pressesOf(file: string | undefined): Press[] {
+  if (file === undefined) return []
+  const buttons: Button[] = ['press', 'skip', 'back', 'pause', 'resume', 'stop']
+  let value: unknown
+  try {
+    value = JSON.parse(readText(file))
+  }
+  catch (error) {
+    if (error instanceof BadInput) throw error
+    throw new BadInput([{ problem: `${file} is not JSON` }])
+  }
+  const isPress = (entry: unknown): entry is Press => typeof entry === 'object' && entry !== null
+    && 't' in entry && typeof entry.t === 'number' && entry.t >= 0 && 'button' in entry && buttons.includes(entry.button as Button)
+  if (!Array.isArray(value)) throw new BadInput([{ problem: 'presses are a list of { "t": seconds, "button": name }', pointer: '' }])
+  const bad = value.findIndex(entry => !isPress(entry))
+  if (bad >= 0) throw new BadInput([{ problem: `a press is { "t": seconds, "button": one of ${buttons.join(', ')} }`, pointer: `/${bad}` }])
+  return value as Press[]
+}
+
+function rehearseCommand(files: string[], values: Values): number {
+  const [file] = positionals(files, 1)
+  const athlete = readAthlete(needed(values.athlete, 'athlete'))
+  const profile = readWatch(needed(values.watch, 'watch'))
+  const { program, losses, fits } = fit(readOneSession(file!), profile, athlete, dayOf(values))
+  if (!fits) throw new BadInput(losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
+  const day = dayOf(values) ?? '2026-03-31'
+  write(rehearse(program, athlete, { seed: seedOf(values), startedAt: `${day}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(values.presses) }))
+  return 0
+}
+
+function run(command: string, files: string[], values: Values): number {
+  switch (command) {
+    case 'read': return read(files, values)
+    case 'print': {
+      process.stdout.write(printSessions(readSessions(positionals(files, 1)[0]!)))
+      return 0
+    }
+    case 'reckon': {
+      const smoothingSeconds = values.watch === undefined ? undefined : readWatch(values.watch).smoothingSeconds
+      write(reckon(readOneSession(positionals(files, 1)[0]!), { athlete: athleteOf(values), smoothingSeconds, on: dayOf(values) }))
+      return 0
+    }
+    case 'fit': {
+      write(fit(readOneSession(positionals(files, 1)[0]!), readWatch(needed(values.watch, 'watch')), athleteOf(values), dayOf(values)))
+      return 0
+    }
+    case 'rehearse': return rehearseCommand(files, values)
+    case 'score': {
+      const [file, recording] = positionals(files, 2)
+      const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
+      const { program } = fit(readOneSession(file!), profile, athleteOf(values), dayOf(values))
+      write(score(program, readRecording(recording!)))
+      return 0
+    }
+    default: throw new WrongUse(`there is no command ${command}`)
+  }
+}
+
+function main(): number {
+  try {
+    const { values, positionals: words } = parseArgs({ options, allowPositionals: true })
+    if (values.help) {
+      process.stdout.write(`${usage}\n`)
+      return 0
+    }
+    const [command, ...files] = words
+    if (command === undefined) throw new WrongUse('a command is needed')
+    return run(command, files, values)
+  }
+  catch (error) {
+    if (error instanceof BadInput) {
+      for (const diagnostic of error.diagnostics) process.stderr.write(`${JSON.stringify(diagnostic)}\n`)
+      return 1
+    }
+    if (error instanceof WrongUse || (error instanceof TypeError && 'code' in error)) {
+      process.stderr.write(`${JSON.stringify({ problem: error.message })}\n${usage}\n`)
+      return 2
+    }
+    throw error
+  }
+}
+
+process.exitCode = main()

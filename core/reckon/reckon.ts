@@ -1,0 +1,312 @@
+import type { Athlete } from '../athlete/athlete'
+import { unknownAthlete, usualOf } from '../athlete/athlete'
+import type { ResolvedTarget } from '../athlete/resolve'
+import { resolveTarget } from '../athlete/resolve'
+import { toMetres } from '../quantity/distance'
+import { formatTime } from '../quantity/time'
+import type { Block, End, Session, Sport, Step } from '../session/document'
+import { limits } from '../session/limits'
+import type { FlatStep } from '../session/walk'
+import { walk } from '../session/walk'
+import type { Interval } from './interval'
+import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
+import { metresIn, secondsOver, speedOfStep } from './speed'
+
+export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
+
+/** One step of the session in its order, with what it comes to. */
+export interface ReckonedStep {
+  path: string
+  round: number[]
+  rounds: (number | null)[]
+  role: Step['role']
+  end: End
+  target?: ReckonedTarget
+  seconds: Interval
+  metres: Interval
+  /** The swimming in a send-off, without the wait. */
+  swimSeconds?: Interval
+  /** On the likely clock, from the session's start. */
+  startsAt: number | null
+  /** A repeat until a distance or time ends in the middle of this step. */
+  partial?: true
+}
+
+export interface ReckonRemark { path?: string, code: string, said: string }
+
+export interface Reckoning {
+  seconds: Interval
+  metres: Interval
+  /** Entries of `flat` that end by a press or a heart rate. */
+  open: number
+  flat: ReckonedStep[]
+  load: { sessionEffort: Interval, heartRateImpulse: Interval }
+  remarks: ReckonRemark[]
+}
+
+export interface ReckonOptions {
+  athlete?: Athlete
+  smoothingSeconds?: number
+  on?: string
+}
+
+interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
+
+const kilocalorieJoules = 4184
+const grossEfficiency = 0.24
+
+function usualSeconds(step: Step, athlete: Athlete): number {
+  const usual = usualOf(athlete)
+  if (step.role === 'warm-up') return usual.warmUpSeconds
+  return step.role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
+}
+
+/** The seconds a step's energy takes: the work of a ride over its power, a kilocalorie per kilogram and kilometre on foot. */
+function energySeconds(kilocalories: number, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport): Interval {
+  const aboutFifteen = (seconds: number): Interval => ({ low: seconds * 0.85, likely: seconds, high: seconds * 1.15 })
+  if (sport === 'ride' && target?.of === 'power') {
+    const watts = [target.said.easiest, target.said.hardest].filter(value => value !== undefined)
+    const mean = watts.reduce((sum, value) => sum + value, 0) / watts.length
+    return aboutFifteen(kilocalories * kilocalorieJoules * grossEfficiency / mean)
+  }
+  if (sport === 'run' && athlete.massKg !== undefined && speed.likely) {
+    return aboutFifteen(kilocalories / athlete.massKg * 1000 / speed.likely)
+  }
+  return unknown
+}
+
+/** A send-off lasts until its clock, or until the touch where that comes later; with no speed known it is taken as made. */
+function untilTheClock(swim: Interval, clock: number): Interval {
+  if (swim.likely === null) return exactly(clock)
+  return { low: Math.max(swim.low ?? 0, clock), likely: Math.max(swim.likely, clock), high: swim.high === null ? null : Math.max(swim.high, clock) }
+}
+
+const leastKnown = (a: number | null, b: number | null) => a === null ? b : b === null ? a : Math.min(a, b)
+
+/** The range of whichever comes first; nothing is known of its low end unless both are. */
+function firstOf(a: Interval, b: Interval): Interval {
+  const high = leastKnown(a.high, b.high)
+  const likely = leastKnown(leastKnown(a.likely, b.likely), high)
+  const low = a.low === null || b.low === null ? null : Math.min(a.low, b.low)
+  return { low, likely, high }
+}
+
+function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport, isLast: boolean): Measured {
+  switch (end.on) {
+    case 'time': {
+      const seconds = exactly(end.seconds)
+      return { seconds, metres: metresIn(seconds, speed), isOpen: false }
+    }
+    case 'distance': {
+      const metres = toMetres(end)
+      return { seconds: step.role === 'rest' ? unknown : secondsOver(metres, speed), metres: step.role === 'rest' ? zero : exactly(metres), isOpen: false }
+    }
+    case 'press': case 'heart-rate': {
+      const seconds: Interval = { low: 0, likely: usualSeconds(step, athlete), high: null }
+      return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
+    }
+    case 'energy': {
+      const seconds = energySeconds(end.kilocalories, target, speed, athlete, sport)
+      return { seconds, metres: metresIn(seconds, speed), isOpen: false }
+    }
+    case 'send-off': {
+      const metres = toMetres(end)
+      const swimSeconds = secondsOver(metres, speed)
+      const seconds = isLast ? swimSeconds : untilTheClock(swimSeconds, end.seconds)
+      return { seconds, metres: exactly(metres), swimSeconds, isOpen: false }
+    }
+    case 'first': {
+      const [a, b] = end.of.map(part => measure(part, step, target, speed, athlete, sport, isLast)) as [Measured, Measured]
+      return { seconds: firstOf(a.seconds, b.seconds), metres: firstOf(a.metres, b.metres), isOpen: a.isOpen && b.isOpen }
+    }
+  }
+}
+
+const asShown = (value: number | undefined, decimals: number) => value === undefined ? null : Math.round(value * 10 ** decimals) / 10 ** decimals
+
+function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
+  const decimals = target.unit === 'm/s' ? 4 : 1
+  const ends = (band: { easiest?: number, hardest?: number }) => ({ easiest: asShown(band.easiest, decimals), hardest: asShown(band.hardest, decimals) })
+  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
+}
+
+interface Reckoned { entry: ReckonedStep, flat: FlatStep, isOpen: boolean }
+
+function distanceOf(end: End): number | undefined {
+  return end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
+}
+
+function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
+  const athlete = options.athlete ?? unknownAthlete
+  const { step, path, place } = flat
+  const remark = (code: string, said: string) => remarks.set(`${path} ${code} ${said}`, { path, code, said })
+  if (flat.sport === 'multi') {
+    const seconds = step.end.on === 'time' ? exactly(step.end.seconds) : unknown
+    const entry = { path, round: flat.round, rounds: flat.rounds, role: step.role, end: step.end, seconds, metres: unknown, startsAt: null }
+    return { entry, flat, isOpen: step.end.on === 'press' || step.end.on === 'heart-rate' }
+  }
+  const sport = flat.sport
+  let target: ResolvedTarget | undefined
+  if (step.target) {
+    const resolution = resolveTarget(step.target, athlete, { sport, stepMetres: distanceOf(step.end), smoothingSeconds: options.smoothingSeconds, on: options.on })
+    if (resolution.ok) target = resolution.target
+    else remark('target-unresolved', `needs ${resolution.missing}`)
+  }
+  const reading = step.target && !target && step.role === 'work'
+    ? { speed: unknown }
+    : speedOfStep(step, target, athlete, sport, place)
+  const measured = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
+  if ('missing' in reading && reading.missing) {
+    if (measured.seconds.likely === null) remark('time-unknown', `how long it takes is not known: it needs ${reading.missing}`)
+    else if (measured.metres.likely === null) remark('distance-unknown', `how far it goes is not known: it needs ${reading.missing}`)
+  }
+  const entry: ReckonedStep = {
+    path, round: flat.round, rounds: flat.rounds, role: step.role, end: step.end,
+    ...(target ? { target: reckonedTarget(target) } : {}),
+    seconds: measured.seconds, metres: measured.metres,
+    ...(measured.swimSeconds ? { swimSeconds: roundInterval(measured.swimSeconds) } : {}),
+    startsAt: null,
+  }
+  return { entry, flat, isOpen: measured.isOpen }
+}
+
+function goalOf(block: Block): { measure: 'metres' | 'seconds', amount: number } | null {
+  if ('distance' in block.repeat) return { measure: 'metres', amount: toMetres(block.repeat.distance) }
+  if ('seconds' in block.repeat) return { measure: 'seconds', amount: block.repeat.seconds }
+  return null
+}
+
+interface OpenBlock { block: Block, left: number, done: boolean, guessed: boolean }
+
+/** Goes through the steps; a repeat until a distance or time is unrolled until its likely measure is used up. */
+function unroll(session: Session, options: ReckonOptions, remarks: Map<string, ReckonRemark>): Reckoned[] {
+  const reckoned: Reckoned[] = []
+  const openBlocks = new Map<string, OpenBlock>()
+  const key = (block: Block, depth: number, round: readonly number[]) => `${depth} ${round.slice(0, depth).join('.')} ${idOf(block)}`
+  const goesOn = (block: Block, round: readonly number[]) => {
+    const own = key(block, round.length - 1, round)
+    let open = openBlocks.get(own)
+    if (!open) {
+      open = { block, left: goalOf(block)!.amount, done: false, guessed: false }
+      openBlocks.set(own, open)
+    }
+    if (open.guessed && round.at(-1)! > 1) open.done = true
+    return !open.done && reckoned.length < limits.flatSteps
+  }
+  for (const flat of walk(session, goesOn)) {
+    if (reckoned.length >= limits.flatSteps) {
+      remarks.set('rounds', { path: flat.path, code: 'too-many-rounds', said: `it comes to more than ${limits.flatSteps} steps; the rest is not counted` })
+      break
+    }
+    const next = reckonStep(flat, options, remarks, false)
+    const around = flat.blocks.flatMap((block, depth) => openBlocks.get(key(block, depth, flat.round)) ?? [])
+    shorten(next, around, remarks)
+    reckoned.push(next)
+  }
+  return reckoned
+}
+
+const blockIds = new WeakMap<Block, number>()
+let lastBlockId = 0
+function idOf(block: Block): number {
+  const known = blockIds.get(block)
+  if (known !== undefined) return known
+  blockIds.set(block, ++lastBlockId)
+  return lastBlockId
+}
+
+/** Cuts a step where the tightest open repeat around it is used up. */
+function shorten(next: Reckoned, around: OpenBlock[], remarks: Map<string, ReckonRemark>): void {
+  const { entry, flat } = next
+  const amounts = around.map(open => amountFor(open, next))
+  let share = 1
+  around.forEach((open, index) => {
+    const amount = amounts[index]
+    if (amount === null || amount === undefined) {
+      open.guessed = true
+      remarks.set(`rounds ${flat.path}`, { path: flat.path, code: 'rounds-unknown', said: 'how many rounds this takes is not known; one is counted' })
+    }
+    else if (amount > 0 && amount >= open.left - 1e-9) {
+      share = Math.min(share, open.left / amount)
+    }
+  })
+  around.forEach((open, index) => {
+    open.left -= (amounts[index] ?? 0) * share
+    if (open.left <= 1e-6) open.done = true
+  })
+  if (share < 1 - 1e-9) {
+    entry.seconds = mapInterval(entry.seconds, value => value * share)
+    entry.metres = mapInterval(entry.metres, value => value * share)
+    entry.partial = true
+  }
+}
+
+function amountFor(open: OpenBlock, { entry, flat }: Reckoned): number | null {
+  const goal = goalOf(open.block)!
+  if (goal.measure === 'seconds') return entry.seconds.likely
+  return flat.step.role === 'rest' ? 0 : entry.metres.likely
+}
+
+/**
+ * What a session comes to: time and distance of each step and in all, with low, likely and high.
+ *
+ * Sums are interval sums; a null in any part makes that end of the sum null. An open step counts 0 in low, the usual
+ * length in likely and null in high. A repeat until a distance or time is unrolled on the likely clock.
+ *
+ * @param options.athlete without one, only what was said in absolute numbers is known
+ * @param options.on the day it is judged, ISO date
+ */
+export function reckon(session: Session, options: ReckonOptions = {}): Reckoning {
+  const found = new Map<string, ReckonRemark>()
+  const reckoned = unroll(session, options, found)
+  settleLastSendOff(reckoned, options, found)
+  let seconds = zero
+  let metres = zero
+  let clock: number | null = 0
+  for (const { entry } of reckoned) {
+    entry.startsAt = clock === null ? null : Math.round(clock * 10) / 10
+    seconds = add(seconds, entry.seconds)
+    metres = add(metres, entry.metres)
+    clock = clock === null || entry.seconds.likely === null ? null : clock + entry.seconds.likely
+    entry.seconds = roundInterval(entry.seconds)
+    entry.metres = roundInterval(entry.metres)
+  }
+  return {
+    seconds: roundInterval(seconds), metres: roundInterval(metres),
+    open: reckoned.filter(({ isOpen }) => isOpen).length,
+    flat: reckoned.map(({ entry }) => entry),
+    load: { sessionEffort: unknown, heartRateImpulse: unknown },
+    remarks: [...found.values(), ...trackRemark(session)],
+  }
+}
+
+/** The last send-off of a session ends at the touch. */
+function settleLastSendOff(reckoned: Reckoned[], options: ReckonOptions, found: Map<string, ReckonRemark>): void {
+  const last = reckoned.at(-1)
+  if (last?.entry.end.on !== 'send-off') return
+  const settled = reckonStep(last.flat, options, found, true)
+  last.entry.seconds = settled.entry.seconds
+}
+
+/** Length of a lap in metres: two straights of 84.39 m and two half circles, measured where one runs. */
+export function lapMetres(lane: number): number {
+  const radius = lane === 1 ? 36.5 + 0.3 : 36.5 + 1.22 * (lane - 1) + 0.2
+  return 2 * 84.39 + 2 * Math.PI * radius
+}
+
+function trackRemark(session: Session): ReckonRemark[] {
+  if (session.place?.kind !== 'track') return []
+  const lane = session.place.lane ?? 1
+  return [{ code: 'lap', said: `a lap in lane ${lane} is ${lapMetres(lane).toFixed(2)} m` }]
+}
+
+/** What is known of a session's length for certain, without what habit guesses: the sum of all ends that are times. */
+export function knownSeconds(reckoning: Reckoning): number {
+  const isOpen = (end: End) => end.on === 'press' || end.on === 'heart-rate'
+  return reckoning.flat.reduce((sum, entry) => sum + (isOpen(entry.end) ? 0 : entry.seconds.likely ?? 0), 0)
+}
+
+/** The likely clock in words: `52:00 known, 10 min by habit`. */
+export function sayKnown(reckoning: Reckoning): string {
+  return `${formatTime(Math.round(knownSeconds(reckoning)))} known`
+}

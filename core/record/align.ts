@@ -1,0 +1,122 @@
+import type { Mark, Recording } from './recording'
+
+/** A stretch of a recording that one planned step took. */
+export interface Stretch {
+  path: string
+  round: number[]
+  /** Elapsed seconds. */
+  from: number
+  to: number
+  /** First and last sample within, null when there is none. */
+  first: number | null
+  last: number | null
+  metres: number | null
+  pauses: { from: number, to: number }[]
+  /** How often the ceiling was called. */
+  ceilings: number
+  /** By its own end, by hand, or by stopping. */
+  endedBy: 'end' | 'press' | 'skip' | 'stop'
+}
+
+interface Opened { path: string, round: number[], from: number, pauses: { from: number, to: number }[], ceilings: number, endedBy: Stretch['endedBy'], to: number | null }
+
+/** Position of the first sample later than t. */
+function firstAfter(times: readonly number[], t: number): number {
+  let low = 0
+  let high = times.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (times[middle]! > t) high = middle
+    else low = middle + 1
+  }
+  return low
+}
+
+/** Cumulative metres at a time, between samples in a straight line. */
+export function metresAt(recording: Recording, t: number): number | null {
+  const { t: times, metres } = recording.samples
+  const after = firstAfter(times, t)
+  const before = after - 1
+  const low = before < 0 ? 0 : metres[before] ?? null
+  if (after >= times.length) return low
+  const high = metres[after] ?? null
+  if (low === null || high === null) return low
+  const from = before < 0 ? 0 : times[before]!
+  return low + (high - low) * (t - from) / (times[after]! - from)
+}
+
+/** Elapsed seconds of a stretch without its pauses. */
+export const movingSeconds = (stretch: Pick<Stretch, 'from' | 'to' | 'pauses'>) =>
+  stretch.pauses.reduce((sum, pause) => sum - (Math.min(pause.to, stretch.to) - pause.from), stretch.to - stretch.from)
+
+function reopen(opened: Opened[], mark: Mark): void {
+  const name = JSON.stringify([mark.path, mark.round])
+  const index = opened.findLastIndex(entry => JSON.stringify([entry.path, entry.round]) === name)
+  if (index < 0) return
+  const later = opened.splice(index + 1)
+  const entry = opened[index]!
+  entry.to = null
+  entry.endedBy = 'end'
+  for (const undone of later) {
+    entry.pauses.push(...undone.pauses)
+    entry.ceilings += undone.ceilings
+  }
+}
+
+/**
+ * The stretches that the engine's own marks cut a recording into, in order. A step taken back by `back` goes on as if
+ * it had not ended. Empty when the recording has no step marks.
+ */
+export function alignByMarks(recording: Recording): Stretch[] {
+  const opened: Opened[] = []
+  let byHand: 'press' | 'skip' | null = null
+  let pausedAt: number | null = null
+  const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
+  const close = (t: number, how: Stretch['endedBy']) => {
+    const last = opened.at(-1)
+    if (last && last.to === null) {
+      last.to = t
+      last.endedBy = how
+    }
+  }
+  for (const mark of recording.marks) {
+    switch (mark.kind) {
+      case 'press': case 'skip': byHand = mark.kind
+        break
+      case 'step':
+        close(mark.t, byHand ?? 'end')
+        byHand = null
+        opened.push({ path: mark.path ?? '', round: mark.round ?? [], from: mark.t, pauses: [], ceilings: 0, endedBy: 'end', to: null })
+        break
+      case 'back': reopen(opened, mark)
+        break
+      case 'pause': pausedAt = mark.t
+        break
+      case 'resume':
+        if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
+        pausedAt = null
+        break
+      case 'ceiling': if (opened.length > 0) opened.at(-1)!.ceilings++
+        break
+      case 'stop':
+        if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
+        pausedAt = null
+        close(mark.t, byHand ?? 'stop')
+        break
+      case 'lap': case 'jump': case 'nudge': case 'prompt':
+    }
+  }
+  close(end, 'stop')
+  return opened.map((entry): Stretch => {
+    const to = entry.to ?? end
+    const first = firstAfter(recording.samples.t, entry.from)
+    const last = firstAfter(recording.samples.t, to) - 1
+    const [start, finish] = [metresAt(recording, entry.from), metresAt(recording, to)]
+    const paused = entry.pauses.reduce((sum, pause) => sum + (metresAt(recording, pause.to) ?? 0) - (metresAt(recording, pause.from) ?? 0), 0)
+    return {
+      path: entry.path, round: entry.round, from: entry.from, to, pauses: entry.pauses, ceilings: entry.ceilings, endedBy: entry.endedBy,
+      first: first <= last ? first : null, last: first <= last ? last : null,
+      metres: start === null || finish === null ? null : Math.max(0, finish - start - paused),
+    }
+  })
+}

@@ -1,0 +1,33 @@
+import type { Reading } from '../wrist/holding'
+import type { Mark, Recording, Samples } from './recording'
+
+/** Writes a recording down as it happens; grows in place, for hours of one sample a second. */
+export interface Recorder { samples: Required<Pick<Samples, 't' | 'metres' | 'heartRate' | 'power' | 'cadence'>>, marks: Mark[] }
+
+export const emptyRecorder = (): Recorder => ({ samples: { t: [], metres: [], heartRate: [], power: [], cadence: [] }, marks: [] })
+
+const tenth = (value: number | null) => value === null ? null : Math.round(value * 10) / 10
+
+/** Adds a sample; one that is not later than the last is passed over, so that time strictly goes on. */
+export function addReading(recorder: Recorder, reading: Reading): void {
+  const { samples } = recorder
+  const last = samples.t.at(-1)
+  if (last !== undefined && reading.t <= last) return
+  samples.t.push(reading.t)
+  samples.metres.push(tenth(reading.metres))
+  samples.heartRate.push(reading.heartRate === null ? null : Math.round(reading.heartRate))
+  samples.power.push(reading.power === null ? null : Math.round(reading.power))
+  samples.cadence.push(reading.cadence === null ? null : Math.round(reading.cadence))
+}
+
+export function addMarks(recorder: Recorder, marks: readonly Mark[]): void {
+  for (const mark of marks) recorder.marks.push({ ...mark, t: Math.round(mark.t * 1000) / 1000 })
+}
+
+/** The finished recording; a column without any signal is left out. */
+export function finishRecording(recorder: Recorder, head: Pick<Recording, 'sport' | 'startedAt' | 'timeZone' | 'program' | 'felt'>): Recording {
+  const { t, metres, ...signals } = recorder.samples
+  const heard = Object.fromEntries(Object.entries(signals).filter(([, column]) => column.some(value => value !== null)))
+  const marks = [...recorder.marks].sort((a, b) => a.t - b.t)
+  return JSON.parse(JSON.stringify({ format: 'agonis.recording', version: 1, ...head, samples: { t, metres, ...heard }, marks })) as Recording
+}

@@ -1,5 +1,5 @@
-import Ajv2020 from 'ajv/dist/2020'
-import type { ErrorObject, ValidateFunction } from 'ajv/dist/2020'
+import Ajv2020 from 'ajv/dist/2020.js'
+import type { ErrorObject, ValidateFunction } from 'ajv/dist/2020.js'
 import addFormats from 'ajv-formats'
 import athleteSchema from '../../docs/formats/athlete.schema.json'
 import recordingSchema from '../../docs/formats/recording.schema.json'

@@ -1,0 +1,84 @@
+/** Everything that runs: database, stand-in watches, server. Used by start, the tests and the screenshots. */
+import { spawn, spawnSync } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { setTimeout as pause } from 'node:timers/promises'
+import { ended, freePort, startCluster } from './cluster.mjs'
+
+export const root = fileURLToPath(new URL('..', import.meta.url))
+
+/** A secret kept in the data folder, made on first use. */
+export function keptSecret(folder, name) {
+  const file = join(folder, name)
+  mkdirSync(folder, { recursive: true })
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 })
+  return readFileSync(file, 'utf8')
+}
+
+function run(script, env) {
+  const result = spawnSync(process.execPath, ['--import', 'tsx', script], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit'] })
+  if (result.status !== 0) throw new Error(`${script} failed.`)
+}
+
+function child(args, env, quiet) {
+  return spawn(process.execPath, args, {
+    cwd: root, detached: true, env: { ...process.env, ...env, AGONIS_PARENT: String(process.pid) }, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
+  })
+}
+
+async function untilAnswers(url, headers, process_, what) {
+  for (let tries = 0; tries < 200; tries++) {
+    if (process_.exitCode !== null) throw new Error(`${what} stopped at once.`)
+    try {
+      await fetch(url, { headers })
+      return
+    }
+    catch {
+      await pause(50)
+    }
+  }
+  throw new Error(`${what} did not answer within 10 s.`)
+}
+
+/**
+ * Starts the whole of it.
+ *
+ * @param folder where its data lies
+ * @param demo loads the demo data where there is none yet
+ * @param databaseUrl a database of one's own instead of a private cluster
+ */
+export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = false }) {
+  const running = []
+  const stop = async () => {
+    for (const end of running.splice(0).reverse()) await end()
+  }
+  try {
+    const cluster = databaseUrl ? null : await startCluster(folder)
+    if (cluster) running.push(cluster.stop)
+    const DATABASE_URL = databaseUrl ?? cluster.url
+    const homeToken = keptSecret(folder, 'home-token')
+    const standinKey = keptSecret(folder, 'standin-key')
+    run('server/db/migrate.ts', { DATABASE_URL })
+    const standinPort = await freePort()
+    const standinUrl = `http://127.0.0.1:${standinPort}`
+    const standin = child(['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
+      { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey }, true)
+    running.push(() => ended(standin))
+    await untilAnswers(`${standinUrl}/`, {}, standin, 'The stand-in watch')
+    const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
+    run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
+    const serverPort = await freePort(port)
+    const server = child(['--import', './scripts/with-parent.mjs', '.output/server/index.mjs'],
+      { ...shared, HOST: '127.0.0.1', PORT: String(serverPort), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(serverPort), NODE_ENV: 'production' }, quiet)
+    running.push(() => ended(server))
+    const address = `http://127.0.0.1:${serverPort}`
+    await untilAnswers(`${address}/api/me`, {}, server, 'The server')
+    return { address, databaseUrl: DATABASE_URL, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
+  }
+  catch (error) {
+    await stop()
+    throw error
+  }
+}

@@ -1,0 +1,45 @@
+/** npm start: installs what is missing, starts everything on loopback, prints the address, ends all of it on Ctrl+C. */
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ensureBuild, ensurePackages } from './prepare.mjs'
+
+const [major, minor] = process.versions.node.split('.').map(Number)
+if (major < 20 || (major === 20 && minor < 19)) {
+  console.error(`Node ${process.versions.node} is too old; 20.19 or newer is needed.`)
+  process.exit(1)
+}
+
+const host = process.env.HOST ?? '127.0.0.1'
+if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
+  console.error(`Agonis serves this machine only. Binding to ${host} needs TLS and accounts with passwords, which it does not have yet.`)
+  process.exit(1)
+}
+
+let stack = null
+let ending = false
+async function end(code) {
+  if (ending) return
+  ending = true
+  await stack?.stop()
+  process.exit(code)
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
+
+try {
+  ensurePackages()
+  ensureBuild()
+  const { startStack } = await import('./stack.mjs')
+  const folder = process.env.AGONIS_DATA ?? join(fileURLToPath(new URL('..', import.meta.url)), '.data')
+  const databaseUrl = process.env.DATABASE_URL
+  const demo = databaseUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
+  stack = await startStack({ folder, demo, databaseUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
+  if (ending) await stack.stop()
+  console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
+  stack.server.once('exit', () => void end(1))
+  stack.cluster?.child.once('exit', () => void end(1))
+}
+catch (error) {
+  console.error(`Agonis did not start: ${error.message}`)
+  if (process.env.AGONIS_TRACE) console.error(error)
+  await end(1)
+}

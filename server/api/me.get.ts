@@ -1,0 +1,4 @@
+import { currentAthlete } from '../services/athlete'
+import { route } from '../services/route'
+
+export default route({ handle: ({ transaction }) => transaction(currentAthlete) })

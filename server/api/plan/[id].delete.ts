@@ -1,0 +1,11 @@
+import { unplan } from '../../services/plan'
+import { route } from '../../services/route'
+import { idParams } from '../../services/shapes'
+
+export default route({
+  params: idParams,
+  async handle({ transaction, params }) {
+    await transaction(tx => unplan(tx, params.id))
+    return { removed: params.id }
+  },
+})

@@ -1,0 +1,8 @@
+import { number, object } from 'yup'
+import { listRecordings } from '../../services/recording'
+import { route } from '../../services/route'
+
+export default route({
+  query: object({ limit: number().integer().min(1).max(200).default(100), offset: number().integer().min(0).max(1_000_000).default(0) }),
+  handle: ({ transaction, query }) => transaction(tx => listRecordings(tx, query.limit, query.offset)),
+})

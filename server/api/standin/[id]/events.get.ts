@@ -1,0 +1,16 @@
+import { sendStream, setHeader } from 'h3'
+import { route } from '../../../services/route'
+import { idParams } from '../../../services/shapes'
+import { atStandin } from '../../../services/standin'
+import { loadWatch } from '../../../services/wrist'
+
+export default route({
+  params: idParams,
+  async handle({ transaction, params, event }) {
+    const { address } = await transaction(tx => loadWatch(tx, params.id))
+    const response = await atStandin(address, 'GET', 'events')
+    setHeader(event, 'content-type', 'text/event-stream')
+    setHeader(event, 'cache-control', 'no-store')
+    return sendStream(event, response.body!)
+  },
+})

@@ -1,0 +1,15 @@
+import { setResponseStatus } from 'h3'
+import { object, string } from 'yup'
+import { route } from '../../../../services/route'
+import { idParams } from '../../../../services/shapes'
+import { beginTransfer } from '../../../../services/transfer'
+
+export default route({
+  params: idParams,
+  body: object({ session: string().uuid('is not an id').required() }),
+  async handle({ database, owner, params, body, event }) {
+    const begun = await beginTransfer(database, owner, params.id, body.session)
+    setResponseStatus(event, 201)
+    return begun
+  },
+})

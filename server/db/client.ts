@@ -1,0 +1,31 @@
+import { sql } from 'drizzle-orm'
+import { drizzle } from 'drizzle-orm/postgres-js'
+import postgres from 'postgres'
+import * as schema from './schema'
+
+export type Database = ReturnType<typeof openDatabase>
+/** A transaction in which only one owner's rows exist. */
+export type OwnerTransaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** Opens a pool on the database at `url`. */
+export function openDatabase(url: string) {
+  return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema })
+}
+
+/** Runs work as the application's role with one owner's rows in sight; rolled back when it throws. */
+export function asOwner<T>(database: Database, owner: string, work: (tx: OwnerTransaction) => Promise<T>): Promise<T> {
+  return database.transaction(async (tx) => {
+    await tx.execute(sql`select set_config('role', 'agonis_app', true), set_config('agonis.owner', ${owner}, true)`)
+    return work(tx)
+  })
+}
+
+let shared: Database | undefined
+
+/** The server's own pool, from `DATABASE_URL`. */
+export function sharedDatabase(): Database {
+  const url = process.env.DATABASE_URL
+  if (!url) throw new Error('DATABASE_URL is not set')
+  shared ??= openDatabase(url)
+  return shared
+}

@@ -1,0 +1,36 @@
+import { and, eq, gte, isNull, lte } from 'drizzle-orm'
+import type { OwnerTransaction } from '../db/client'
+import { planEntry, session } from '../db/schema'
+import { notFound, Problem } from './problem'
+import { loadSession } from './session'
+
+export interface PlanRow { id: string, day: string, sessionId: string, title: string, sport: string, seconds: number | null }
+
+function checkDay(day: string): void {
+  const time = Date.parse(`${day}T00:00:00Z`)
+  if (Number.isNaN(time) || new Date(time).toISOString().slice(0, 10) !== day) {
+    throw new Problem(400, `${day} is not a day of the calendar.`, 'body.day', 'Write it as 2026-03-31.')
+  }
+}
+
+/** What is planned between two days, both included. */
+export async function listPlan(tx: OwnerTransaction, from: string, to: string): Promise<PlanRow[]> {
+  checkDay(from)
+  checkDay(to)
+  return tx.select({ id: planEntry.id, day: planEntry.day, sessionId: session.id, title: session.title, sport: session.sport, seconds: session.seconds })
+    .from(planEntry).innerJoin(session, eq(session.id, planEntry.sessionId))
+    .where(and(gte(planEntry.day, from), lte(planEntry.day, to), isNull(session.removedAt))).orderBy(planEntry.day, planEntry.createdAt)
+}
+
+/** Puts a session on a day. */
+export async function planSession(tx: OwnerTransaction, sessionId: string, day: string): Promise<PlanRow> {
+  checkDay(day)
+  const kept = await loadSession(tx, sessionId)
+  const [entry] = await tx.insert(planEntry).values({ sessionId, day }).returning({ id: planEntry.id })
+  return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, seconds: null }
+}
+
+export async function unplan(tx: OwnerTransaction, id: string): Promise<void> {
+  const removed = await tx.delete(planEntry).where(eq(planEntry.id, id)).returning({ id: planEntry.id })
+  if (removed.length === 0) throw notFound('plan entry', 'params.id')
+}

@@ -1,0 +1,117 @@
+import { promisify } from 'node:util'
+import { gunzip, gzip } from 'node:zlib'
+import { asc, desc, eq, sql } from 'drizzle-orm'
+import { validateRecording } from '../../core/formats/validate'
+import type { Mark, MarkKind, Recording, Samples } from '../../core/record/recording'
+import { checkRecording } from '../../core/record/recording'
+import type { Score } from '../../core/record/score'
+import { score } from '../../core/record/score'
+import type { SessionSport } from '../../core/session/document'
+import { digestOf } from '../../core/wrist/digest'
+import type { Program } from '../../core/wrist/program'
+import { freeRecording, listRecords, takeRecording } from '../../core/wrist/transfer'
+import type { Database, OwnerTransaction } from '../db/client'
+import { asOwner } from '../db/client'
+import { mark, recording } from '../db/schema'
+import { openLink } from './link'
+import { notFound, Problem } from './problem'
+import { findProgram } from './transfer'
+import type { KeptWatch } from './wrist'
+import { asProblem } from './wrist'
+
+const zip = promisify(gzip)
+const unzip = promisify(gunzip)
+
+export interface Origin { watchId?: string, sessionId?: string, program?: Program }
+
+/** Stores a recording with its marks and its score; one that is there already is not stored twice. */
+export async function storeRecording(tx: OwnerTransaction, value: unknown, origin: Origin): Promise<string> {
+  const validated = validateRecording(value)
+  if (!validated.ok) {
+    const { pointer, problem } = validated.problems[0]!
+    throw new Problem(422, `The recording does not fit its format: ${pointer} ${problem}.`, `recording${pointer}`, 'docs/formats/recording.schema.json says what fits.')
+  }
+  const fault = checkRecording(validated.value)
+  if (fault) throw new Problem(422, `The recording is not sound: ${fault}.`, 'recording.samples', 'Send it again from the watch.')
+  const taken = validated.value
+  const { samples, marks, program: programDigest } = taken
+  const { program } = origin
+  const judged = program ? score(program, taken) : null
+  const [row] = await tx.insert(recording).values({
+    digest: digestOf(taken), title: program?.name ?? 'Without a plan', sport: taken.sport, startedAt: new Date(taken.startedAt), timeZone: taken.timeZone ?? null,
+    seconds: judged?.totals.seconds ?? samples.t.at(-1) ?? 0, metres: samples.metres.findLast(entry => entry !== null) ?? null,
+    watchId: origin.watchId ?? null, sessionId: origin.sessionId ?? null, programDigest: programDigest ?? null,
+    program: program ? JSON.stringify(program) : null, samples: await zip(JSON.stringify(samples)), felt: taken.felt ?? null, score: judged,
+  }).onConflictDoNothing().returning({ id: recording.id })
+  if (!row) {
+    const [known] = await tx.select({ id: recording.id }).from(recording).where(eq(recording.digest, digestOf(taken)))
+    return known!.id
+  }
+  for (let at = 0; at < marks.length; at += 2000) {
+    await tx.insert(mark).values(marks.slice(at, at + 2000).map((entry, index) => ({
+      recordingId: row.id, position: at + index, t: entry.t, kind: entry.kind, path: entry.path ?? null, round: entry.round ?? null,
+    })))
+  }
+  return row.id
+}
+
+/** Brings every finished recording of a watch home; the watch frees each only once it is stored here. */
+export async function collectRecordings(database: Database, owner: string, kept: KeptWatch): Promise<string[]> {
+  const exchange = openLink(kept.address)
+  const stored: string[] = []
+  for (const state of await listRecords(exchange).catch(asProblem)) {
+    const taken = await takeRecording(exchange, state).catch(asProblem)
+    stored.push(await asOwner(database, owner, async (tx) => {
+      const found = taken.program ? await findProgram(tx, taken.program) : null
+      return storeRecording(tx, taken, { watchId: kept.id, ...found })
+    }))
+    await freeRecording(exchange, state).catch(asProblem)
+  }
+  return stored
+}
+
+export interface LogRow {
+  id: string, title: string, sport: string, startedAt: string, seconds: number, metres: number | null
+  held: number | null, done: number | null, planned: number | null, rpe: number | null
+}
+
+/** What was done, newest first, a page at a time. */
+export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<{ rows: LogRow[], total: number }> {
+  const rows = await tx.select({
+    id: recording.id, title: recording.title, sport: recording.sport, startedAt: recording.startedAt, seconds: recording.seconds,
+    metres: recording.metres, totals: sql<Score['totals'] | null>`${recording.score}->'totals'`, felt: recording.felt,
+  }).from(recording).orderBy(desc(recording.startedAt)).limit(limit).offset(offset)
+  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(recording)
+  return {
+    total: count!.total,
+    rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
+      ...row, startedAt: startedAt.toISOString(), held: totals?.held ?? null, done: totals?.done ?? null, planned: totals?.planned ?? null, rpe: felt?.rpe ?? null,
+    })),
+  }
+}
+
+export interface LoggedRecording { id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null }
+
+/** One recording whole, with the program it was carried out from and its score. */
+export async function loadRecording(tx: OwnerTransaction, id: string): Promise<LoggedRecording> {
+  const [row] = await tx.select().from(recording).where(eq(recording.id, id))
+  if (!row) throw notFound('recording', 'params.id')
+  const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
+  const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
+  return {
+    id, title: row.title, sessionId: row.sessionId, score: row.score,
+    program: row.program ? JSON.parse(row.program) as Program : null,
+    recording: {
+      format: 'agonis.recording', version: 1, sport: row.sport as SessionSport, startedAt: row.startedAt.toISOString(),
+      ...(row.timeZone ? { timeZone: row.timeZone } : {}), samples,
+      marks: marks.map(({ t, kind, path, round }): Mark => ({ t, kind: kind as MarkKind, ...(path ? { path } : {}), ...(round ? { round } : {}) })),
+      ...(row.felt ? { felt: row.felt } : {}), ...(row.programDigest ? { program: row.programDigest } : {}),
+    },
+  }
+}
+
+/** Keeps how it felt. */
+export async function keepFelt(tx: OwnerTransaction, id: string, felt: { rpe?: number, note?: string, pain?: boolean }): Promise<void> {
+  const kept = await tx.update(recording).set({ felt }).where(eq(recording.id, id)).returning({ id: recording.id })
+  if (kept.length === 0) throw notFound('recording', 'params.id')
+}

@@ -1,0 +1,138 @@
+import { and, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { unitsOf } from '../../core/athlete/athlete'
+import type { Athlete } from '../../core/athlete/athlete'
+import { validateSession } from '../../core/formats/validate'
+import { reckon } from '../../core/reckon/reckon'
+import { printSession } from '../../core/script/print'
+import { readScript } from '../../core/script/read'
+import { checkSession } from '../../core/session/check'
+import type { Session } from '../../core/session/document'
+import { limits } from '../../core/session/limits'
+import { countFlatSteps } from '../../core/session/walk'
+import { digestOf } from '../../core/wrist/digest'
+import type { OwnerTransaction } from '../db/client'
+import { revision, session } from '../db/schema'
+import { currentAthlete } from './athlete'
+import { notFound, Problem } from './problem'
+
+export interface KeptSession { id: string, number: number, script: string, document: Session, title: string, updatedAt: string }
+
+const titleOf = (document: Session, script: string) =>
+  document.title ?? script.split('\n').map(line => line.trim()).find(line => line !== '' && !/^(?:sport|place|day|ceiling|prompt)\b/.test(line))?.slice(0, limits.titleLength) ?? 'Untitled'
+
+/** Reads a script into the one session it holds, refusing what is past a limit. */
+function readOne(script: string, athlete: Athlete): Session {
+  if (Buffer.byteLength(script) > limits.textBytes) throw new Problem(413, 'The text is over 1 MB, the limit.', 'body.script', 'Part it into several sessions.')
+  const { sessions, remarks } = readScript(script, { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
+  if (sessions.length > 1) throw new Problem(422, `The text holds ${sessions.length} sessions.`, 'body.script', 'Keep each as a session of its own; they are parted by a line ---.')
+  const document = sessions[0]!
+  const past = checkSession(document).find(problem => ['nesting', 'steps', 'duration', 'title'].includes(problem.code))
+  if (past) {
+    const remark = remarks.find(candidate => candidate.code === past.code)
+    throw new Problem(422, `${past.problem[0]!.toUpperCase()}${past.problem.slice(1)}.`, remark ? `body.script line ${remark.line}` : 'body.script', 'docs/limits.md lists the limits.')
+  }
+  return document
+}
+
+function figuresOf(document: Session, athlete: Athlete) {
+  const reckoning = reckon(document, { athlete })
+  return { seconds: reckoning.seconds.likely, metres: reckoning.metres.likely, steps: countFlatSteps(document.items), open: reckoning.open }
+}
+
+/** The newest revision of a session that is not removed. */
+export async function loadSession(tx: OwnerTransaction, id: string): Promise<KeptSession> {
+  const [row] = await tx.select({ head: session, revision }).from(session)
+    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
+    .where(and(eq(session.id, id), isNull(session.removedAt)))
+  if (!row) throw notFound('session', 'params.id')
+  return {
+    id, number: row.revision.number, script: row.revision.script, document: JSON.parse(row.revision.document) as Session,
+    title: row.head.title, updatedAt: row.head.updatedAt.toISOString(),
+  }
+}
+
+/**
+ * Saves the words of a session as a new revision on top of `base`; base 0 makes the session. A base that is no longer the
+ * newest is refused with the other side, so that the athlete chooses. Saving what is there already changes nothing.
+ */
+export async function saveSession(tx: OwnerTransaction, id: string, base: number, script: string): Promise<KeptSession> {
+  const { athlete } = await currentAthlete(tx)
+  const document = readOne(script, athlete)
+  if (script !== printSession(document)) document.source = script
+  const title = titleOf(document, script)
+  const [head] = await tx.select().from(session).where(eq(session.id, id)).for('update')
+  if (head?.removedAt) throw notFound('session', 'params.id')
+  if (head && head.head !== base) {
+    const theirs = await loadSession(tx, id)
+    if (theirs.script === script) return theirs
+    throw new Problem(409, 'This session was changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs })
+  }
+  if (!head && base !== 0) throw notFound('session', 'params.id')
+  const figures = figuresOf(document, athlete)
+  const number = base + 1
+  if (head) await tx.update(session).set({ ...figures, title, sport: document.sport, head: number, updatedAt: new Date() }).where(eq(session.id, id))
+  else {
+    const made = await tx.insert(session).values({ id, title, sport: document.sport, head: number, ...figures }).onConflictDoNothing().returning({ id: session.id })
+    if (made.length === 0) throw notFound('session', 'params.id')
+  }
+  await tx.insert(revision).values({ sessionId: id, number, base, script, document: JSON.stringify(document), search: document, digest: digestOf(document) })
+  return loadSession(tx, id)
+}
+
+/** Takes a session document in from outside, as a new session. */
+export async function importSession(tx: OwnerTransaction, id: string, value: unknown): Promise<KeptSession> {
+  const validated = validateSession(value)
+  if (!validated.ok) {
+    const { pointer, problem } = validated.problems[0]!
+    throw new Problem(422, `The session document does not fit its format: ${pointer} ${problem}.`, `body.document${pointer}`, 'docs/formats/session.schema.json says what fits.')
+  }
+  const against = checkSession(validated.value).find(problem => problem.code !== 'unread')
+  if (against) throw new Problem(422, `The session document is not sound: ${against.problem}.`, against.path ? `body.document item ${against.path}` : 'body.document', 'docs/limits.md lists the limits.')
+  return saveSession(tx, id, 0, printSession(validated.value))
+}
+
+export interface ShelfRow { id: string, title: string, sport: string, seconds: number | null, metres: number | null, steps: number, open: number, updatedAt: string }
+
+/** The shelf, newest first, a page at a time. */
+export async function listSessions(tx: OwnerTransaction, options: { search?: string, limit: number, offset: number }): Promise<{ rows: ShelfRow[], total: number }> {
+  const words = (options.search ?? '').trim()
+  const matches = and(isNull(session.removedAt), words === '' ? undefined : sql`${session.title} ilike ${`%${words.replace(/[\\%_]/g, '\\$&')}%`}`)
+  const rows = await tx.select({
+    id: session.id, title: session.title, sport: session.sport, seconds: session.seconds, metres: session.metres,
+    steps: session.steps, open: session.open, updatedAt: session.updatedAt,
+  }).from(session).where(matches).orderBy(desc(session.updatedAt), session.id).limit(options.limit).offset(options.offset)
+  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(session).where(matches)
+  return { rows: rows.map(row => ({ ...row, updatedAt: row.updatedAt.toISOString() })), total: count!.total }
+}
+
+/** Takes a session off the shelf; it can be brought back. */
+export async function removeSession(tx: OwnerTransaction, id: string): Promise<void> {
+  const removed = await tx.update(session).set({ removedAt: new Date() }).where(and(eq(session.id, id), isNull(session.removedAt))).returning({ id: session.id })
+  if (removed.length === 0) throw notFound('session', 'params.id')
+}
+
+export async function restoreSession(tx: OwnerTransaction, id: string): Promise<KeptSession> {
+  const restored = await tx.update(session).set({ removedAt: null }).where(and(eq(session.id, id), isNotNull(session.removedAt))).returning({ id: session.id })
+  if (restored.length === 0) throw notFound('removed session', 'params.id')
+  return loadSession(tx, id)
+}
+
+const copyTitle = (title: string) => {
+  const match = /^(.*) (\d+)$/.exec(title)
+  return match && Number(match[2]) < 999 ? `${match[1]} ${Number(match[2]) + 1}` : `${title} 2`
+}
+
+/** A copy under a new title. */
+export async function copySession(tx: OwnerTransaction, id: string, copyId: string): Promise<KeptSession> {
+  const original = await loadSession(tx, id)
+  const title = copyTitle(original.title).slice(0, limits.titleLength)
+  const lines = original.script.split('\n').filter(line => !/^title:?\s/i.test(line))
+  return saveSession(tx, copyId, 0, [`title ${title}`, ...lines].join('\n'))
+}
+
+/** Earlier wordings of a session, newest first. */
+export async function listRevisions(tx: OwnerTransaction, id: string, before: number) {
+  await loadSession(tx, id)
+  return tx.select({ number: revision.number, base: revision.base, script: revision.script, createdAt: revision.createdAt })
+    .from(revision).where(and(eq(revision.sessionId, id), lt(revision.number, before))).orderBy(desc(revision.number)).limit(50)
+}

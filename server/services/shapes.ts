@@ -1,0 +1,10 @@
+import { number, object, string } from 'yup'
+
+/** A row's id in the address. */
+export const idParams = object({ id: string().uuid('is not an id').required() })
+
+/** A watch's id and one of its slots. */
+export const slotParams = object({
+  id: string().uuid('is not an id').required(),
+  slot: number().integer('is not a slot').min(1, 'is not a slot').max(500, 'is not a slot').required(),
+})

@@ -2,6 +2,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security'],
   ssr: false,
+  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'watchDebounced'] }] },
   telemetry: false,
   devtools: { enabled: false },
   css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '@fontsource-variable/atkinson-hyperlegible-mono/index.css', '@fontsource-variable/literata/index.css', '~/theme/theme.css'],

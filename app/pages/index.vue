@@ -1,1 +1,7 @@
-<template><main>hello</main></template>
+<script setup lang="ts">
+await navigateTo('/desk', { replace: true })
+</script>
+
+<template>
+  <div />
+</template>

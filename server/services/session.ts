@@ -36,7 +36,7 @@ function readOne(script: string, athlete: Athlete): Session {
 
 function figuresOf(document: Session, athlete: Athlete) {
   const reckoning = reckon(document, { athlete })
-  return { seconds: reckoning.seconds.likely, metres: reckoning.metres.likely, steps: countFlatSteps(document.items), open: reckoning.open }
+  return { seconds: reckoning.seconds.likely, metres: reckoning.metres.likely, steps: countFlatSteps(document.items), open: reckoning.open, updatedAt: new Date() }
 }
 
 /** The newest revision of a session that is not removed. */
@@ -70,7 +70,7 @@ export async function saveSession(tx: OwnerTransaction, id: string, base: number
   if (!head && base !== 0) throw notFound('session', 'params.id')
   const figures = figuresOf(document, athlete)
   const number = base + 1
-  if (head) await tx.update(session).set({ ...figures, title, sport: document.sport, head: number, updatedAt: new Date() }).where(eq(session.id, id))
+  if (head) await tx.update(session).set({ ...figures, title, sport: document.sport, head: number }).where(eq(session.id, id))
   else {
     const made = await tx.insert(session).values({ id, title, sport: document.sport, head: number, ...figures }).onConflictDoNothing().returning({ id: session.id })
     if (made.length === 0) throw notFound('session', 'params.id')

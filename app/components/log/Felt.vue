@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { ApiProblem } from '~/composables/api'
+
+const props = defineProps<{ id: string, felt: { rpe?: number, note?: string, pain?: boolean } | undefined }>()
+const felt = reactive({ rpe: props.felt?.rpe, note: props.felt?.note ?? '', pain: props.felt?.pain ?? false })
+const state = ref<'' | 'kept'>('')
+const problem = ref<ApiProblem | null>(null)
+
+const keep = useDebounceFn(async () => {
+  try {
+    await api(`/recordings/${props.id}/felt`, { method: 'PUT', body: { ...(felt.rpe === undefined ? {} : { rpe: felt.rpe }), ...(felt.note ? { note: felt.note } : {}), ...(felt.pain ? { pain: true } : {}) } })
+    state.value = 'kept'
+    problem.value = null
+  }
+  catch (error) {
+    problem.value = toldOf(error)
+  }
+}, 400)
+watch(felt, () => {
+  state.value = ''
+  void keep()
+})
+</script>
+
+<template>
+  <section>
+    <h2>How it felt</h2>
+    <div class="felt">
+      <label>Effort <select v-model="felt.rpe" class="field"><option :value="undefined">–</option><option v-for="value in 11" :key="value" :value="value - 1">{{ value - 1 }} of 10</option></select></label>
+      <label class="note">Note <input v-model="felt.note" class="field" maxlength="4096"></label>
+      <label><input v-model="felt.pain" type="checkbox"> something hurt</label>
+      <span role="status" class="good">{{ state }}</span>
+    </div>
+    <p v-if="felt.pain" class="said ask">Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.</p>
+    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
+  </section>
+</template>
+
+<style scoped>
+h2 { margin: 18px 0 6px; }
+.felt { display: flex; gap: 18px; flex-wrap: wrap; align-items: center; }
+label { display: flex; gap: 8px; align-items: center; }
+.note { flex: 1; min-width: 220px; }
+.note input { flex: 1; min-width: 0; }
+</style>

@@ -1,0 +1,42 @@
+import { defaultKeymap, history, historyKeymap, indentLess, indentMore, redo } from '@codemirror/commands'
+import { indentService, indentUnit } from '@codemirror/language'
+import { EditorState } from '@codemirror/state'
+import type { Extension } from '@codemirror/state'
+import type { EditorView } from '@codemirror/view'
+import { keymap } from '@codemirror/view'
+import { sheetField } from './sheet'
+
+const opensBlock = /^\s*(?:off\s+)?(?:(?:\d+\s*(?:times|x|rounds|sets)\b)|repeat for\b|leg\b).*$/i
+const hasBody = /[,:]?\s*(?:drop|stop|ceiling|place|#|\?\{|$)/i
+
+/** A new line keeps its row's indent, and goes one deeper under a row that opens a repeat. */
+const rowIndent = indentService.of((context, position) => {
+  const line = context.lineAt(position, -1)
+  const own = /^ */.exec(line.text)![0].length
+  const head = /^\s*(?:off\s+)?(?:\d+ times|repeat for \S+(?: \w+)?|leg \w+)/i.exec(line.text)
+  return head && opensBlock.test(line.text) && hasBody.test(line.text.slice(head[0].length)) && !/\d/.test(line.text.slice(head[0].length).replace(/lane \d|pool \d+|after \d+|ceiling \d+/g, ''))
+    ? own + 2
+    : own
+})
+
+/** Takes the first fix of the caret's row; the undo history brings the words back. */
+export function takeFix(view: EditorView): boolean {
+  const { main } = view.state.selection
+  const line = view.state.doc.lineAt(main.head)
+  const remarks = view.state.field(sheetField).data.lines.get(line.number)?.remarks ?? []
+  const remark = remarks.find(candidate => candidate.fixes.length > 0)
+  if (!remark) return false
+  const from = line.from + remark.column - 1
+  view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: 'input.fix' })
+  return true
+}
+
+export const sheetKeys: Extension = [
+  history(), rowIndent, indentUnit.of('  '), EditorState.tabSize.of(2),
+  keymap.of([
+    { key: 'Alt-Enter', run: takeFix },
+    { key: 'Tab', run: indentMore, shift: indentLess },
+    { key: 'Mod-Shift-z', run: redo },
+    ...historyKeymap, ...defaultKeymap,
+  ]),
+]

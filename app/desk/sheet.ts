@@ -1,0 +1,99 @@
+import type { Extension, Range } from '@codemirror/state'
+import { RangeSet, StateEffect, StateField } from '@codemirror/state'
+import type { DecorationSet } from '@codemirror/view'
+import { Decoration, EditorView, gutter, WidgetType } from '@codemirror/view'
+import type { Column } from './marks'
+import { MarginMarker } from './marks'
+import type { MarginRow, SheetData } from './lines'
+import { emptySheet, growth } from './lines'
+
+/** Sets what stands beside the lines; sent after each reading of the text. */
+export const setSheet = StateEffect.define<SheetData>()
+
+/** The rows that a shorthand line was read as, below it, as the canonical script would have them. */
+class PreviewWidget extends WidgetType {
+  constructor(readonly rows: readonly MarginRow[]) {
+    super()
+  }
+
+  override eq(other: WidgetType) {
+    return other instanceof PreviewWidget && JSON.stringify(other.rows) === JSON.stringify(this.rows)
+  }
+
+  override toDOM() {
+    const stack = document.createElement('div')
+    stack.className = 'sheet-preview'
+    for (const { row } of this.rows) {
+      const line = document.createElement('div')
+      line.className = `sheet-stack-row ${row.kind}${row.off ? ' off' : ''}`
+      line.textContent = row.words
+      line.style.paddingLeft = `${8 + row.depth * 20}px`
+      stack.append(line)
+    }
+    return stack
+  }
+
+  override get estimatedHeight() {
+    return this.rows.length * 30
+  }
+}
+
+const tidy = (text: string) => text.trim().replace(/\s+#.*$/, '')
+
+function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationSet {
+  const found: Range<Decoration>[] = []
+  for (const [number, line] of data.lines) {
+    if (number > doc.lines) continue
+    const { from, to, text } = doc.line(number)
+    const first = line.rows[0]?.row
+    const single = line.rows.length === 1 ? first : undefined
+    const classes = [single?.kind === 'block' ? 'sheet-block' : '', single?.off ? 'sheet-off' : '', line.remarks.some(remark => remark.level === 'error') ? 'sheet-error' : ''].filter(Boolean).join(' ')
+    found.push(Decoration.line({ attributes: { style: `--grow: ${single && single.kind === 'step' ? growth(single.seconds) : 0}px` }, class: classes }).range(from))
+    const note = text.search(/\s#(?:\s|$)/)
+    if (note >= 0) found.push(Decoration.mark({ class: 'sheet-note' }).range(from + note, to))
+    for (const remark of line.remarks) {
+      const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
+      if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
+    }
+    const isRead = single && single.kind !== 'block' && tidy(text) !== tidy(single.words)
+    if (line.isPreview || isRead) found.push(Decoration.widget({ widget: new PreviewWidget(line.rows), block: true, side: 1 }).range(to))
+  }
+  return Decoration.set(found, true)
+}
+
+interface Sheet { data: SheetData, decorations: DecorationSet }
+
+export const sheetField = StateField.define<Sheet>({
+  create: () => ({ data: emptySheet, decorations: Decoration.none }),
+  update(sheet, transaction) {
+    for (const effect of transaction.effects) {
+      if (effect.is(setSheet)) return { data: effect.value, decorations: decorate(effect.value, transaction.state.doc) }
+    }
+    return transaction.docChanged ? { ...sheet, decorations: sheet.decorations.map(transaction.changes) } : sheet
+  },
+  provide: field => EditorView.decorations.from(field, sheet => sheet.decorations),
+})
+
+function column(name: Column, side: 'before' | 'after'): Extension {
+  return gutter({
+    class: `sheet-column-${name}`,
+    side,
+    renderEmptyElements: true,
+    lineMarker(view, block) {
+      const line = view.state.field(sheetField).data.lines.get(view.state.doc.lineAt(block.from).number)
+      return line?.rows.length === 1 ? new MarginMarker(name, line.rows, false) : null
+    },
+    widgetMarker(view, widget, block) {
+      if (!(widget instanceof PreviewWidget)) return null
+      const line = view.state.field(sheetField).data.lines.get(view.state.doc.lineAt(block.from).number)
+      return line && line.rows.length > 1 ? new MarginMarker(name, widget.rows, true) : null
+    },
+    lineMarkerChange: update => update.startState.field(sheetField).data !== update.state.field(sheetField).data,
+    markers: () => RangeSet.empty,
+  })
+}
+
+/** The margins of the sheet on both sides of the words. */
+export const sheetColumns: Extension = [
+  sheetField, column('clock', 'before'), column('way', 'before'), column('spine', 'before'), column('comes', 'after'), column('string', 'after'),
+]

@@ -1,0 +1,111 @@
+import type { Athlete } from '~~/core/athlete/athlete'
+import { parseClock, formatTime } from '~~/core/quantity/time'
+
+/** One number of the athlete, as it is typed and as the document keeps it. */
+export interface Field {
+  key: string
+  label: string
+  unit: string
+  hint: string
+  /** What the field shows; empty when the number is not known. */
+  show: (athlete: Athlete) => string
+  /** The document with the typed words in it, or what is wrong with them. */
+  keep: (athlete: Athlete, typed: string) => Athlete | string
+}
+
+type Path = readonly string[]
+
+function get(athlete: Athlete, path: Path): unknown {
+  return path.reduce<unknown>((value, name) => (value as Record<string, unknown> | undefined)?.[name], athlete)
+}
+
+function set(athlete: Athlete, path: Path, value: unknown): Athlete {
+  const [name, ...rest] = path
+  const record = athlete as unknown as Record<string, unknown>
+  const inner = rest.length === 0 ? value : set((record[name!] ?? {}) as Athlete, rest, value)
+  const next = { ...record, [name!]: inner }
+  if (inner === undefined) delete next[name!]
+  return next as unknown as Athlete
+}
+
+function numberField(key: string, label: string, unit: string, path: Path, low: number, high: number, hint = ''): Field {
+  return {
+    key, label, unit, hint,
+    show: athlete => String(get(athlete, path) ?? ''),
+    keep(athlete, typed) {
+      if (typed.trim() === '') return set(athlete, path, undefined)
+      const value = Number(typed.replace(',', '.'))
+      if (!Number.isFinite(value) || value < low || value > high) return `${label}: a number from ${low} to ${high} ${unit}`
+      return set(athlete, path, value)
+    },
+  }
+}
+
+/** A pace typed as a clock; kept as a speed in m/s, or as seconds per kilometre. */
+function paceField(key: string, label: string, unit: '/km' | '/100m', path: Path, keptAs: 'speed' | 'seconds', hint = ''): Field {
+  const metres = unit === '/km' ? 1000 : 100
+  return {
+    key, label, unit, hint,
+    show(athlete) {
+      const value = get(athlete, path)
+      if (typeof value !== 'number') return ''
+      return formatTime(Math.round(keptAs === 'speed' ? metres / value : value * metres / 1000))
+    },
+    keep(athlete, typed) {
+      if (typed.trim() === '') return set(athlete, path, undefined)
+      const seconds = parseClock(typed.trim())
+      if (seconds === null || seconds < 30 || seconds > 1800) return `${label}: a pace as in 4:38`
+      const value = keptAs === 'speed' ? Math.round(metres / seconds * 1e5) / 1e5 : seconds * 1000 / metres
+      return set(athlete, path, value)
+    },
+  }
+}
+
+function clockField(key: string, label: string, path: Path): Field {
+  return {
+    key, label, unit: '', hint: '',
+    show: athlete => typeof get(athlete, path) === 'number' ? formatTime(get(athlete, path) as number) : '',
+    keep(athlete, typed) {
+      const seconds = parseClock(typed.trim())
+      return seconds === null ? `${label}: a time as in 15:00` : set(athlete, path, seconds)
+    },
+  }
+}
+
+export interface FieldGroup { title: string, note: string, fields: Field[] }
+
+/** The numbers that sessions are reckoned and fitted with. */
+export const fieldGroups: readonly FieldGroup[] = [
+  { title: 'Heart', note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.', fields: [
+    numberField('heart-max', 'Maximum', 'bpm', ['heart', 'max'], 100, 230),
+    numberField('heart-rest', 'At rest', 'bpm', ['heart', 'rest'], 25, 110),
+    numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
+  ] },
+  { title: 'Run', note: '', fields: [
+    paceField('run-critical', 'Critical speed', '/km', ['run', 'criticalSpeed'], 'speed', 'the pace that can just be held steady'),
+    numberField('run-power', 'Critical power', 'W', ['run', 'criticalPower'], 50, 700),
+    paceField('run-easy', 'Easy pace', '/km', ['easyPace', 'run'], 'seconds'),
+    paceField('run-recovery', 'Recovery pace', '/km', ['recoveryPace', 'run'], 'seconds'),
+    paceField('run-walk', 'Walking pace', '/km', ['walkPace', 'run'], 'seconds'),
+  ] },
+  { title: 'Ride', note: '', fields: [numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700)] },
+  { title: 'Swim', note: '', fields: [
+    paceField('swim-critical', 'Critical swim speed', '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
+    paceField('swim-easy', 'Easy pace', '/100m', ['easyPace', 'swim'], 'seconds'),
+  ] },
+  { title: 'Usual length of open steps', note: 'Counted where a step ends by a press.', fields: [
+    clockField('usual-warm-up', 'Warm-up', ['usual', 'warmUpSeconds']),
+    clockField('usual-cool-down', 'Cool-down', ['usual', 'coolDownSeconds']),
+    clockField('usual-other', 'Other', ['usual', 'otherOpenSeconds']),
+  ] },
+]
+
+/** Brings older forms of the document to the one the fields write: paces and usual lengths by name. */
+export function readyForFields(athlete: Athlete): Athlete {
+  const bySport = (pace: Athlete['easyPace']) => typeof pace === 'number' ? { run: pace } : pace ?? {}
+  return {
+    ...athlete, easyPace: bySport(athlete.easyPace), recoveryPace: bySport(athlete.recoveryPace), walkPace: bySport(athlete.walkPace),
+    usual: athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 },
+    units: athlete.units ?? { run: 'km', ride: 'km', swim: 'm' },
+  }
+}

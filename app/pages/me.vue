@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
+import { formatTime } from '~~/core/quantity/time'
+import { sayDistance } from '~~/core/quantity/distance'
+import { fieldGroups, readyForFields } from '~/me/fields'
+import type { Field } from '~/me/fields'
+import type { ApiProblem } from '~/composables/api'
+
+useHead({ title: 'Me · Agonis' })
+const athletes = useAthleteStore()
+const typed = reactive<Record<string, string>>({})
+const wrong = reactive<Record<string, string>>({})
+const problem = ref<ApiProblem | null>(null)
+const state = ref<'' | 'keeping' | 'kept'>('')
+
+const fill = () => {
+  for (const group of fieldGroups) for (const field of group.fields) typed[field.key] = field.show(athletes.athlete)
+}
+onMounted(async () => {
+  try {
+    await athletes.load()
+    fill()
+  }
+  catch (error) {
+    problem.value = toldOf(error)
+  }
+})
+
+let queue = Promise.resolve()
+function keep(change: (athlete: Athlete) => Athlete) {
+  state.value = 'keeping'
+  queue = queue.then(async () => {
+    try {
+      await athletes.save(change(readyForFields(athletes.athlete)))
+      state.value = 'kept'
+      problem.value = null
+    }
+    catch (error) {
+      problem.value = toldOf(error)
+      state.value = ''
+    }
+  })
+}
+
+function onTyped(field: Field) {
+  const result = field.keep(readyForFields(athletes.athlete), typed[field.key] ?? '')
+  wrong[field.key] = typeof result === 'string' ? result : ''
+  if (typeof result !== 'string') keep(athlete => field.keep(athlete, typed[field.key] ?? '') as Athlete)
+}
+const keepLater = useDebounceFn(onTyped, 500)
+
+async function loadTheirs() {
+  await athletes.load()
+  fill()
+  problem.value = null
+}
+
+const units = computed(() => athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })
+const setUnit = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
+const school = computed(() => athletes.athlete.schools?.band?.kind ?? 'quiet')
+const schools: { kind: BandSchoolKind, words: string }[] = [
+  { kind: 'quiet', words: 'quiet: as wide as a steady athlete of your sport needs' },
+  { kind: 'lean-fast', words: 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %' },
+  { kind: 'even', words: 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side' },
+  { kind: 'percent', words: '3 % to each side' },
+]
+const setSchool = (kind: string) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
+const efforts = computed(() => [...athletes.athlete.efforts ?? []].sort((a, b) => b.date.localeCompare(a.date)))
+const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
+</script>
+
+<template>
+  <div class="page me">
+    <h1>{{ athletes.athlete.name === 'unknown' ? 'Me' : athletes.athlete.name }}</h1>
+    <p class="faint" role="status" data-test="keeping">{{ state === 'kept' ? 'kept' : state === 'keeping' ? 'keeping…' : 'Each number is kept as you type it.' }}</p>
+    <p v-if="isEmpty" class="said note">Nothing is known yet. With critical speed or power, a target like “threshold” becomes a number; with an easy pace, a warm-up gets a distance.</p>
+    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button v-if="problem.status === 409" class="plain" @click="loadTheirs">Load the other</button></p>
+    <div class="groups">
+      <section v-for="group in fieldGroups" :key="group.title">
+        <h2>{{ group.title }}</h2>
+        <p v-for="field in group.fields" :key="field.key" class="row">
+          <label :for="field.key">{{ field.label }}<small v-if="field.hint" class="faint">{{ field.hint }}</small></label>
+          <input :id="field.key" v-model="typed[field.key]" class="field mono" :aria-invalid="Boolean(wrong[field.key])" autocomplete="off" @input="keepLater(field)">
+          <span class="unit faint">{{ field.unit }}</span>
+          <span v-if="wrong[field.key]" class="bad wrong" role="alert">{{ wrong[field.key] }}</span>
+        </p>
+        <p v-if="group.note" class="faint small">{{ group.note }}</p>
+      </section>
+      <section>
+        <h2>Units</h2>
+        <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
+          <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
+          <select :id="`unit-${sport}`" class="field" :value="units[sport]" @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
+            <option v-for="unit in (sport === 'swim' ? ['m', 'yd'] : ['km', 'mi'])" :key="unit">{{ unit }}</option>
+          </select>
+        </p>
+      </section>
+      <section>
+        <h2>Band around one pace</h2>
+        <p v-for="entry in schools" :key="entry.kind" class="school">
+          <label><input type="radio" name="school" :checked="school === entry.kind" @change="setSchool(entry.kind)"> {{ entry.words }}</label>
+        </p>
+      </section>
+      <section v-if="efforts.length > 0">
+        <h2>Efforts</h2>
+        <table class="ruled">
+          <tbody>
+            <tr v-for="effort in efforts" :key="effort.date + effort.metres">
+              <td class="mono">{{ effort.date }}</td><td>{{ effort.sport }}</td>
+              <td class="number">{{ effort.metres ? sayDistance(effort.metres, effort.sport === 'swim' ? 'm' : 'km') : `${effort.watts} W` }}</td><td class="number">{{ formatTime(effort.seconds) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="faint small">Race efforts like 5k come from these by a power law.</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(310px, 1fr)); gap: 22px 48px; align-items: start; }
+.row { display: grid; grid-template-columns: 1fr 92px 52px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
+.row label small { display: block; font-size: .8rem; }
+.row input { text-align: right; width: 100%; }
+.wrong { grid-column: 1 / -1; font-size: .9rem; }
+.small { font-size: .86rem; }
+.school { margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
+.school label { display: flex; gap: 8px; }
+</style>

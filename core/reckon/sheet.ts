@@ -1,0 +1,157 @@
+import type { Athlete } from '../athlete/athlete'
+import { heartOf, unitsOf } from '../athlete/athlete'
+import { sayDistance } from '../quantity/distance'
+import { formatTime, sayDuration } from '../quantity/time'
+import { printBlockHeader, printStep } from '../script/print'
+import type { Block, Item, Session, Sport, Step } from '../session/document'
+import type { ProgramTarget } from '../wrist/program'
+import { paceReadingFor, sayTarget } from '../wrist/words'
+import type { ReckonedStep, Reckoning } from './reckon'
+
+/** A row of the cue sheet: one item of the session, with what stands beside its words. */
+export interface SheetRow {
+  path: string
+  depth: number
+  kind: Item['kind']
+  words: string
+  /** Seconds and metres at which it first begins, likely; null where not known or carried out never. */
+  startsAt: number | null
+  metresAt: number | null
+  comesTo: string
+  /** The step's band on the sheet's one axis of effort, in percent of critical; null where open. */
+  band: { low: number, high: number } | null
+  /** `×8`, or `⟳` for a repeat until a distance or time. */
+  roundel: string | null
+  /** How long one round or the step likely takes, for the height of its row. */
+  seconds: number | null
+  off: boolean
+}
+
+/** The span of the effort axis, in percent of critical. */
+export const effortAxis = { low: 45, high: 130 } as const
+
+type Reckoned = NonNullable<ReckonedStep['target']>
+
+/** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
+function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null {
+  const share = (value: number): number | null => {
+    switch (target.unit) {
+      case 'W': {
+        const critical = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
+        return critical === undefined ? null : value / critical * 100
+      }
+      case 'm/s': {
+        const critical = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
+        return critical === undefined ? null : value / critical * 100
+      }
+      case 'bpm': {
+        const { rest, max } = heartOf(athlete, sport)
+        return rest === undefined || max === undefined ? null : (value - rest) / (max - rest) / 0.88 * 100
+      }
+      case 'of 10': return 45 + value * 7
+      default: return null
+    }
+  }
+  const ends = [target.easiest ?? target.hardest, target.hardest ?? target.easiest].map(value => value === null ? null : share(value))
+  const [low, high] = ends
+  if (low === null || high === null || low === undefined || high === undefined) return null
+  const openLow = target.easiest === null ? effortAxis.low : low
+  const openHigh = target.hardest === null ? effortAxis.high : high
+  return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
+}
+
+const withoutNulls = (target: Reckoned): ProgramTarget => JSON.parse(JSON.stringify(target, (_, value: unknown) => value ?? undefined)) as ProgramTarget
+
+function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
+  if (!entry) return step.off ? 'off' : ''
+  const units = unitsOf(athlete)
+  const unit = sport === 'swim' ? 'km' : units[sport]
+  if (entry.target) return sayTarget(withoutNulls(entry.target), paceReadingFor(sport, unit))
+  const { seconds, metres } = entry
+  if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
+  if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(metres.likely, unit)}` : ''
+  return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
+}
+
+interface Found { first: ReckonedStep | undefined, metresAt: number | null, seconds: number | null }
+
+/** Where a path or anything below it first comes, and how long its first round lasts. */
+function firstUnder(path: string, depth: number, starts: readonly (number | null)[], flat: readonly ReckonedStep[], index: Map<string, number>): Found {
+  const at = index.get(path)
+  if (at === undefined) return { first: undefined, metresAt: null, seconds: null }
+  const first = flat[at]!
+  let seconds: number | null = 0
+  for (let position = at; position < flat.length; position++) {
+    const entry = flat[position]!
+    if (entry.path !== path && !entry.path.startsWith(`${path}.`)) break
+    if (entry.path !== path && entry.round.slice(0, depth + 1).join('.') !== first.round.slice(0, depth + 1).join('.')) break
+    seconds = seconds === null || entry.seconds.likely === null ? null : seconds + entry.seconds.likely
+    if (entry.path === path) break
+  }
+  return { first, metresAt: starts[at] ?? null, seconds }
+}
+
+function blockComesTo(block: Block, seconds: number | null): string {
+  if (block.off) return 'off'
+  return seconds === null || seconds === 0 ? '' : `${seconds < 3600 ? formatTime(Math.round(seconds)) : sayDuration(seconds)} each`
+}
+
+/**
+ * The rows of the cue sheet for a session, in the order they are written.
+ *
+ * @param reckoning of the same session and athlete
+ */
+export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athlete): SheetRow[] {
+  const index = new Map<string, number>()
+  const starts: (number | null)[] = []
+  let metres: number | null = 0
+  reckoning.flat.forEach((entry, position) => {
+    starts.push(metres)
+    metres = metres === null || entry.metres.likely === null ? null : metres + entry.metres.likely
+    for (let path = entry.path; path !== ''; path = path.slice(0, Math.max(0, path.lastIndexOf('.')))) {
+      if (!index.has(path)) index.set(path, position)
+    }
+  })
+  const rows: SheetRow[] = []
+  const visit = (items: readonly Item[], prefix: string, depth: number, blocks: number, sport: Sport, off: boolean) => {
+    items.forEach((item, position) => {
+      const path = `${prefix}${position + 1}`
+      const found = firstUnder(path, blocks, starts, reckoning.flat, index)
+      const common = { path, depth, startsAt: found.first?.startsAt ?? null, metresAt: found.metresAt, band: null, roundel: null, seconds: found.seconds }
+      switch (item.kind) {
+        case 'unread':
+          rows.push({ ...common, kind: 'unread', words: `unread ${item.text}`, comesTo: 'not read', off })
+          break
+        case 'step': {
+          const target = found.first?.target
+          rows.push({
+            ...common, kind: 'step', words: printStep(item), comesTo: stepComesTo(item, found.first, athlete, sport),
+            band: target ? onEffortAxis(target, athlete, sport) : null, off: off || item.off === true,
+          })
+          break
+        }
+        case 'leg':
+          rows.push({ ...common, kind: 'leg', words: `leg ${item.sport}`, comesTo: '', off })
+          visit(item.items, `${path}.`, depth + 1, blocks, item.sport, off)
+          break
+        case 'block': {
+          const isOff = off || item.off === true
+          const times = 'times' in item.repeat && item.repeat.times !== undefined ? `×${item.repeat.times}` : '⟳'
+          rows.push({ ...common, kind: 'block', words: printBlockHeader(item), comesTo: blockComesTo(item, found.seconds), roundel: times, off: isOff })
+          visit(item.items, `${path}.`, depth + 1, blocks + 1, sport, isOff)
+        }
+      }
+    })
+  }
+  visit(session.items, '', 0, 0, session.sport === 'multi' ? 'run' : session.sport, false)
+  return rows
+}
+
+/** Seconds at or above nine tenths of critical, likely: the hard part of a session. */
+export function hardSeconds(session: Session, reckoning: Reckoning, athlete: Athlete): number {
+  const sport: Sport = session.sport === 'multi' ? 'run' : session.sport
+  return reckoning.flat.reduce((sum, entry) => {
+    const band = entry.target ? onEffortAxis(entry.target, athlete, sport) : null
+    return band && (band.low + band.high) / 2 >= 90 ? sum + (entry.seconds.likely ?? 0) : sum
+  }, 0)
+}

@@ -1,13 +1,15 @@
 export default defineNuxtConfig({
-  compatibilityDate: '2026-01-01',
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security'],
   ssr: false,
   imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'watchDebounced'] }] },
-  telemetry: false,
   devtools: { enabled: false },
-  css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '@fontsource-variable/atkinson-hyperlegible-mono/index.css', '@fontsource-variable/literata/index.css', '~/theme/theme.css'],
   app: { head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] } },
+  css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '@fontsource-variable/atkinson-hyperlegible-mono/index.css', '@fontsource-variable/literata/index.css', '~/theme/theme.css'],
+  compatibilityDate: '2026-01-01',
+  nitro: { preset: 'node-server' },
+  vite: { build: { chunkSizeWarningLimit: 2000 } },
   typescript: { strict: true },
+  telemetry: false,
   eslint: { config: { stylistic: { indent: 2, quotes: 'single', semi: false } } },
   security: {
     strict: false,
@@ -21,6 +23,4 @@ export default defineNuxtConfig({
       },
     },
   },
-  nitro: { preset: 'node-server' },
-  vite: { build: { chunkSizeWarningLimit: 2000 } },
 })

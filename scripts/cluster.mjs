@@ -1,10 +1,9 @@
 /** A private PostgreSQL cluster: found or installed, made once, run as a child on loopback, as an unprivileged user. */
 import { execFileSync, spawn, spawnSync } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
+import { randomBytes, createHash } from 'node:crypto'
 import { chownSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
-import { dirname, join } from 'node:path'
-import { createHash } from 'node:crypto'
+import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 
 const isRoot = process.getuid?.() === 0

@@ -49,8 +49,9 @@ export function rehearse(program: Program, athlete: Athlete, { seed, startedAt, 
   const habits: Manner = { bias: 0, ...manner }
   const queue = [...presses].sort((a, b) => a.t - b.t)
   let body = restedBody(athlete)
-  let { state, marks } = advance(program, initialState, { kind: 'start', t: 0 })
-  addMarks(recorder, marks)
+  const begun = advance(program, initialState, { kind: 'start', t: 0 })
+  let { state } = begun
+  addMarks(recorder, begun.marks)
   let moment: { of: number, at: number | null } = { of: -1, at: null }
   for (let second = 1; state.phase !== 'finished' && second <= limits.seconds; second++) {
     while (queue.length > 0 && queue[0]!.t < second && (state.phase as string) !== 'finished') {

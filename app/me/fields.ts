@@ -23,9 +23,8 @@ function set(athlete: Athlete, path: Path, value: unknown): Athlete {
   const [name, ...rest] = path
   const record = athlete as unknown as Record<string, unknown>
   const inner = rest.length === 0 ? value : set((record[name!] ?? {}) as Athlete, rest, value)
-  const next = { ...record, [name!]: inner }
-  if (inner === undefined) delete next[name!]
-  return next as unknown as Athlete
+  const next = Object.entries({ ...record, [name!]: inner }).filter(([, entry]) => entry !== undefined)
+  return Object.fromEntries(next) as unknown as Athlete
 }
 
 function numberField(key: string, label: string, unit: string, path: Path, low: number, high: number, hint = ''): Field {

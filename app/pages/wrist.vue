@@ -93,7 +93,7 @@ const sent = computed(() => wrist.transfer?.watchId === chosen.value && wrist.tr
     <p v-if="sent" role="status"><progress :value="sent.arrived" :max="sent.size" /> sending “{{ sent.title }}”</p>
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">No watch is known yet.</p>
     <template v-if="state">
-      <p class="faint">{{ used.length === 0 ? 'It holds nothing yet: send a session from the Desk.' : `${used.length} in use, ${free} free.` }}</p>
+      <p class="faint" :data-test="used.length === 0 ? 'empty' : undefined">{{ used.length === 0 ? 'It holds nothing yet: send a session from the Desk.' : `${used.length} in use, ${free} free.` }}</p>
       <div v-if="used.length > 0" class="scroll-x">
         <table class="ruled" data-test="slots">
           <thead><tr><th>Slot</th><th>Should hold</th><th>Holds</th><th>Standing</th><th><span class="hidden-text">Actions</span></th></tr></thead>

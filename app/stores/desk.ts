@@ -7,12 +7,12 @@ import { clearDraft, keepDraft, keptDraft } from '~/desk/draft'
 export interface KeptSession { id: string, number: number, script: string, title: string, updatedAt: string }
 
 /** Where the words are safe: nowhere yet, in this browser, on the server, or differing on both. */
-export type Keeping =
-  | { state: 'empty' }
-  | { state: 'here', why: string }
-  | { state: 'nowhere', why: string }
-  | { state: 'there', at: string }
-  | { state: 'differs', theirs: KeptSession }
+export type Keeping
+  = | { state: 'empty' }
+    | { state: 'here', why: string }
+    | { state: 'nowhere', why: string }
+    | { state: 'there', at: string }
+    | { state: 'differs', theirs: KeptSession }
 
 const saveAfter = 600
 const retryAfter = 3000

@@ -8,19 +8,21 @@ const raceMetres: Partial<Record<EffortName, number>> = {
 }
 
 /** A speed in m/s or a power in W for a named effort, or the number that is missing. */
-export type EffortReading =
-  | { ok: true, of: 'pace' | 'power', easiest?: number, hardest?: number }
-  | { ok: false, missing: string }
+export type EffortReading
+  = | { ok: true, of: 'pace' | 'power', easiest?: number, hardest?: number }
+    | { ok: false, missing: string }
 
 const oneHundredTwentyDays = 120 * 24 * 3600 * 1000
 
 /** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
 export function raceLawOf(athlete: Athlete, sport: Sport, on?: string): PowerLaw | null {
   const all = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
-  const recent = on === undefined ? all : all.filter((effort) => {
-    const age = Date.parse(on) - Date.parse(effort.date)
-    return age >= 0 && age <= oneHundredTwentyDays
-  })
+  const recent = on === undefined
+    ? all
+    : all.filter((effort) => {
+        const age = Date.parse(on) - Date.parse(effort.date)
+        return age >= 0 && age <= oneHundredTwentyDays
+      })
   return fitPowerLaw(sport, (recent.length > 0 ? recent : all).map(effort => ({ metres: effort.metres!, seconds: effort.seconds })))
 }
 

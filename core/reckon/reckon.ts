@@ -10,6 +10,7 @@ import type { FlatStep } from '../session/walk'
 import { walk } from '../session/walk'
 import type { Interval } from './interval'
 import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
+import type { SpeedReading } from './speed'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 
 export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
@@ -152,11 +153,12 @@ function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string,
     if (resolution.ok) target = resolution.target
     else remark('target-unresolved', `needs ${resolution.missing}`)
   }
-  const reading = step.target && !target && step.role === 'work'
+  const reading: SpeedReading = step.target && !target && step.role === 'work'
     ? { speed: unknown }
     : speedOfStep(step, target, athlete, sport, place)
   const measured = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
-  if ('missing' in reading && reading.missing) {
+  if (reading.guessed) remark('speed-guessed', reading.guessed)
+  if (reading.missing) {
     if (measured.seconds.likely === null) remark('time-unknown', `how long it takes is not known: it needs ${reading.missing}`)
     else if (measured.metres.likely === null) remark('distance-unknown', `how far it goes is not known: it needs ${reading.missing}`)
   }

@@ -8,7 +8,12 @@ import type { Interval } from './interval'
 import { unknown, zero } from './interval'
 
 /** How fast a step is moved through, in m/s, or why that cannot be told. */
-export type SpeedReading = { speed: Interval, missing?: string }
+export interface SpeedReading {
+  speed: Interval
+  missing?: string
+  /** Said where the speed is no more than custom. */
+  guessed?: string
+}
 
 const meanOfPaces = (a: number, b: number) => 2 / (1 / a + 1 / b)
 
@@ -56,7 +61,7 @@ function easySpeed(athlete: Athlete, sport: Sport): number | undefined {
 
 /**
  * The speed of a step: from its target where that tells one, else the athlete's easy, recovery or walking pace by role
- * and manner, each within a tenth. A rest stands still.
+ * and manner, each within a tenth; work without a target anywhere from easy to fast. A rest stands still.
  */
 export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athlete: Athlete, sport: Sport, place?: Place): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
@@ -70,7 +75,10 @@ export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athl
     const recovery = speedOfPace(athlete.recoveryPace, sport) ?? easy
     return recovery === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(recovery) }
   }
-  if (step.role === 'work' && !target && step.manner !== 'jog') return { speed: unknown, missing: 'a target: how fast is not said' }
+  if (step.role === 'work' && !target && step.manner !== 'jog') {
+    if (easy === undefined) return { speed: unknown, missing: `a target, or an easy pace for the ${sport}` }
+    return { speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 }, guessed: 'how fast is not said; from easy to fast is reckoned' }
+  }
   return easy === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(easy) }
 }
 

@@ -7,24 +7,24 @@ export type Manner = 'walk' | 'jog' | 'float' | 'stride'
 export type DistanceUnit = 'm' | 'km' | 'mi' | 'yd'
 export type PlainPlaceKind = 'road' | 'trail' | 'treadmill' | 'outdoors' | 'trainer' | 'open-water'
 export type PlaceKind = PlainPlaceKind | 'track' | 'pool'
-export type Place =
-  | { kind: PlainPlaceKind }
-  | { kind: 'track', lane?: number }
-  | { kind: 'pool', length: number, unit: 'm' | 'yd' }
+export type Place
+  = | { kind: PlainPlaceKind }
+    | { kind: 'track', lane?: number }
+    | { kind: 'pool', length: number, unit: 'm' | 'yd' }
 
 export type DayName = 'mon' | 'tue' | 'wed' | 'thu' | 'fri' | 'sat' | 'sun'
 
 export interface Distance { value: number, unit: DistanceUnit }
 
-export type End =
-  | { on: 'time', seconds: number }
-  | { on: 'distance', value: number, unit: DistanceUnit }
-  | { on: 'press' }
-  | { on: 'heart-rate', below: number, above?: undefined }
-  | { on: 'heart-rate', above: number, below?: undefined }
-  | { on: 'energy', kilocalories: number }
-  | { on: 'send-off', value: number, unit: DistanceUnit, seconds: number }
-  | { on: 'first', of: [End, End] }
+export type End
+  = | { on: 'time', seconds: number }
+    | { on: 'distance', value: number, unit: DistanceUnit }
+    | { on: 'press' }
+    | { on: 'heart-rate', below: number, above?: undefined }
+    | { on: 'heart-rate', above: number, below?: undefined }
+    | { on: 'energy', kilocalories: number }
+    | { on: 'send-off', value: number, unit: DistanceUnit, seconds: number }
+    | { on: 'first', of: [End, End] }
 
 export type PaceUnit = 's/km' | 's/mi' | 's/100m' | 's/100yd' | 's/step'
 export type SpeedUnit = 'km/h' | 'mi/h' | 'm/s'
@@ -32,9 +32,9 @@ export type HeartRateUnit = 'bpm' | '%HRmax' | '%HRR' | '%LTHR'
 export type BandUnit = PaceUnit | '%CS' | SpeedUnit | HeartRateUnit | 'W' | '%CP' | 'rpm' | 'spm' | 'of 10'
 export type BandMeasure = 'pace' | 'speed' | 'heart-rate' | 'power' | 'cadence' | 'rpe'
 export type ZoneMeasure = 'heart-rate' | 'power' | 'pace'
-export type EffortName =
-  | '1500m' | 'mile' | '3k' | '5k' | '10k' | 'half-marathon' | 'marathon'
-  | 'threshold' | 'critical' | 'steady' | 'easy' | 'max' | 'goal'
+export type EffortName
+  = | '1500m' | 'mile' | '3k' | '5k' | '10k' | 'half-marathon' | 'marathon'
+    | 'threshold' | 'critical' | 'steady' | 'easy' | 'max' | 'goal'
 
 export interface Give { easier?: number, harder?: number, unit: BandUnit | '%' }
 export interface Offset { value: number, unit: 's/mi' | 's/km' | 's/100m' | '%' }
@@ -85,10 +85,10 @@ export interface Step {
   doubt?: Doubt
 }
 
-export type Repeat =
-  | { times: number, stopAfterMissed?: number }
-  | { distance: Distance, times?: undefined }
-  | { seconds: number, times?: undefined }
+export type Repeat
+  = | { times: number, stopAfterMissed?: number }
+    | { distance: Distance, times?: undefined }
+    | { seconds: number, times?: undefined }
 
 export interface Block {
   kind: 'block'

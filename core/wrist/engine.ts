@@ -44,17 +44,17 @@ export interface EngineState {
 }
 
 export type Button = 'press' | 'skip' | 'back' | 'pause' | 'resume' | 'stop'
-export type EngineEvent =
-  | { kind: 'start', t: number }
-  | ({ kind: 'reading' } & Reading)
-  | { kind: Button, t: number }
+export type EngineEvent
+  = | { kind: 'start', t: number }
+    | ({ kind: 'reading' } & Reading)
+    | { kind: Button, t: number }
 
-export type Cue =
-  | { kind: 'step', t: number, path: string, round: number[] }
-  | { kind: 'countdown' | 'halfway' | 'finished', t: number }
-  | { kind: 'nudge', t: number, side: 'too-easy' | 'too-hard' }
-  | { kind: 'ceiling', t: number, above: number }
-  | { kind: 'prompt', t: number, say: string }
+export type Cue
+  = | { kind: 'step', t: number, path: string, round: number[] }
+    | { kind: 'countdown' | 'halfway' | 'finished', t: number }
+    | { kind: 'nudge', t: number, side: 'too-easy' | 'too-hard' }
+    | { kind: 'ceiling', t: number, above: number }
+    | { kind: 'prompt', t: number, say: string }
 
 /** What one event brings: the next state, what to say and what to write down. */
 export interface Outcome { state: EngineState, cues: Cue[], marks: Mark[] }

@@ -3,14 +3,14 @@ import type { ResolvedTarget } from '../athlete/resolve'
 
 /** A session as a watch holds it: targets frozen in numbers, off items left out, metres for every distance. */
 
-export type ProgramEnd =
-  | { on: 'time', seconds: number }
-  | { on: 'distance', metres: number }
-  | { on: 'press' }
-  | { on: 'heart-rate', below?: number, above?: number }
-  | { on: 'energy', joules: number }
-  | { on: 'send-off', metres: number, seconds: number }
-  | { on: 'first', of: [ProgramEnd, ProgramEnd] }
+export type ProgramEnd
+  = | { on: 'time', seconds: number }
+    | { on: 'distance', metres: number }
+    | { on: 'press' }
+    | { on: 'heart-rate', below?: number, above?: number }
+    | { on: 'energy', joules: number }
+    | { on: 'send-off', metres: number, seconds: number }
+    | { on: 'first', of: [ProgramEnd, ProgramEnd] }
 
 export type ProgramTarget = Omit<ResolvedTarget, 'said'>
 

@@ -5,36 +5,36 @@
 
 export type Refusal = 'full' | 'busy' | 'stale' | 'digest' | 'unsupported' | 'unpaired'
 
-export type Request =
-  | { kind: 'hello' }
-  | { kind: 'list' }
+export type Request
+  = | { kind: 'hello' }
+    | { kind: 'list' }
   /** Says which bytes are to come for which slot; the answer says how many of them the watch has already. */
-  | { kind: 'offer', slot: number, digest: string, size: number, expects: number }
-  | { kind: 'chunk', digest: string, offset: number, bytes: string }
+    | { kind: 'offer', slot: number, digest: string, size: number, expects: number }
+    | { kind: 'chunk', digest: string, offset: number, bytes: string }
   /** Makes the offered program visible in its slot, if the slot still has the generation expected. */
-  | { kind: 'commit', slot: number, digest: string, expects: number }
-  | { kind: 'remove', slot: number, expects: number }
-  | { kind: 'read', slot: number, offset: number }
-  | { kind: 'records' }
-  | { kind: 'take', record: string, offset: number }
+    | { kind: 'commit', slot: number, digest: string, expects: number }
+    | { kind: 'remove', slot: number, expects: number }
+    | { kind: 'read', slot: number, offset: number }
+    | { kind: 'records' }
+    | { kind: 'take', record: string, offset: number }
   /** Sent only after the recording is safe; the watch frees it then. */
-  | { kind: 'stored', record: string, digest: string }
+    | { kind: 'stored', record: string, digest: string }
 
 export interface SlotState { slot: number, generation: number, digest: string | null, name: string | null, size: number }
 export interface RecordState { record: string, digest: string, size: number, program: string | null, startedAt: string }
 
-export type Answer =
-  | { kind: 'hello', watch: string, incarnation: string, clock: string, profile: string }
-  | { kind: 'list', slots: SlotState[] }
-  | { kind: 'offer', have: number }
-  | { kind: 'chunk', have: number }
-  | { kind: 'commit', generation: number }
-  | { kind: 'remove', generation: number }
-  | { kind: 'read', slot: number, generation: number, digest: string | null, size: number, offset: number, bytes: string }
-  | { kind: 'records', records: RecordState[] }
-  | { kind: 'take', record: string, size: number, offset: number, bytes: string }
-  | { kind: 'stored', record: string }
-  | { kind: 'refused', why: Refusal, detail: string }
+export type Answer
+  = | { kind: 'hello', watch: string, incarnation: string, clock: string, profile: string }
+    | { kind: 'list', slots: SlotState[] }
+    | { kind: 'offer', have: number }
+    | { kind: 'chunk', have: number }
+    | { kind: 'commit', generation: number }
+    | { kind: 'remove', generation: number }
+    | { kind: 'read', slot: number, generation: number, digest: string | null, size: number, offset: number, bytes: string }
+    | { kind: 'records', records: RecordState[] }
+    | { kind: 'take', record: string, size: number, offset: number, bytes: string }
+    | { kind: 'stored', record: string }
+    | { kind: 'refused', why: Refusal, detail: string }
 
 export interface Numbered<T> { number: number, body: T }
 

@@ -8,6 +8,7 @@ import { readScript } from '../../core/script/read'
 import { checkSession } from '../../core/session/check'
 import type { Session } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
+import { titleOf } from '../../core/session/title'
 import { countFlatSteps } from '../../core/session/walk'
 import { digestOf } from '../../core/wrist/digest'
 import type { OwnerTransaction } from '../db/client'
@@ -16,9 +17,6 @@ import { currentAthlete } from './athlete'
 import { notFound, Problem } from './problem'
 
 export interface KeptSession { id: string, number: number, script: string, document: Session, title: string, updatedAt: string }
-
-const titleOf = (document: Session, script: string) =>
-  document.title ?? script.split('\n').map(line => line.trim()).find(line => line !== '' && !/^(?:sport|place|day|ceiling|prompt)\b/.test(line))?.slice(0, limits.titleLength) ?? 'Untitled'
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
 function readOne(script: string, athlete: Athlete): Session {
@@ -59,7 +57,7 @@ export async function saveSession(tx: OwnerTransaction, id: string, base: number
   const { athlete } = await currentAthlete(tx)
   const document = readOne(script, athlete)
   if (script !== printSession(document)) document.source = script
-  const title = titleOf(document, script)
+  const title = titleOf(document)
   const [head] = await tx.select().from(session).where(eq(session.id, id)).for('update')
   if (head?.removedAt) throw notFound('session', 'params.id')
   if (head && head.head !== base) {

@@ -32,7 +32,8 @@ const stateOf = (row: TransferRow): TransferState => ({
 /** What a session becomes on a watch, and what is lost on the way: the look before sending. */
 export async function previewFit(tx: OwnerTransaction, watchId: string, sessionId: string) {
   const [kept, document, { athlete }] = [await loadWatch(tx, watchId), await loadSession(tx, sessionId), await currentAthlete(tx)]
-  return { kept, document, ...fit(document.document, kept.profile, athlete, new Date().toISOString().slice(0, 10)) }
+  const named = { ...document.document, title: document.document.title ?? document.title }
+  return { kept, document, ...fit(named, kept.profile, athlete, new Date().toISOString().slice(0, 10)) }
 }
 
 async function chooseSlot(tx: OwnerTransaction, kept: KeptWatch, sessionId: string): Promise<{ slot: number, expects: number }> {

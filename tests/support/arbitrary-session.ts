@@ -141,7 +141,8 @@ function blockOf(items: fc.Arbitrary<Item[]>): fc.Arbitrary<Block> {
 }
 
 const itemsAt = (depth: number): fc.Arbitrary<Item[]> => fc.array(
-  depth <= 0 ? fc.oneof({ weight: 8, arbitrary: step as fc.Arbitrary<Item> }, unread)
+  depth <= 0
+    ? fc.oneof({ weight: 8, arbitrary: step as fc.Arbitrary<Item> }, unread)
     : fc.oneof({ weight: 6, arbitrary: step as fc.Arbitrary<Item> }, { weight: 2, arbitrary: blockOf(itemsAt(depth - 1)) as fc.Arbitrary<Item> }, unread),
   { minLength: 1, maxLength: 3 },
 )

@@ -1,8 +1,7 @@
 import { randomFrom } from '../../core/quantity/random'
 import type { Mark } from '../../core/record/recording'
-import type { Button, EngineState } from '../../core/wrist/engine'
+import type { Button, EngineState, Cue } from '../../core/wrist/engine'
 import { advance, initialState } from '../../core/wrist/engine'
-import type { Cue } from '../../core/wrist/engine'
 import type { Program } from '../../core/wrist/program'
 
 export interface Carried { marks: Mark[], cues: Cue[], state: EngineState }

@@ -62,10 +62,12 @@ const option = computed(() => {
   const tokens = chartTokens()
   const clock = (value: number) => formatTime(Math.round(value))
   const amount = (value: number) => isPace.value ? formatTime(Math.round(value)) : String(Math.round(value * 10) / 10)
+  const last = props.recording.samples.t.at(-1) ?? 1
+  const tick = [60, 300, 600, 900, 1200, 1800, 3600, 7200].find(seconds => last / seconds <= 8) ?? 14400
   const text = { color: tokens.faint, fontFamily: tokens.font, fontSize: 12.5 }
   const heart = (props.recording.samples.heartRate ?? []).map((value, index) => [props.recording.samples.t[index], value])
   const boundaries = { silent: true, symbol: 'none', label: { show: false }, lineStyle: { color: tokens.rule, type: 'solid' as const, width: 1 }, data: starts.value }
-  const xAxis = { type: 'value' as const, min: 0, max: Math.ceil(props.recording.samples.t.at(-1) ?? 1), splitLine: { show: false }, axisLine: { lineStyle: { color: tokens.slip } } }
+  const xAxis = { type: 'value' as const, min: 0, max: Math.ceil(last), interval: tick, splitLine: { show: false }, axisLine: { lineStyle: { color: tokens.slip } } }
   const yAxis = { type: 'value' as const, scale: true, splitNumber: 3, splitLine: { show: false }, axisLabel: text, nameTextStyle: { ...text, align: 'left' as const } }
   return {
     animation: false, textStyle: { fontFamily: tokens.font },
@@ -73,9 +75,9 @@ const option = computed(() => {
     tooltip: { trigger: 'axis' as const, backgroundColor: tokens.paper, borderColor: tokens.slip, textStyle: { color: tokens.slip, fontSize: 13 },
       formatter: (items: unknown) => (items as { value: [number, number | null], seriesName: string }[]).map((item, index) => `${index === 0 ? `${clock(item.value[0])}<br>` : ''}${item.seriesName} ${item.value[1] === null ? '–' : item.seriesName === 'heart rate' ? item.value[1] : amount(item.value[1])}`).join('<br>') },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
-    xAxis: [{ ...xAxis, gridIndex: 0, axisLabel: { show: false } }, { ...xAxis, gridIndex: 1, axisLabel: { ...text, formatter: clock } }],
+    xAxis: [{ ...xAxis, gridIndex: 0, axisLabel: { show: false } }, { ...xAxis, gridIndex: 1, axisLabel: { ...text, formatter: clock, showMaxLabel: last % tick < 1 } }],
     yAxis: [
-      { ...yAxis, ...span.value, gridIndex: 0, inverse: isPace.value, name: props.byPower ? 'power, W' : isPace.value ? `pace, ${paceUnitWords[props.reading]}` : `speed, ${paceUnitWords[props.reading]}`, nameLocation: isPace.value ? 'start' as const : 'end' as const, axisLabel: { ...text, formatter: amount, showMinLabel: false, showMaxLabel: false } },
+      { ...yAxis, ...span.value, gridIndex: 0, inverse: isPace.value, ...(isPace.value && span.value.max - span.value.min < 480 ? { interval: 60, min: Math.floor(span.value.min / 60) * 60, max: Math.ceil(span.value.max / 60) * 60 } : {}), name: props.byPower ? 'power, W' : isPace.value ? `pace, ${paceUnitWords[props.reading]}` : `speed, ${paceUnitWords[props.reading]}`, nameLocation: isPace.value ? 'start' as const : 'end' as const, axisLabel: { ...text, formatter: amount, showMinLabel: false, showMaxLabel: false } },
       { ...yAxis, gridIndex: 1, name: 'heart rate, bpm' },
     ],
     series: [

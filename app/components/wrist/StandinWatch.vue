@@ -149,7 +149,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
 .case { background: #1F1B18; border: 1px solid #40382F; border-radius: 44px; padding: 15px; }
 .glass { width: 288px; height: 350px; background: #14110f; border-radius: 30px; color: #F2E9DC; text-align: center; padding: 16px 20px; display: flex; flex-direction: column; }
 .glass p { margin: 0; }
-.where { color: #E2B48F; font-size: 1.02rem; min-height: 1.5em; line-height: 1.25; }
+.where { color: #E2B48F; font-size: .95rem; min-height: 1.5em; line-height: 1.25; }
 .figure { font: 700 5.1rem/1.05 var(--read); font-variant-numeric: tabular-nums; }
 .figure.long { font-size: 3.7rem; line-height: 1.45; }
 .is { color: #C9BCA9; font-size: .95rem; }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
 import type { Remark } from '~~/core/script/remark'
+import { titleOf } from '~~/core/session/title'
 import { lastOnDesk, rememberOnDesk } from '~/desk/draft'
 import type { ApiProblem } from '~/composables/api'
 
@@ -38,7 +39,7 @@ watch(() => route.params.id, id => openFor(id as string | undefined))
 await openFor(route.params.id as string | undefined)
 
 const session = computed(() => desk.session)
-const title = computed(() => session.value?.title ?? 'Untitled session')
+const title = computed(() => session.value && desk.script.trim() !== '' ? titleOf(session.value) : 'New session')
 const place = computed(() => {
   const kind = session.value?.place?.kind
   return [session.value?.sport, kind].filter(Boolean).join(' · ')

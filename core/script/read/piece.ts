@@ -2,7 +2,7 @@ import type { Ceiling, End, Grade, Manner, Role, Step, Swim, SwimKit, Stroke } f
 import { limits } from '../../session/limits'
 import { printEnd } from '../print'
 import type { ReadQuantity } from './quantities'
-import { readNumber, readQuantity, readTime } from './quantities'
+import { readNumber, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, notice, saidBetween, sees, skipSpaces, take } from './scanner'
 import { readTarget } from './targets'

@@ -56,9 +56,9 @@ function unitOf(word: string): DistanceUnit {
   return 'm'
 }
 
-export type Quantity =
-  | { measure: 'time', seconds: number }
-  | { measure: 'distance', value: number, unit: DistanceUnit }
+export type Quantity
+  = | { measure: 'time', seconds: number }
+    | { measure: 'distance', value: number, unit: DistanceUnit }
 
 export interface ReadQuantity { quantity: Quantity, doubt?: { said: string, others: string[] } }
 

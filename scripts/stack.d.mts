@@ -1,0 +1,17 @@
+import type { ChildProcess } from 'node:child_process'
+
+export interface RunningStack {
+  address: string
+  databaseUrl: string
+  homeToken: string
+  standinUrl: string
+  standinKey: string
+  server: ChildProcess
+  standin: ChildProcess
+  cluster: { url: string, child: ChildProcess, stop: () => Promise<void> } | null
+  stop: () => Promise<void>
+}
+
+export function startStack(options: { folder: string, demo: boolean, port?: number, databaseUrl?: string, quiet?: boolean }): Promise<RunningStack>
+export function keptSecret(folder: string, name: string): string
+export const root: string

@@ -1,0 +1,34 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test as base } from '@playwright/test'
+import type { Page } from '@playwright/test'
+
+/** A test on the running application; a fault in the page's own code fails it. */
+export const test = base.extend<{ app: Page }>({
+  app: async ({ browser }, use) => {
+    const context = await browser.newContext({ baseURL: process.env.AGONIS_ADDRESS, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
+    const page = await context.newPage()
+    const faults: string[] = []
+    page.on('pageerror', error => faults.push(error.message))
+    await use(page)
+    expect(faults).toEqual([])
+    await context.close()
+  },
+})
+
+export { expect }
+
+/** The words on the desk, as the editor holds them. */
+export const script = (page: Page) => page.locator('.cm-content')
+export const kept = (page: Page) => page.locator('[data-test=keeping]', { hasText: 'kept,' })
+
+export async function newSession(page: Page): Promise<void> {
+  await page.goto('/desk/new')
+  await expect(script(page)).toBeFocused()
+  await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
+}
+
+/** Nothing that axe finds serious on this page. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(violation => `${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([])
+}

@@ -1,0 +1,73 @@
+import { expect, expectAccessible, test } from './page'
+
+test('the shelf opens, copies, removes and brings back', async ({ app }) => {
+  await app.goto('/shelf')
+  await app.fill('[data-test=search]', 'quay lad')
+  const rows = app.locator('[data-test=shelf] tbody tr')
+  await expect(rows).toHaveCount(1)
+  await app.getByRole('button', { name: 'Copy Quay ladder' }).click()
+  await expect(app.locator('[data-test=title]')).toHaveText('Quay ladder 2')
+  await app.goto('/shelf')
+  await app.fill('[data-test=search]', 'quay lad')
+  await expect(rows).toHaveCount(2)
+  await app.getByRole('button', { name: 'Remove Quay ladder 2' }).click()
+  await expect(rows).toHaveCount(1)
+  await app.click('[data-test=undo]')
+  await expect(rows).toHaveCount(2)
+  await app.fill('[data-test=search]', 'no such thing')
+  await expect(app.getByText('Nothing is called “no such thing”.')).toBeVisible()
+})
+
+test('a number changed in Me is kept, a wrong one is said and is not', async ({ app }) => {
+  await app.goto('/me')
+  const power = app.locator('#ride-power')
+  await expect(power).toHaveValue('215')
+  await power.fill('5')
+  await expect(app.getByText('Critical power: a number from 50 to 700 W')).toBeVisible()
+  await power.fill('221')
+  await expect(app.locator('[data-test=keeping]')).toHaveText('kept')
+  await app.reload()
+  await expect(power).toHaveValue('221')
+})
+
+test('a watch that cannot hold a session says every loss before sending', async ({ app }) => {
+  await app.goto('/shelf')
+  await app.fill('[data-test=search]', 'Kick and pull')
+  await app.getByRole('link', { name: 'Kick and pull' }).click()
+  await app.click('[data-test=to-wrist]')
+  await app.getByLabel('Drawer watch').check()
+  await expect(app.getByText('this watch knows no swim')).toBeVisible()
+  await expect(app.locator('[data-test=send]')).toBeDisabled()
+})
+
+test('the log shows the badly paced session for what it was', async ({ app }) => {
+  await app.goto('/log')
+  await app.getByRole('link', { name: 'Twelve threes' }).click()
+  await expect(app.locator('[data-test=upshot]')).toContainText('25 of 25 steps done')
+  await expect(app.locator('[data-test=upshot]')).toContainText('too fast')
+  await app.getByLabel('something hurt').check()
+  await expect(app.getByText('ask a doctor or physiotherapist')).toBeVisible()
+  await app.getByLabel('something hurt').uncheck()
+})
+
+test('an address that leads nowhere says so', async ({ app }) => {
+  await app.goto('/log/00000000-0000-4000-8000-000000000000')
+  await expect(app.getByRole('alert')).toContainText('There is no such recording.')
+  await app.goto('/desk/00000000-0000-4000-8000-000000000000')
+  await expect(app.getByRole('alert')).toContainText('There is no such session.')
+})
+
+for (const [name, path] of [['desk', '/desk'], ['shelf', '/shelf'], ['wrist', '/wrist'], ['stand-in watch', '/watch'], ['log', '/log'], ['me', '/me']] as const) {
+  test(`axe finds nothing on the ${name}, wide or narrow, and nothing runs out of a narrow window`, async ({ app }) => {
+    await app.goto('/shelf')
+    await app.getByRole('link', { name: 'Quay ladder', exact: true }).click()
+    await expect(app.locator('[data-test=title]')).toHaveText('Quay ladder')
+    await app.goto(path)
+    await expect(app.locator('h1')).toBeVisible()
+    await expect(app.locator('.room table, .cm-line, [data-test=glass], .groups, [data-test=empty]').first()).toBeAttached()
+    await expectAccessible(app)
+    await app.setViewportSize({ width: 390, height: 844 })
+    await expect.poll(() => app.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await expectAccessible(app)
+  })
+}

@@ -1,0 +1,55 @@
+import { randomUUID } from 'node:crypto'
+import { inject } from 'vitest'
+import { asOwner, openDatabase } from '../../server/db/client'
+import { watch } from '../../server/db/schema'
+import { createAccount, newToken } from '../../server/services/account'
+import { profileNamed } from '../../core/wrist/profile'
+
+export const database = openDatabase(inject('databaseUrl'))
+
+export interface Answer<T = Record<string, unknown>> { status: number, body: T }
+
+/** Someone with an account of their own and one watch, who asks over HTTP. */
+export interface Person {
+  owner: string
+  token: string
+  watch: string
+  address: string
+  ask: <T = Record<string, unknown>>(method: string, path: string, body?: unknown) => Promise<Answer<T>>
+}
+
+export async function newPerson(name: string): Promise<Person> {
+  const token = newToken()
+  const owner = await createAccount(database, name, token)
+  const address = `test-${owner.slice(0, 8)}.all-sport`
+  const watchId = await asOwner(database, owner, async (tx) => {
+    const [made] = await tx.insert(watch).values({ name: `${name}'s watch`, address, profile: profileNamed('all-sport')! }).returning({ id: watch.id })
+    return made!.id
+  })
+  const ask = async <T>(method: string, path: string, body?: unknown): Promise<Answer<T>> => {
+    const response = await fetch(`${inject('address')}/api${path}`, {
+      method, headers: { authorization: `Bearer ${token}` }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+    return { status: response.status, body: await response.json() as T }
+  }
+  return { owner, token, watch: watchId, address, ask }
+}
+
+/** A session of this person, as the server keeps it. */
+export async function newSession(person: Person, script: string): Promise<string> {
+  const id = randomUUID()
+  const { status, body } = await person.ask('PUT', `/sessions/${id}`, { base: 0, script })
+  if (status !== 200) throw new Error(JSON.stringify(body))
+  return id
+}
+
+/** Asks until the answer is as wanted; gives up after ten seconds. */
+export async function until<T>(ask: () => Promise<T>, wanted: (value: T) => boolean): Promise<T> {
+  const end = Date.now() + 10_000
+  for (;;) {
+    const value = await ask()
+    if (wanted(value)) return value
+    if (Date.now() > end) throw new Error(`never as wanted: ${JSON.stringify(value)}`)
+    await new Promise(resolve => setTimeout(resolve, 40))
+  }
+}

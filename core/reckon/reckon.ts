@@ -142,9 +142,9 @@ function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string,
   const { step, path, place } = flat
   const remark = (code: string, said: string) => remarks.set(`${path} ${code} ${said}`, { path, code, said })
   if (flat.sport === 'multi') {
-    const seconds = step.end.on === 'time' ? exactly(step.end.seconds) : unknown
+    const { seconds, isOpen } = measure(step.end, step, undefined, unknown, athlete, 'run', isLast)
     const entry = { path, round: flat.round, rounds: flat.rounds, role: step.role, end: step.end, seconds, metres: unknown, startsAt: null }
-    return { entry, flat, isOpen: step.end.on === 'press' || step.end.on === 'heart-rate' }
+    return { entry, flat, isOpen }
   }
   const sport = flat.sport
   let target: ResolvedTarget | undefined

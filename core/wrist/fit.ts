@@ -106,8 +106,9 @@ function fitTarget(target: Target | undefined, step: Step, kind: 'target' | 'als
 }
 
 function nameOf(step: Step, context: Context, path: string): string {
-  const base = step.note?.split('\n')[0] ?? (step.role === 'work' ? printEnd(step.end) : `${step.role} ${printEnd(step.end)}`)
   const { maxNameLength } = context.profile
+  const own = step.role === 'work' ? printEnd(step.end) : `${step.role} ${printEnd(step.end)}`
+  const base = step.note?.split('\n')[0] || (own.length <= maxNameLength ? own : step.role)
   if (base.length <= maxNameLength) return base
   const short = base.slice(0, maxNameLength - 1).trimEnd() + '…'
   context.losses.push({ path, kind: 'name', what: `"${base}" is longer than ${maxNameLength} characters`, instead: `"${short}"` })

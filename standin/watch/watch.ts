@@ -163,8 +163,15 @@ export function startWatch(address: string, profile: string, slots: number, stor
     tell()
   }, tickMilliseconds)
 
-  function cycle() {
+  /** The programs held; the choice stays on one of them. */
+  function heldSlots() {
     const held = slotStates(memory).filter(slot => slot.digest !== null)
+    if (!held.some(slot => slot.slot === chosen)) chosen = held[0]?.slot ?? null
+    return held
+  }
+
+  function cycle() {
+    const held = heldSlots()
     if (held.length === 0) return
     const at = held.findIndex(slot => slot.slot === chosen)
     chosen = held[(at + 1) % held.length]!.slot
@@ -176,8 +183,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
       return () => listeners.delete(listener)
     },
     glass: () => {
-      const held = slotStates(memory).filter(slot => slot.digest !== null)
-      if (!held.some(slot => slot.slot === chosen)) chosen = held[0]?.slot ?? null
+      const held = heldSlots()
       const unit = unitsOf(wearer.athlete).run
       return {
         watch: address, profile, slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })), chosen,
@@ -203,6 +209,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
     push(button, hold) {
       if (!going) {
         if (button === 'bottom') cycle()
+        if (button === 'top') heldSlots()
         if (button === 'top' && chosen !== null) start(chosen)
       }
       else if (button === 'top') push(going.state.phase === 'paused' ? 'resume' : 'pause')

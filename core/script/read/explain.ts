@@ -11,7 +11,6 @@ export function explainUnreadable(raw: string, setting: Setting): string {
   if (count && (Number(count[1]) > limits.times || Number(count[1]) === 0)) return `a repeat goes 1 to ${limits.times} times`
   const opened = text.split('').filter(letter => letter === '(' || letter === '[').length
   const closed = text.split('').filter(letter => letter === ')' || letter === ']').length
-  if (opened > limits.nesting) return `brackets stand more than ${limits.nesting} deep in each other`
   if (opened !== closed) return opened > closed ? 'a bracket is not closed' : 'a bracket closes that was never opened'
   if (/\b(?:until|till)\b/i.test(text)) return 'until what? until press, or until HR below 120'
   const quantity = readQuantity(scan(raw.replace(/^[^\d]*/, ''), setting))?.quantity

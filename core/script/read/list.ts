@@ -299,7 +299,7 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
     }
     scanner.at = Math.max(scanner.at, from + 1)
     const item: Item = { kind: 'unread', text: text.slice(0, 4000).trim() }
-    notice(scanner, from, 'error', 'unreadable', explainUnreadable(text, scanner.setting))
+    notice(scanner, from, 'error', 'unreadable', depth > limits.nesting ? `brackets stand more than ${limits.nesting} deep in each other` : explainUnreadable(text, scanner.setting))
     placed.push({ item, from, to: scanner.at })
   }
 }

@@ -1,0 +1,96 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ilse } from '../demo/athlete'
+
+const program = fileURLToPath(new URL('agonis', import.meta.url))
+let folder: string
+const file = (name: string) => join(folder, name)
+
+function agonis(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(program, args, { input, encoding: 'utf8', maxBuffer: 1e8 })
+  return { status, stdout, stderr, json: <T>() => JSON.parse(stdout) as T, problems: stderr.trim().split('\n').filter(line => line.startsWith('{')).map(line => JSON.parse(line) as { problem: string, line?: number, pointer?: string }) }
+}
+
+const line = '16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy\n'
+interface Reckoned { seconds: { low: number, likely: number, high: number }, open: number, flat: { path: string, round: number[], target?: { unit: string, easiest: number } }[] }
+
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'agonis-bin-'))
+  writeFileSync(file('line.txt'), line)
+  writeFileSync(file('athlete.json'), JSON.stringify(ilse))
+})
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+describe('agonis', () => {
+  it('reads a line, prints it, and reads what it printed the same', () => {
+    const read = agonis(['read', file('line.txt')])
+    expect(read.status).toBe(0)
+    writeFileSync(file('read.json'), read.stdout)
+    const printed = agonis(['print', file('read.json')])
+    expect(printed.stdout).toMatch(/^sport run\n\nwarm-up 16:00\n2 times, drop last recovery\n/)
+    expect(agonis(['print', '-'], printed.stdout).stdout).toBe(printed.stdout)
+    expect(agonis(['read', '-'], printed.stdout).json<{ sessions: unknown[], remarks: unknown[] }>()).toMatchObject({ sessions: read.json<{ sessions: unknown[] }>().sessions, remarks: [] })
+  })
+
+  it('reckons it to 3120 s, 19 steps, none open', () => {
+    const { seconds, open, flat } = agonis(['reckon', file('line.txt')]).json<Reckoned>()
+    expect([seconds.low, seconds.likely, seconds.high, open, flat.length]).toEqual([3120, 3120, 3120, 0, 19])
+    const known = agonis(['reckon', '-', '--athlete', file('athlete.json')], line).json<Reckoned>()
+    expect(known.flat[1]).toMatchObject({ path: '2.1.1', round: [1, 1], target: { unit: 'W', easiest: 253 } })
+  })
+
+  it('rehearses with the same bytes for the same seed, and scores the recording', () => {
+    const args = ['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--seed', '4']
+    const first = agonis(args)
+    expect(first.stdout).toBe(agonis(args).stdout)
+    writeFileSync(file('recording.json'), first.stdout)
+    const scored = agonis(['score', file('line.txt'), file('recording.json'), '--athlete', file('athlete.json')]).json<{ basis: string, confidence: number, steps: { status: string }[] }>()
+    expect([scored.basis, scored.confidence, scored.steps.length]).toEqual(['program', 1, 19])
+    expect(scored.steps.every(step => step.status === 'done')).toBe(true)
+  })
+
+  it('takes presses from a file', () => {
+    writeFileSync(file('presses.json'), '[{"t":100,"button":"skip"},{"t":400,"button":"stop"}]')
+    const { marks } = agonis(['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--presses', file('presses.json')]).json<{ marks: { kind: string, t: number }[] }>()
+    expect(marks.filter(mark => mark.kind === 'skip' || mark.kind === 'stop').map(mark => mark.t)).toEqual([100, 400])
+  })
+
+  it('fits a watch and says what is lost', () => {
+    const { fits, losses } = agonis(['fit', file('line.txt'), '--watch', 'basic', '--athlete', file('athlete.json')]).json<{ fits: boolean, losses: { kind: string }[] }>()
+    expect(fits).toBe(true)
+    expect(new Set(losses.map(loss => loss.kind))).toEqual(new Set(['target', 'nesting']))
+  })
+
+  it('is strict when asked', () => {
+    expect(agonis(['read', '--strict', '-'], '5m easy\n').status).toBe(1)
+    expect(agonis(['read', '-'], '5m easy\n').status).toBe(0)
+    expect(agonis(['read', '--strict', '-'], '6x800m w/ 90" rest\n').status).toBe(0)
+  })
+
+  it.each<[string, string[], string, RegExp, object?]>([
+    ['a file that is not there', ['print', '/nowhere/x'], '', /cannot be read/],
+    ['broken JSON', ['print', '-'], '{"format":', /is not JSON/],
+    ['a wrong version', ['reckon', '-'], '{"format":"agonis.session","version":9,"sport":"run","items":[]}', /is not 1/, { pointer: '/version' }],
+    ['an unknown field', ['reckon', '-'], '{"format":"agonis.session","version":1,"sport":"run","items":[],"x":1}', /not known: "x"/, { pointer: '/' }],
+    ['a step of 400 hours', ['reckon', '-'], '400 h easy', /longer than 48 h/, { line: 1 }],
+    ['10 000 steps', ['reckon', '-'], 'sport run\n\n100 times\n  100 times\n    1:00\n', /10000 steps/],
+    ['30 deep', ['reckon', '-'], `sport run\n\n${Array.from({ length: 30 }, (_, depth) => `${'  '.repeat(depth)}2 times`).join('\n')}\n${'  '.repeat(30)}1:00\n`, /30 deep/],
+    ['text over 1 MB', ['read', '-'], 'x'.repeat(1024 * 1024 + 1), /1 MB/],
+    ['an unknown watch', ['fit', '-', '--watch', 'wooden'], '1:00', /no watch is called wooden/],
+    ['two sessions where one is due', ['reckon', '-'], '1:00\n---\n2:00\n', /takes one/],
+  ])('answers %s with exit 1 and says what and where', (_, args, input, words, more = {}) => {
+    const { status, stdout, problems } = agonis(args, input)
+    expect([status, stdout]).toEqual([1, ''])
+    expect(problems[0]!.problem).toMatch(words)
+    expect(problems[0]).toMatchObject(more)
+  })
+
+  it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['fit', '-']], [['read', '--nonsense', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
+    const { status, stdout } = agonis(args.map(word => word === 'x' ? file('athlete.json') : word), '1:00')
+    expect([status, stdout]).toEqual([2, ''])
+  })
+})

@@ -55,7 +55,7 @@ function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationS
       const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
       if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
     }
-    const isRead = single && single.kind !== 'block' && tidy(text) !== tidy(single.words)
+    const isRead = single?.kind === 'step' && tidy(text) !== tidy(single.words)
     if (line.isPreview || isRead) found.push(Decoration.widget({ widget: new PreviewWidget(line.rows), block: true, side: 1 }).range(to))
   }
   return Decoration.set(found, true)

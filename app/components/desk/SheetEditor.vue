@@ -135,9 +135,13 @@ defineExpose({ replace, show })
   .sheet .heads .string i:not(:nth-child(3)) { display: none; }
 }
 @media (max-width: 640px) {
-  .sheet { --comes: 88px; }
-  .sheet-column-way, .sheet .heads .way, .sheet-column-string, .sheet .heads .string { display: none !important; }
-  .sheet-column-clock, .sheet .heads .clock { width: 48px !important; }
+  .sheet { --comes: 84px; }
+  .sheet .heads .way, .sheet .heads .string { display: none; }
+  .sheet .cm-editor .cm-gutters .cm-gutter.sheet-column-way, .sheet .cm-editor .cm-gutters .cm-gutter.sheet-column-string { display: none !important; }
+  .sheet .cm-gutter.sheet-column-clock, .sheet .heads .clock { width: 46px; }
+  .sheet .cm-editor { font-size: 14px; }
+  .sheet .cm-line { padding-left: 4px; padding-right: 4px; }
+  .sheet-number { font-size: 12px; }
   .sheet-comes { font-size: 12.5px; padding-right: 4px; }
 }
 </style>

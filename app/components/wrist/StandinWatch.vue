@@ -125,7 +125,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
     <div class="beside">
       <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
       <p v-for="id in broughtHome" :key="id" class="said note" role="status">A recording came home. <NuxtLink :to="`/log/${id}`" data-test="to-log">Planned beside done</NuxtLink></p>
-      <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">{{ glass.recordingsWaiting }} recording{{ glass.recordingsWaiting === 1 ? '' : 's' }} wait on the watch. <button class="plain" @click="bringHome">Bring home</button></p>
+      <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">{{ glass.recordingsWaiting }} {{ glass.recordingsWaiting === 1 ? 'recording waits' : 'recordings wait' }} on the watch. <button class="plain" @click="bringHome">Bring home</button></p>
       <h2>Buttons</h2>
       <p>Top: go, pause, go on. Middle: press, where a step ends by press; held for a second it skips the step. Bottom: look; held it takes the last press or skip back, and while paused it ends the session.</p>
       <h2>The body that wears it</h2>

@@ -99,7 +99,7 @@ const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
 .desk { display: flex; height: 100%; }
 .left { flex: 1; min-width: 0; display: flex; flex-direction: column; padding: 18px 0 0 22px; }
 .top { padding-right: 22px; margin-bottom: 8px; }
-.top h1 { overflow-wrap: anywhere; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
+.top h1 { overflow-wrap: anywhere; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; padding-bottom: .12em; }
 .top p { margin: 2px 0 0; }
 .bar { border-top: 2px solid var(--slip); margin-left: -22px; padding: 8px 22px; display: flex; gap: 14px; align-items: center; flex-wrap: wrap; flex: none; background: var(--cream); }
 .link { text-decoration: none; color: inherit; display: inline-flex; align-items: center; }

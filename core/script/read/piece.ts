@@ -252,7 +252,8 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
     draft.step.grade = grade
     return true
   }
-  const bareTarget = draft.step.target === undefined && readTarget(scanner, { afterAt: false })
+  const isPaceRange = draft.extent !== undefined && !scanner.strict && sees(scanner, /\d:\d\d\s*-\s*\d{1,2}:\d\d/y)
+  const bareTarget = draft.step.target === undefined && readTarget(scanner, { afterAt: isPaceRange })
   if (bareTarget) {
     draft.step.target = bareTarget
     return true

@@ -1,4 +1,5 @@
 /** npm start: installs what is missing, starts everything on loopback, prints the address, ends all of it on Ctrl+C. */
+import { rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureBuild, ensurePackages } from './prepare.mjs'
@@ -15,12 +16,14 @@ if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
   process.exit(1)
 }
 
+const folder = process.env.AGONIS_DATA ?? join(fileURLToPath(new URL('..', import.meta.url)), '.data')
 let stack = null
 let ending = false
 async function end(code) {
   if (ending) return
   ending = true
   await stack?.stop()
+  rmSync(join(folder, 'running.json'), { force: true })
   process.exit(code)
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
@@ -29,11 +32,11 @@ try {
   ensurePackages()
   ensureBuild()
   const { startStack } = await import('./stack.mjs')
-  const folder = process.env.AGONIS_DATA ?? join(fileURLToPath(new URL('..', import.meta.url)), '.data')
-  const databaseUrl = process.env.DATABASE_URL
+  const databaseUrl = process.env.DATABASE_URL || undefined
   const demo = databaseUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
   stack = await startStack({ folder, demo, databaseUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
   if (ending) await stack.stop()
+  writeFileSync(join(folder, 'running.json'), JSON.stringify({ databaseUrl: stack.databaseUrl, address: stack.address }), { mode: 0o600 })
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
   stack.server.once('exit', () => void end(1))
   stack.cluster?.child.once('exit', () => void end(1))

@@ -1,0 +1,53 @@
+/** npm run bench: figures as ratios within one run, so that the machine's mood divides out. */
+import { Bench } from 'tinybench'
+import { ilse } from '../demo/athlete'
+import { rehearse } from '../standin/rehearse'
+import { score } from '../core/record/score'
+import { reckon } from '../core/reckon/reckon'
+import { sheetRows } from '../core/reckon/sheet'
+import { readScript } from '../core/script/read'
+import { advance, initialState } from '../core/wrist/engine'
+import { fit } from '../core/wrist/fit'
+import { profileNamed } from '../core/wrist/profile'
+
+const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
+const canonical = `sport run\n\n${rows.join('\n')}\n`
+const shorthand = Array.from({ length: 100 }, (_, index) => `${2 + index % 8} x ${1 + index % 5} min w/ 90 s easy`).join('\n')
+const megabyte = shorthand.repeat(Math.floor(1024 * 1024 / shorthand.length / 1.01))
+const jsonText = JSON.stringify(readScript(canonical).sessions[0])
+const jsonMegabyte = JSON.stringify({ text: Array.from({ length: 20_000 }, (_, index) => `row ${index} of a large document, with words`) })
+
+const all = profileNamed('all-sport')!
+const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, ilse).program
+const recording = rehearse(sixHours, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
+const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, ilse).program
+
+/** Everything that a keystroke at the Desk computes. */
+function keystroke(text: string) {
+  const session = readScript(text).sessions[0]!
+  return sheetRows(session, reckon(session, { athlete: ilse }), ilse)
+}
+
+function hourOfEngine() {
+  let { state } = advance(sixtySteps, initialState, { kind: 'start', t: 0 })
+  for (let t = 1; state.phase !== 'finished'; t++) state = advance(sixtySteps, state, { kind: 'reading', t, metres: t * 3, heartRate: 140, power: null, cadence: null }).state
+}
+
+const bench = new Bench({ time: 1500, warmupTime: 300 })
+bench
+  .add('JSON.parse of a 200-step session', () => JSON.parse(jsonText) as unknown)
+  .add('keystroke, 200 steps: read, reckon, rows', () => keystroke(canonical))
+  .add('JSON.parse of a megabyte', () => JSON.parse(jsonMegabyte) as unknown)
+  .add('read a megabyte of shorthand', () => readScript(megabyte))
+  .add('score 6 h, one sample a second', () => score(sixHours, recording))
+  .add('engine, an hour of 60 steps', hourOfEngine)
+await bench.run()
+
+const median = (name: string) => bench.getTask(name)!.result!.latency.p50!
+const worst = (name: string) => bench.getTask(name)!.result!.latency.p99!
+for (const task of bench.tasks) console.log(`${task.name.padEnd(44)} median ${median(task.name).toFixed(2).padStart(8)} ms   p99 ${worst(task.name).toFixed(2).padStart(8)} ms`)
+const ratio = (name: string, base: string) => console.log(`${name} / ${base}: ${(median(name) / median(base)).toFixed(1)}`)
+ratio('keystroke, 200 steps: read, reckon, rows', 'JSON.parse of a 200-step session')
+ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')
+ratio('score 6 h, one sample a second', 'JSON.parse of a megabyte')
+ratio('engine, an hour of 60 steps', 'JSON.parse of a megabyte')

@@ -1,0 +1,98 @@
+/** npm run screenshots: one picture of each main view in docs/screenshots, from the demo data. */
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { ensureBuild } from './prepare.mjs'
+import { root, startStack } from './stack.mjs'
+
+ensureBuild()
+const folder = mkdtempSync(join(tmpdir(), 'agonis-pictures-'))
+const pictures = join(root, 'docs/screenshots')
+mkdirSync(pictures, { recursive: true })
+const stack = await startStack({ folder, demo: true, quiet: true })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+
+try {
+  const page = await browser.newPage({ baseURL: stack.address, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
+  const take = name => page.screenshot({ path: join(pictures, `${name}.png`) })
+  const open = async (title) => {
+    await page.goto('/shelf')
+    await page.fill('[data-test=search]', title)
+    await page.getByRole('link', { name: title, exact: true }).click()
+    await page.locator('.cm-line').first().waitFor()
+  }
+
+  await page.goto('/desk/new')
+  await page.locator('.cm-content').waitFor()
+  await page.keyboard.type('16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy')
+  await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await take('desk-one-line')
+
+  await open('Kvitberg fours')
+  await page.locator('.sheet-band').first().waitFor()
+  await take('desk')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await take('desk-narrow')
+  await page.setViewportSize({ width: 1280, height: 800 })
+
+  await page.goto('/shelf')
+  await page.locator('[data-test=shelf] tr').nth(5).waitFor()
+  await take('shelf')
+
+  for (const title of ['Boathouse fours', 'Quay ladder']) {
+    await open(title)
+    await page.click('[data-test=to-wrist]')
+    await page.getByText('Everything fits as written.').waitFor()
+    await page.click('[data-test=send]')
+    await page.locator('[data-test=receipt]').waitFor()
+  }
+  await open('Quay ladder')
+  await page.locator('.cm-content').click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type('cool-down 5:00')
+  await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await page.goto('/wrist')
+  await page.getByRole('button', { name: 'read back' }).first().click()
+  await page.locator('[data-test=compared]').waitFor()
+  await take('wrist')
+
+  await open('Kick and pull')
+  await page.click('[data-test=to-wrist]')
+  await page.getByLabel('Drawer watch').check()
+  await page.getByText('this watch knows no swim').waitFor()
+  await take('losses')
+
+  await page.goto('/watch')
+  await page.locator('[data-test=glass]').waitFor()
+  await page.fill('[data-test=speed]', '200')
+  await page.locator('[data-test=speed]').blur()
+  await page.click('[data-test=top]')
+  await page.getByText('rep 2 of 4').waitFor({ timeout: 60_000 })
+  await page.fill('[data-test=speed]', '1')
+  await page.locator('[data-test=speed]').blur()
+  await page.locator('[data-test=glass]').getByText(/in band|below band|above band|no target/).waitFor({ timeout: 30_000 })
+  await take('watch')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await take('watch-narrow')
+  await page.setViewportSize({ width: 1280, height: 800 })
+
+  await page.goto('/log')
+  await page.locator('[data-test=log] tr').nth(5).waitFor()
+  await take('log')
+  await page.getByRole('link', { name: 'Twelve threes' }).click()
+  await page.locator('canvas').waitFor()
+  await take('log-session')
+
+  await page.goto('/me')
+  await page.locator('#ride-power').waitFor()
+  await take('me')
+}
+finally {
+  await browser.close()
+  await stack.stop()
+  rmSync(folder, { recursive: true, force: true })
+}

@@ -60,13 +60,18 @@ function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): { low: 
   return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
 }
 
-const withoutNulls = (target: Reckoned): ProgramTarget => JSON.parse(JSON.stringify(target, (_, value: unknown) => value ?? undefined)) as ProgramTarget
+const known = ({ easiest, hardest }: { easiest: number | null, hardest: number | null }) =>
+  ({ easiest: easiest ?? undefined, hardest: hardest ?? undefined })
+
+const asProgramTarget = (target: Reckoned): ProgramTarget => ({
+  of: target.of as ProgramTarget['of'], unit: target.unit as ProgramTarget['unit'], ...known(target), ...(target.to ? { to: known(target.to) } : {}),
+})
 
 function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
   const units = unitsOf(athlete)
   const unit = sport === 'swim' ? 'km' : units[sport]
-  if (entry.target) return sayTarget(withoutNulls(entry.target), paceReadingFor(sport, unit))
+  if (entry.target) return sayTarget(asProgramTarget(entry.target), paceReadingFor(sport, unit))
   const { seconds, metres } = entry
   if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
   if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(metres.likely, unit)}` : ''

@@ -121,14 +121,32 @@ function takeNote(scanner: Scanner, line: Line): string | undefined {
 const hasContent = (text: string) => /\d/.test(text)
   || /\b(?:until|till|half|quarter|warm[\s-]?up|cool[\s-]?down|WU|CD|recovery|rest|jog|walk|float|easy|strides?)\b/i.test(text)
 
-/** A row in exactly the form the printer writes, or null. */
-function readCanonicalRow(state: State, line: Line): Placed | null {
-  const scanner = scan(line.raw, state.setting, line.indent, true)
+interface CanonicalRow { step: Step, from: number, to: number }
+
+/** Rows read before: while one row is typed all the others stay as they are. Their parts are never changed in place. */
+const knownRows = new Map<string, CanonicalRow | null>()
+const knownRowsAtMost = 4000
+
+function parseCanonicalRow(setting: Setting, line: Line): CanonicalRow | null {
+  const scanner = scan(line.raw, setting, line.indent, true)
   const piece = readPiece(scanner)
   if (!piece) return null
   const note = takeNote(scanner, line)
   if (note !== undefined) piece.step.note = note
-  return ' '.repeat(line.indent) + printItem(piece.step) === line.raw ? { item: piece.step, from: piece.from, to: piece.to } : null
+  return ' '.repeat(line.indent) + printItem(piece.step) === line.raw ? { step: piece.step, from: piece.from, to: piece.to } : null
+}
+
+/** A row in exactly the form the printer writes, or null. */
+function readCanonicalRow(state: State, line: Line): Placed | null {
+  const { sport, poolUnit, paceUnit, preferredMeasure } = state.setting
+  const key = `${sport} ${poolUnit} ${paceUnit} ${preferredMeasure} ${line.raw}`
+  let row = knownRows.get(key)
+  if (row === undefined) {
+    row = parseCanonicalRow(state.setting, line)
+    if (knownRows.size >= knownRowsAtMost) knownRows.clear()
+    knownRows.set(key, row)
+  }
+  return row && { item: { ...row.step }, from: row.from, to: row.to }
 }
 
 function readRow(state: State, line: Line): Item[] {
@@ -327,5 +345,3 @@ function remarkOn(state: State, reading: LineReading): void {
 export function isCanonical(text: string, sessions: readonly Session[]): boolean {
   return sessions.map(printSession).join('---\n') === text
 }
-
-export type { Step }

@@ -107,6 +107,7 @@ function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete
   const units = { 'heart-rate': 'bpm', 'power': 'W', 'pace': 'm/s' } as const
   const easiest = bounds[low - 2]
   const hardest = bounds[high - 1]
+  if (easiest === undefined && hardest === undefined) return missing('fewer zones: all of them together bound nothing')
   return { ok: true, band: { of: target.of, unit: units[target.of], ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) } }
 }
 

@@ -46,7 +46,7 @@ describe('fitting', () => {
 
   it('resolves targets outward in numbers a watch can hold', () => {
     const { program } = onWatch('sport ride\n\n10:00 @ 91-97 %CP')
-    expect(program.items[0]).toMatchObject({ target: { of: 'power', unit: 'W', easiest: 195.6, hardest: 208.6 } })
+    expect(program.items[0]).toMatchObject({ target: { of: 'power', unit: 'W', easiest: 195, hardest: 209 } })
     expect(program.items[0]).not.toHaveProperty('target.said')
   })
 

@@ -75,8 +75,9 @@ function allows(profile: WatchProfile, sport: Sport, place: PlaceKind | undefine
   })
 }
 
+/** A band in numbers that the face can show as they are, rounded outward. */
 const rounded = (target: ResolvedTarget): ProgramTarget => {
-  const step = target.unit === 'm/s' ? 1e4 : 10
+  const step = target.unit === 'm/s' ? 1e4 : target.unit === 'of 10' ? 10 : 1
   const outward = (value: number | undefined, by: (value: number) => number) => value === undefined ? undefined : by(value * step - (by === Math.ceil ? 1e-6 : -1e-6)) / step
   const ends = (band: { easiest?: number, hardest?: number }) => JSON.parse(JSON.stringify({
     easiest: outward(band.easiest, Math.floor), hardest: outward(band.hardest, Math.ceil),

@@ -64,6 +64,7 @@ export interface Watch {
 }
 
 const tickMilliseconds = 100
+const cueSeconds = 5
 
 const isFinished = (state: EngineState) => state.phase === 'finished'
 
@@ -99,8 +100,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
   function take(outcome: Outcome) {
     going!.state = outcome.state
     addMarks(going!.recorder, outcome.marks)
-    const important = outcome.cues.at(-1)
-    if (important) lastCue = important
+    lastCue = outcome.cues.at(-1) ?? lastCue
     if (isFinished(outcome.state)) finish()
   }
 
@@ -170,6 +170,9 @@ export function startWatch(address: string, profile: string, slots: number, stor
     return held
   }
 
+  /** A cue is on the glass for a few seconds; then what comes next stands there again. */
+  const freshCue = () => lastCue && going && going.state.t - lastCue.t <= cueSeconds ? lastCue : null
+
   function cycle() {
     const held = heldSlots()
     if (held.length === 0) return
@@ -187,7 +190,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
       const unit = unitsOf(wearer.athlete).run
       return {
         watch: address, profile, slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })), chosen,
-        face: going ? faceOf(going.program, going.state, unit) : null, lastCue, recordingsWaiting: memory.records.length,
+        face: going ? faceOf(going.program, going.state, unit) : null, lastCue: freshCue(), recordingsWaiting: memory.records.length,
         speed: going?.wearer.speed ?? wearer.speed, look, link: manner,
       }
     },

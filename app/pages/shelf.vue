@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { ApiProblem } from '~/composables/api'
 
 interface ShelfRow { id: string, title: string, sport: 'run' | 'ride' | 'swim' | 'multi', seconds: number | null, metres: number | null, steps: number, open: number, updatedAt: string }
 
@@ -10,20 +9,10 @@ const athletes = useAthleteStore()
 const rows = ref<ShelfRow[]>([])
 const total = ref(0)
 const search = ref('')
-const problem = ref<ApiProblem | null>(null)
+const { problem, guarded } = useGuarded()
 const removed = ref<{ id: string, title: string } | null>(null)
 const isLoading = ref(true)
 const pageSize = 100
-
-async function guarded(work: () => Promise<void>) {
-  problem.value = null
-  try {
-    await work()
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
-}
 
 async function load(offset = 0) {
   const found = await api<{ rows: ShelfRow[], total: number }>(`/sessions?limit=${pageSize}&offset=${offset}&search=${encodeURIComponent(search.value)}`)

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { ComparedRow } from '~~/core/wrist/compare'
-import type { ApiProblem } from '~/composables/api'
 import type { SlotRow, WatchState } from '~/stores/wrist'
 
 useHead({ title: 'Wrist · Agonis' })
@@ -8,24 +7,9 @@ const route = useRoute()
 const wrist = useWristStore()
 const chosen = ref('')
 const state = ref<WatchState | null>(null)
-const problem = ref<ApiProblem | null>(null)
+const { problem, isBusy, guarded } = useGuarded()
 const said = ref('')
 const compared = ref<{ slot: number, rows: ComparedRow[], equal: boolean } | null>(null)
-const isBusy = ref(false)
-
-async function guarded(work: () => Promise<void>) {
-  problem.value = null
-  isBusy.value = true
-  try {
-    await work()
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
-  finally {
-    isBusy.value = false
-  }
-}
 
 async function look() {
   state.value = await api<WatchState>(`/watches/${chosen.value}/state`)
@@ -61,7 +45,7 @@ const collect = () => guarded(async () => {
 
 onMounted(() => guarded(async () => {
   await wrist.load()
-  const wanted = wrist.watches.find(watch => watch.id === route.query.watch) ?? wrist.watches.find(watch => watch.profile.maxNesting > 0) ?? wrist.watches[0]
+  const wanted = wrist.preferred(route.query.watch)
   if (!wanted) return
   chosen.value = wanted.id
   await look()

@@ -24,6 +24,10 @@ export const useWristStore = defineStore('wrist', () => {
     watches.value = await api<WatchEntry[]>('/watches')
   }
 
+  /** The watch asked for, else the first that can hold repeats, else any. */
+  const preferred = (id?: unknown) =>
+    watches.value.find(watch => watch.id === id) ?? watches.value.find(watch => watch.profile.maxNesting > 0) ?? watches.value[0]
+
   async function follow(started: TransferState) {
     transfer.value = started
     while (transfer.value?.id === started.id && transfer.value.state === 'sending') {
@@ -35,5 +39,5 @@ export const useWristStore = defineStore('wrist', () => {
   const send = async (watchId: string, session: string) => follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
 
-  return { watches, transfer, load, send, resume, follow }
+  return { watches, transfer, load, preferred, send, resume, follow }
 })

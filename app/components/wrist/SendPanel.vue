@@ -1,24 +1,13 @@
 <script setup lang="ts">
 import type { FitPreview } from '~/stores/wrist'
-import type { ApiProblem } from '~/composables/api'
 
 const props = defineProps<{ sessionId: string, title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const wrist = useWristStore()
 const chosen = ref('')
 const preview = ref<FitPreview | null>(null)
-const problem = ref<ApiProblem | null>(null)
+const { problem, guarded } = useGuarded()
 const isOpen = ref(true)
-
-async function guarded(work: () => Promise<unknown>) {
-  problem.value = null
-  try {
-    await work()
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
-}
 
 async function look(id: string) {
   chosen.value = id
@@ -29,7 +18,7 @@ async function look(id: string) {
 
 onMounted(() => guarded(async () => {
   await wrist.load()
-  const first = wrist.watches.find(watch => watch.profile.maxNesting > 0) ?? wrist.watches[0]
+  const first = wrist.preferred()
   if (first) await look(first.id)
 }))
 

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Cue } from '~~/core/wrist/engine'
 import type { Face } from '~~/core/wrist/face'
-import type { ApiProblem } from '~/composables/api'
 
 interface Glass {
   watch: string, profile: string, slots: { slot: number, name: string }[], chosen: number | null, face: Face | null, lastCue: Cue | null
@@ -10,7 +9,7 @@ interface Glass {
 
 const props = defineProps<{ watchId: string }>()
 const glass = ref<Glass | null>(null)
-const problem = ref<ApiProblem | null>(null)
+const { problem, guarded } = useGuarded()
 const broughtHome = ref<string[]>([])
 const speed = ref(60)
 const seed = ref(1)
@@ -19,16 +18,6 @@ const manner = ref<'good' | 'slow' | 'lossy' | 'cut'>('good')
 const base = `/standin/${props.watchId}`
 let events: EventSource | undefined
 let pressedAt = 0
-
-async function guarded(work: () => Promise<unknown>) {
-  problem.value = null
-  try {
-    await work()
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
-}
 
 const wear = () => guarded(() => api(`${base}/wearer`, { method: 'PUT', body: { speed: speed.value, seed: seed.value, pressesItself: pressesItself.value } }))
 const push = (button: 'top' | 'middle' | 'bottom', hold = false) => guarded(async () => glass.value = await api<Glass>(`${base}/button`, { method: 'POST', body: { button, hold } }))

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { ApiProblem } from '~/composables/api'
 
 interface LogRow {
   id: string, title: string, sport: 'run' | 'ride' | 'swim' | 'multi', startedAt: string, seconds: number, metres: number | null
@@ -12,19 +11,16 @@ useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
 const rows = ref<LogRow[]>([])
 const total = ref(0)
-const problem = ref<ApiProblem | null>(null)
+const { problem, guarded } = useGuarded()
 const isLoading = ref(true)
 
 async function load(offset = 0) {
-  try {
+  await guarded(async () => {
     if (!athletes.isLoaded) await athletes.load()
     const found = await api<{ rows: LogRow[], total: number }>(`/recordings?limit=100&offset=${offset}`)
     rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]
     total.value = found.total
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
+  })
   isLoading.value = false
 }
 onMounted(() => load())

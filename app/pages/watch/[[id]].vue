@@ -1,23 +1,15 @@
 <script setup lang="ts">
-import type { ApiProblem } from '~/composables/api'
-
 definePageMeta({ key: 'watch' })
 useHead({ title: 'Stand-in watch · Agonis' })
 const route = useRoute()
 const wrist = useWristStore()
-const problem = ref<ApiProblem | null>(null)
+const { problem, guarded } = useGuarded()
 const chosen = ref('')
 
-onMounted(async () => {
-  try {
-    await wrist.load()
-    const wanted = wrist.watches.find(watch => watch.id === route.params.id) ?? wrist.watches.find(watch => watch.profile.maxNesting > 0) ?? wrist.watches[0]
-    if (wanted) chosen.value = wanted.id
-  }
-  catch (error) {
-    problem.value = toldOf(error)
-  }
-})
+onMounted(() => guarded(async () => {
+  await wrist.load()
+  chosen.value = wrist.preferred(route.params.id)?.id ?? ''
+}))
 watch(() => route.params.id, id => chosen.value = wrist.watches.find(entry => entry.id === id)?.id ?? chosen.value)
 </script>
 

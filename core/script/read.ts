@@ -1,20 +1,11 @@
-import type { Session, SessionSport, Sport } from '../session/document'
+import type { Session } from '../session/document'
 import { checkSession } from '../session/check'
 import { limits } from '../session/limits'
 import type { Remark } from './remark'
+import type { ReadOptions, RowPlace } from './read/options'
 import { readSession } from './read/session'
-import type { RowPlace } from './read/session'
 
-export type { RowPlace } from './read/session'
-
-export interface ReadOptions {
-  /** Taken where the text names no sport and nothing in it tells one. */
-  sport?: SessionSport
-  /** How this athlete writes paces and pool lengths, where the text leaves it open. */
-  units?: { run: 'km' | 'mi', ride: 'km' | 'mi', swim: 'm' | 'yd' }
-  /** What `Z4` counts, by sport; else heart rate for a run, power for a ride, pace for a swim. */
-  preferredMeasure?: Partial<Record<Sport, 'pace' | 'heart-rate' | 'power'>>
-}
+export type { ReadOptions, RowPlace } from './read/options'
 
 export interface ReadResult {
   sessions: Session[]

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import type { Athlete } from '../athlete/athlete'
+import { unknownAthlete } from '../athlete/athlete'
+import { resolveTarget } from '../athlete/resolve'
+import type { Place, Sport, Step } from '../session/document'
+import { readScript } from '../script/read'
+import { defaultBike, speedAtPower } from './cycling'
+import { add, exactly, mapInterval, roundInterval, unknown } from './interval'
+import { metresIn, secondsOver, speedOfStep } from './speed'
+
+const athlete: Athlete = {
+  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 63, run: { criticalSpeed: 3.6, criticalPower: 240 }, ride: { criticalPower: 215 },
+  easyPace: { run: 360 }, recoveryPace: { run: 400 }, walkPace: { run: 600 }, schools: { band: { kind: 'even' } },
+}
+function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place) {
+  const step = readScript(`sport ${sport}\n\n${row}\n`).sessions[0]!.items[0] as Step
+  const resolution = step.target && resolveTarget(step.target, who, { sport })
+  return speedOfStep(step, resolution?.ok ? resolution.target : undefined, who, sport, place)
+}
+
+describe('the speed of a step', () => {
+  it('is the target\'s, with the mean of the paces as likely', () => {
+    expect(speedOf('10:00 @ 4:00-5:00 /km').speed).toEqual({ low: expect.closeTo(1000 / 300, 9), likely: expect.closeTo(1000 / 270, 9), high: expect.closeTo(1000 / 240, 9) })
+  })
+  it('leaves the open side of a one-sided target open', () => {
+    expect(speedOf('10:00 @ 4:00 /km or faster').speed).toEqual({ low: 1000 / 240, likely: 1000 / 240, high: null })
+  })
+  it('is half-way between the ends of a target that changes, in paces', () => {
+    expect(speedOf('10:00 @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo(1000 / 330, 9)
+  })
+  it('goes by critical power and speed on foot, by the forces on the bike', () => {
+    expect(speedOf('10:00 @ 200 W').speed.likely).toBeCloseTo(3.6 * 200 / 240, 9)
+    expect(speedOf('10:00 @ 200 W', athlete, 'ride', { kind: 'outdoors' }).speed.likely).toBeCloseTo(speedAtPower(200, 72, defaultBike), 9)
+  })
+  it.each([['warm-up 10:00', 1000 / 360], ['recovery 1:00', 2.5], ['recovery 1:00 walk', 1000 / 600], ['10:00 jog', 1000 / 360], ['cool-down 10:00', 1000 / 360], ['10:00 @ 140 bpm', 1000 / 360]])('of "%s" is by habit', (row, likely) => {
+    expect(speedOf(row).speed.likely).toBeCloseTo(likely, 9)
+    expect(speedOf(row).speed.high! / speedOf(row).speed.low!).toBeCloseTo(1.1 / 0.9, 9)
+  })
+  it('of work without a target is anywhere from easy to fast, and said to be', () => {
+    const { speed, guessed } = speedOf('800 m')
+    expect(speed.low! < speed.likely! && speed.likely! < speed.high!).toBe(true)
+    expect(guessed).toContain('how fast is not said')
+  })
+  it('of a rest is nothing at all', () => expect(speedOf('rest 1:00').speed).toEqual(exactly(0)))
+  it.each<[string, Athlete, Sport, Place | undefined, string]>([
+    ['10:00 @ 200 W', athlete, 'ride', { kind: 'trainer' }, 'a trainer covers no way'], ['recovery 5:00', athlete, 'ride', { kind: 'trainer' }, 'a trainer covers no way'],
+    ['800 m', unknownAthlete, 'run', undefined, 'a target, or an easy pace'], ['warm-up 10:00', unknownAthlete, 'run', undefined, 'an easy pace'],
+    ['10:00 @ 200 W', unknownAthlete, 'run', undefined, 'critical power and critical speed'],
+  ])('of "%s" can be unknown, and says why', (row, who, sport, place, words) => {
+    const { speed, missing } = speedOf(row, who, sport, place)
+    expect(speed).toEqual(unknown)
+    expect(missing).toContain(words)
+  })
+  it('falls back on 78 % of critical where no easy pace is kept', () => {
+    expect(speedOf('warm-up 10:00', { ...athlete, easyPace: undefined }).speed.likely).toBeCloseTo(3.6 * 0.78, 9)
+  })
+})
+
+describe('ranges', () => {
+  it('add end by end, and one null makes that end null', () => {
+    expect(add({ low: 1, likely: 2, high: 3 }, { low: 10, likely: null, high: 30 })).toEqual({ low: 11, likely: null, high: 33 })
+  })
+  it('swap their ends between way and time', () => {
+    const speed = { low: 2, likely: 4, high: 5 }
+    expect(secondsOver(1000, speed)).toEqual({ low: 200, likely: 250, high: 500 })
+    expect(metresIn(exactly(100), speed)).toEqual({ low: 200, likely: 400, high: 500 })
+    expect(secondsOver(1000, exactly(0))).toEqual(unknown)
+  })
+  it('map and round every end', () => {
+    expect(mapInterval({ low: 1, likely: null, high: 3 }, value => value * 2)).toEqual({ low: 2, likely: null, high: 6 })
+    expect(roundInterval({ low: 1.26, likely: 2.04, high: null })).toEqual({ low: 1.3, likely: 2, high: null })
+  })
+})

@@ -1,0 +1,38 @@
+import type { Item, Session, Sport } from '../../session/document'
+import type { Remark } from '../remark'
+import type { SoftSteps } from './list'
+import type { ReadOptions, RowPlace } from './options'
+import type { Noticed, Setting } from './scanner'
+
+export interface Line { number: number, raw: string, indent: number }
+
+/** A line's reading, kept until the whole session is known: roles can depend on what follows. */
+export interface LineReading { line: Line, noticed: Noticed[], printed: () => string }
+
+/** A session while it is being read. */
+export interface State {
+  session: Session
+  setting: Setting
+  options: ReadOptions
+  soft: SoftSteps
+  readings: LineReading[]
+  remarks: Remark[]
+  places: Map<Item, RowPlace>
+}
+
+/** What the reader goes by in a sport, given the athlete's units. */
+export function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | 'yd'): Setting {
+  const units = options.units ?? { run: 'km', ride: 'km', swim: 'm' }
+  const byDefault = { run: 'heart-rate', ride: 'power', swim: 'pace' } as const
+  const paceUnit = sport === 'swim' ? (poolUnit === 'yd' ? 's/100yd' : 's/100m') : units[sport] === 'mi' ? 's/mi' : 's/km'
+  return { sport, poolUnit, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
+}
+
+/** Turns what was noticed in a line into a remark on the text. */
+export function addRemark(state: State, line: Line, noticed: Noticed): void {
+  state.remarks.push({
+    line: line.number, column: noticed.from + 1, length: noticed.to - noticed.from,
+    level: noticed.level, code: noticed.code, said: line.raw.slice(noticed.from, noticed.to),
+    readAs: noticed.readAs, fixes: noticed.fixes,
+  })
+}

@@ -65,6 +65,23 @@ describe('agonis', () => {
     expect(new Set(losses.map(loss => loss.kind))).toEqual(new Set(['target', 'nesting']))
   })
 
+  it('prints a text with a line that nobody could read, and keeps the line', () => {
+    const { status, stdout } = agonis(['print', '-'], '10:00\nqwerty 12\n')
+    expect([status, stdout]).toEqual([0, 'sport run\n\n10:00\nunread qwerty 12\n'])
+  })
+
+  it('turns day names into the dates of a week', () => {
+    const days = (week: string) => agonis(['read', '--week', week, '-'], 'sport run\nday sun\n\n1:00\n---\nsport run\nday mon\n\n1:00\n').json<{ sessions: { day: string }[] }>().sessions.map(session => session.day)
+    expect(days('2026-03-30')).toEqual(['2026-04-05', '2026-03-30'])
+    expect(days('2026-04-05')).toEqual(['2026-04-05', '2026-03-30'])
+  })
+
+  it('reckons with another school of bands', () => {
+    const easiest = (school: string) => agonis(['reckon', '-', '--school', school], 'sport run\n\n1 km @ 4:00 /km\n').json<Reckoned>().flat[0]!.target!.easiest
+    expect(easiest('even')).toBeCloseTo(1000 / 245, 3)
+    expect(easiest('percent')).toBeCloseTo(1000 / 240 * 0.97, 3)
+  })
+
   it('is strict when asked', () => {
     expect(agonis(['read', '--strict', '-'], '5m easy\n').status).toBe(1)
     expect(agonis(['read', '-'], '5m easy\n').status).toBe(0)
@@ -89,7 +106,7 @@ describe('agonis', () => {
     expect(problems[0]).toMatchObject(more)
   })
 
-  it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['fit', '-']], [['read', '--nonsense', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
+  it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['fit', '-']], [['read', '--nonsense', '-']], [['read', '--week', 'mon', '-']], [['reckon', '--school', 'old', '-']], [['reckon', '--on', '2026-02-30', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
     const { status, stdout } = agonis(args.map(word => word === 'x' ? file('athlete.json') : word), '1:00')
     expect([status, stdout]).toEqual([2, ''])
   })

@@ -74,8 +74,14 @@ function goodSession(value: unknown, pointer: string): Session {
   return validated.value
 }
 
-/** A session document, what `read` gave, or a script. */
-export function readSessions(file: string, options: ReadOptions = {}): Session[] {
+const pastLimits = ['too-long', 'steps', 'nesting', 'duration', 'title']
+
+/**
+ * A session document, what `read` gave, or a script.
+ *
+ * @param lenient takes a script with lines that could not be read: they stand as unread items
+ */
+export function readSessions(file: string, options: ReadOptions = {}, lenient = false): Session[] {
   const text = readText(file)
   if (/^\s*[{[]/.test(text)) {
     const value = parseJson(text, file)
@@ -85,7 +91,8 @@ export function readSessions(file: string, options: ReadOptions = {}): Session[]
     return [goodSession(value, '')]
   }
   const { sessions, remarks } = readScript(text, options)
-  const errors = remarks.filter(remark => remark.level === 'error' && remark.code !== 'unread')
+  const isFatal = (code: string) => lenient ? pastLimits.includes(code) : code !== 'unread'
+  const errors = remarks.filter(remark => remark.level === 'error' && isFatal(remark.code))
   if (errors.length > 0) throw new BadInput(errors.map(error => ({ problem: `${error.said ? `"${error.said}": ` : ''}${error.readAs}`, line: error.line, column: error.column })))
   return sessions
 }

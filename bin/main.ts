@@ -1,8 +1,11 @@
 import { parseArgs } from 'node:util'
+import type { Athlete } from '../core/athlete/athlete'
 import { unitsOf, unknownAthlete } from '../core/athlete/athlete'
 import { score } from '../core/record/score'
 import { reckon } from '../core/reckon/reckon'
 import { readScript } from '../core/script/read'
+import { parseDay } from '../core/script/read/headers'
+import type { Session } from '../core/session/document'
 import { printSessions } from '../core/script/print'
 import { fit } from '../core/wrist/fit'
 import { profileNamed } from '../core/wrist/profile'
@@ -14,9 +17,9 @@ import { BadInput, isSport, readAthlete, readOneSession, readRecording, readSess
 /** Wrong use: exit 2. */
 class WrongUse extends Error {}
 
-const usage = `agonis read [--sport S] [--athlete A] [--strict] F
+const usage = `agonis read [--sport S] [--athlete A] [--week DATE] [--strict] F
 agonis print F
-agonis reckon F [--athlete A] [--watch W] [--on DATE]
+agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
 agonis fit F --watch W [--athlete A]
 agonis rehearse F --athlete A --watch W --seed n [--presses P]
 agonis score F REC [--athlete A] [--watch W]
@@ -24,7 +27,7 @@ F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or 
 
 const options = {
   sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
-  presses: { type: 'string' }, on: { type: 'string' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
 } as const
 
 type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
@@ -47,9 +50,31 @@ function seedOf(values: Values): number {
   return seed
 }
 
-function dayOf(values: Values): string | undefined {
-  if (values.on !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.on)) throw new WrongUse('--on is a date: 2026-03-31')
-  return values.on
+function dateOf(values: Values, name: 'on' | 'week'): string | undefined {
+  const date = values[name]
+  if (date !== undefined && parseDay(date) !== date) throw new WrongUse(`--${name} is a date: 2026-03-31`)
+  if (date !== undefined && dayNames.includes(date)) throw new WrongUse(`--${name} is a date: 2026-03-31`)
+  return date
+}
+
+const dayOf = (values: Values) => dateOf(values, 'on')
+const dayNames = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
+
+/** A named day becomes the date of it in the week that has `week` in it, from Monday. */
+function inWeek(session: Session, week: string): Session {
+  const index = dayNames.indexOf(session.day ?? '')
+  if (index < 0) return session
+  const date = new Date(`${week}T00:00:00Z`)
+  date.setUTCDate(date.getUTCDate() - (date.getUTCDay() + 6) % 7 + index)
+  return { ...session, day: date.toISOString().slice(0, 10) }
+}
+
+function withSchool(athlete: Athlete, school: string | undefined): Athlete {
+  if (school === undefined) return athlete
+  const kinds = ['quiet', 'lean-fast', 'even', 'percent'] as const
+  const kind = kinds.find(candidate => candidate === school)
+  if (!kind) throw new WrongUse(`--school is one of ${kinds.join(', ')}`)
+  return { ...athlete, schools: { ...athlete.schools, band: { kind } } }
 }
 
 const athleteOf = (values: Values) => values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete)
@@ -62,7 +87,8 @@ function read(files: string[], values: Values): number {
     sport: values.sport, ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
   })
   if (result.remarks.some(remark => remark.code === 'too-long')) throw new BadInput([{ problem: 'the text is over 1 MB, the limit' }])
-  write({ sessions: result.sessions, remarks: result.remarks })
+  const week = dateOf(values, 'week')
+  write({ sessions: week ? result.sessions.map(session => inWeek(session, week)) : result.sessions, remarks: result.remarks })
   return values.strict && result.remarks.some(remark => remark.level !== 'note') ? 1 : 0
 }
 
@@ -100,12 +126,12 @@ function run(command: string, files: string[], values: Values): number {
   switch (command) {
     case 'read': return read(files, values)
     case 'print': {
-      process.stdout.write(printSessions(readSessions(positionals(files, 1)[0]!)))
+      process.stdout.write(printSessions(readSessions(positionals(files, 1)[0]!, {}, true)))
       return 0
     }
     case 'reckon': {
       const smoothingSeconds = values.watch === undefined ? undefined : readWatch(values.watch).smoothingSeconds
-      write(reckon(readOneSession(positionals(files, 1)[0]!), { athlete: athleteOf(values), smoothingSeconds, on: dayOf(values) }))
+      write(reckon(readOneSession(positionals(files, 1)[0]!), { athlete: withSchool(athleteOf(values), values.school), smoothingSeconds, on: dayOf(values) }))
       return 0
     }
     case 'fit': {

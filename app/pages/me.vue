@@ -20,6 +20,14 @@ onMounted(async () => {
   try {
     await athletes.load()
     fill()
+    for (const group of fieldGroups) {
+      for (const field of group.fields) {
+        const before = typedBefore(`me.${field.key}`)
+        if (before === null) continue
+        typed[field.key] = before
+        onTyped(field)
+      }
+    }
   }
   catch (error) {
     problem.value = toldOf(error)
@@ -27,13 +35,14 @@ onMounted(async () => {
 })
 
 let queue = Promise.resolve()
-function keep(change: (athlete: Athlete) => Athlete) {
+function keep(change: (athlete: Athlete) => Athlete, whenKept = () => {}) {
   state.value = 'keeping'
   queue = queue.then(async () => {
     try {
       await athletes.save(change(readyForFields(athletes.athlete)))
       state.value = 'kept'
       problem.value = null
+      whenKept()
     }
     catch (error) {
       problem.value = toldOf(error)
@@ -43,14 +52,23 @@ function keep(change: (athlete: Athlete) => Athlete) {
 }
 
 function onTyped(field: Field) {
-  const result = field.keep(readyForFields(athletes.athlete), typed[field.key] ?? '')
+  const words = typed[field.key] ?? ''
+  const result = field.keep(readyForFields(athletes.athlete), words)
   wrong[field.key] = typeof result === 'string' ? result : ''
-  if (typeof result !== 'string') keep(athlete => field.keep(athlete, typed[field.key] ?? '') as Athlete)
+  if (typeof result === 'string') return
+  keep(athlete => field.keep(athlete, words) as Athlete, () => {
+    if (typed[field.key] === words) forgetTyped(`me.${field.key}`)
+  })
 }
-const keepLater = useDebounceFn(onTyped, 500)
+const checkLater = useDebounceFn(onTyped, 400)
+function keepLater(field: Field) {
+  keepTyped(`me.${field.key}`, typed[field.key] ?? '')
+  void checkLater(field)
+}
 
 async function loadTheirs() {
   await athletes.load()
+  for (const group of fieldGroups) for (const field of group.fields) forgetTyped(`me.${field.key}`)
   fill()
   problem.value = null
 }

@@ -3,6 +3,7 @@ import { ilse } from '../../demo/athlete'
 import { rehearse } from '../../standin/rehearse'
 import { validateRecording } from '../formats/validate'
 import { readScript } from '../script/read'
+import { digestOf } from '../wrist/digest'
 import { fit } from '../wrist/fit'
 import { profileNamed } from '../wrist/profile'
 import type { Program } from '../wrist/program'
@@ -54,7 +55,8 @@ describe('scoring', () => {
 
   it('counts a step held that stayed in its band after settling', () => {
     const { basis, confidence, steps, totals } = score(program, recordingOf(400, marks))
-    expect([basis, confidence]).toEqual(['program', 1])
+    expect([basis, confidence]).toEqual(['program', 0.9])
+    expect(score(program, { ...recordingOf(400, marks), program: digestOf(program) }).confidence).toBe(1)
     expect(steps.map(step => [step.path, step.round, step.status, step.held, step.seconds])).toEqual([
       ['1.1', [1], 'done', 1, 120], ['1.2', [1], 'done', null, 60], ['1.1', [2], 'done', 1, 120], ['2', [], 'done', null, 100],
     ])
@@ -97,7 +99,14 @@ describe('scoring', () => {
   it('claims nothing without the marks, and half where the program is another', () => {
     expect(score(program, recordingOf(400, []))).toMatchObject({ basis: 'none', confidence: 0, totals: { done: 0, planned: 4 } })
     expect(score(program, recordingOf(400, [])).steps.every(step => step.status === 'unknown')).toBe(true)
-    expect(score(program, { ...recordingOf(400, marks), program: 'f'.repeat(64) }).confidence).toBe(0.5)
+    expect(score(program, { ...recordingOf(400, marks), program: 'f'.repeat(64) }).confidence).toBe(0.9)
+  })
+
+  it('calls no step skipped when most of the recording is of something else', () => {
+    const elsewhere = [mark(0, 'step', '7.1', [1]), mark(60, 'step', '7.2', [1]), mark(120, 'step', '1.1', [1]), mark(240, 'stop')]
+    const { confidence, steps } = score(program, recordingOf(240, elsewhere))
+    expect(confidence).toBe(0.3)
+    expect(steps.map(step => step.status)).toEqual(['extra', 'extra', 'done', 'unknown', 'unknown', 'unknown'])
   })
 
   it('keeps rounds of a repeat until a distance that no plan could count', () => {

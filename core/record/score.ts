@@ -51,6 +51,9 @@ export function* plannedSteps(items: readonly ProgramItem[], round: number[] = [
   }
 }
 
+/** Below this confidence no step is called skipped. */
+const surelySkipped = 0.6
+
 const key = (path: string, round: readonly number[]) => `${path}@${round.join('.')}`
 
 const round1 = (value: number) => Math.round(value * 10) / 10
@@ -164,12 +167,12 @@ function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, 
  * Sets a recording beside the program it was carried out from, step by step, by the marks of the engine that led.
  *
  * Held is the share of a step inside its band after settling (pace 10 s, power 5 s, heart rate 60 s), pauses and dropouts
- * left out. A reason is given where less than half was held. Without the engine's marks nothing is claimed: every step is
- * unknown.
+ * left out. A reason is given where less than half was held. Confidence is 1 when the recording names this very program,
+ * else nine tenths of the share of its steps that the program has; under 0.6 no step is called skipped. Without the
+ * engine's marks nothing is claimed: every step is unknown.
  */
 export function score(program: Program, recording: Recording): Score {
   const stretches = alignByMarks(recording)
-  const matches = recording.program === undefined || recording.program === digestOf(program)
   const planned = [...plannedSteps(program.items)]
   if (stretches.length === 0) {
     const { t, metres } = recording.samples
@@ -193,12 +196,16 @@ export function score(program: Program, recording: Recording): Score {
     known.delete(key(stretch.path, stretch.round))
     steps.push(scoreStretch(recording, { ...template, round: stretch.round }, stretch, program.smoothingSeconds))
   }
+  const isThisProgram = recording.program === digestOf(program)
+  const placed = steps.filter(step => step.status !== 'extra').length / steps.length
+  const confidence = isThisProgram ? 1 : Math.round(placed * 90) / 100
   for (const left of known.values()) steps.push({ path: left.path, round: left.round, status: 'skipped', ...nothing })
+  if (confidence < surelySkipped) for (const step of steps) if (step.status === 'skipped') step.status = 'unknown'
   const judged = steps.filter(step => step.held !== null)
   const judgedSeconds = judged.reduce((sum, step) => sum + step.seconds!, 0)
   const sum = (values: (number | null)[]) => values.every(value => value === null) ? null : round1(values.reduce<number>((total, value) => total + (value ?? 0), 0))
   return {
-    basis: 'program', confidence: matches ? 1 : 0.5, steps,
+    basis: 'program', confidence, steps,
     totals: {
       seconds: sum(steps.map(step => step.seconds)) ?? 0,
       metres: sum(steps.map(step => step.metres)),

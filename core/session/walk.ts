@@ -26,21 +26,28 @@ export type GoesOn = (block: Block, round: readonly number[]) => boolean
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 
+const isRecovery = (item: Item) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
+
+/** Whether nothing of an item is ever carried out: it is off, unread, or holds nothing else. */
+function doesNothing(item: Item): boolean {
+  if (isOff(item) || item.kind === 'unread') return true
+  if (item.kind === 'step') return false
+  const active = item.items.filter(inner => !doesNothing(inner))
+  if (active.length === 0 || item.kind === 'leg') return active.length === 0
+  return item.lastRecovery === 'drop' && 'times' in item.repeat && item.repeat.times === 1 && active.every(isRecovery)
+}
+
 /**
- * The items of a block's round that are carried out: off items left out, and in the block's own last round
+ * The items of a block's round that are carried out: what does nothing left out, and in the block's own last round
  * the trailing recovery and rest steps when the block drops them.
  *
  * @returns pairs of item and its 1-based position in the block
  */
 export function itemsOfRound(block: Block, isLast: boolean): [Item, number][] {
-  const active = block.items.map((item, index): [Item, number] => [item, index + 1]).filter(([item]) => !isOff(item))
+  const active = block.items.map((item, index): [Item, number] => [item, index + 1]).filter(([item]) => !doesNothing(item))
   if (!isLast || block.lastRecovery !== 'drop') return active
   let count = active.length
-  while (count > 0) {
-    const [item] = active[count - 1]!
-    if (item.kind !== 'step' || (item.role !== 'recovery' && item.role !== 'rest')) break
-    count--
-  }
+  while (count > 0 && isRecovery(active[count - 1]![0])) count--
   return active.slice(0, count)
 }
 

@@ -30,6 +30,20 @@ test('a number changed in Me is kept, a wrong one is said and is not', async ({ 
   await expect(power).toHaveValue('221')
 })
 
+test('a number typed a moment before the page goes is not lost, nor is a wrong one', async ({ app }) => {
+  await app.goto('/me')
+  await expect(app.locator('#heart-rest')).toHaveValue('50')
+  await app.locator('#heart-rest').fill('48')
+  await app.locator('#heart-max').fill('999')
+  await app.reload()
+  await expect(app.locator('#heart-rest')).toHaveValue('48')
+  await expect(app.locator('#heart-max')).toHaveValue('999')
+  await expect(app.getByText('Maximum: a number from 100 to 230 bpm')).toBeVisible()
+  await app.locator('#heart-max').fill('182')
+  await expect(app.locator('[data-test=keeping]')).toHaveText('kept')
+  await expect.poll(() => app.evaluate(() => Object.keys(localStorage).filter(key => key.startsWith('agonis.typed.')))).toEqual([])
+})
+
 test('a watch that cannot hold a session says every loss before sending', async ({ app }) => {
   await app.goto('/shelf')
   await app.fill('[data-test=search]', 'Kick and pull')

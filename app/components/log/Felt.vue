@@ -2,6 +2,7 @@
 import type { ApiProblem } from '~/composables/api'
 
 const props = defineProps<{ id: string, felt: { rpe?: number, note?: string, pain?: boolean } | undefined }>()
+const draft = `felt.${props.id}`
 const felt = reactive({ rpe: props.felt?.rpe, note: props.felt?.note ?? '', pain: props.felt?.pain ?? false })
 const state = ref<'' | 'kept'>('')
 const problem = ref<ApiProblem | null>(null)
@@ -9,6 +10,7 @@ const problem = ref<ApiProblem | null>(null)
 const keep = useDebounceFn(async () => {
   try {
     await api(`/recordings/${props.id}/felt`, { method: 'PUT', body: { ...(felt.rpe === undefined ? {} : { rpe: felt.rpe }), ...(felt.note ? { note: felt.note } : {}), ...(felt.pain ? { pain: true } : {}) } })
+    if (JSON.stringify(felt) === typedBefore(draft)) forgetTyped(draft)
     state.value = 'kept'
     problem.value = null
   }
@@ -18,7 +20,12 @@ const keep = useDebounceFn(async () => {
 }, 400)
 watch(felt, () => {
   state.value = ''
+  keepTyped(draft, JSON.stringify(felt))
   void keep()
+})
+onMounted(() => {
+  const before = typedBefore(draft)
+  if (before !== null) Object.assign(felt, JSON.parse(before))
 })
 </script>
 

@@ -164,7 +164,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
 .look dd { margin: 0; font-variant-numeric: tabular-nums; }
 .buttons { display: flex; flex-direction: column; justify-content: space-evenly; margin-left: -1px; }
 .buttons button { width: 74px; height: 56px; border: 1px solid #40382F; border-left: 0; border-radius: 0 10px 10px 0; background: #40382F; color: #F6EFE4; cursor: pointer; }
-.buttons .go { background: #B5532A; font-weight: 700; }
+.buttons .go { background: #9C4320; font-weight: 700; }
 .beside { flex: 1; min-width: 280px; max-width: 520px; }
 .beside h2 { margin-top: 16px; }
 .settings { display: flex; gap: 16px; flex-wrap: wrap; align-items: center; margin-top: 6px; }

@@ -1,6 +1,6 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
-const outward = ['app', 'server', 'bin', 'standin', 'demo', 'scripts', 'bench', 'tests'].flatMap(room => [`**/../${room}/**`, `~~/${room}/**`])
+const outward = ['app', 'shared', 'server', 'bin', 'standin', 'demo', 'scripts', 'bench', 'tests'].flatMap(room => [`**/../${room}/**`, `~~/${room}/**`])
 const frameworks = ['vue', 'vue/*', '@vue/*', 'nuxt', 'nuxt/*', '#*', 'pinia', 'h3', 'drizzle-orm', 'drizzle-orm/*', 'element-plus', 'echarts', 'yup', 'postgres', 'node:*', 'fs', 'path', 'crypto', 'os', 'http']
 
 /** Arrows point one way: everything may use core, core uses nothing but itself. */

@@ -41,7 +41,7 @@ export function ensurePackages() {
 
 /** Builds the application where the build is not that of the sources. */
 export function ensureBuild() {
-  const wanted = digest(['app', 'core', 'server', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])
+  const wanted = digest(['app', 'core', 'server', 'shared', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])
   if (existsSync(at('.output/server/index.mjs')) && isFresh('build', wanted)) return
   console.log('Building the application.')
   execFileSync('npx', ['nuxt', 'build', '--logLevel', 'silent'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })

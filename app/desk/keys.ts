@@ -20,7 +20,7 @@ const rowIndent = indentService.of((context, position) => {
 })
 
 /** Takes the first fix of the caret's row; the undo history brings the words back. */
-export function takeFix(view: EditorView): boolean {
+function takeFix(view: EditorView): boolean {
   const { main } = view.state.selection
   const line = view.state.doc.lineAt(main.head)
   const remarks = view.state.field(sheetField).data.lines.get(line.number)?.remarks ?? []

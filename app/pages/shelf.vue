@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-
-interface ShelfRow { id: string, title: string, sport: 'run' | 'ride' | 'swim' | 'multi', seconds: number | null, metres: number | null, steps: number, open: number, updatedAt: string }
+import type { Listed, ShelfRow } from '~~/shared/api'
 
 useHead({ title: 'Shelf · Agonis' })
 const athletes = useAthleteStore()
@@ -15,7 +14,7 @@ const isLoading = ref(true)
 const pageSize = 100
 
 async function load(offset = 0) {
-  const found = await api<{ rows: ShelfRow[], total: number }>(`/sessions?limit=${pageSize}&offset=${offset}&search=${encodeURIComponent(search.value)}`)
+  const found = await api<Listed<ShelfRow>>(`/sessions?limit=${pageSize}&offset=${offset}&search=${encodeURIComponent(search.value)}`)
   rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]
   total.value = found.total
   isLoading.value = false

@@ -1,18 +1,17 @@
 <script setup lang="ts">
-import type { ComparedRow } from '~~/core/wrist/compare'
-import type { SlotRow, WatchState } from '~/stores/wrist'
+import type { SlotComparison, SlotRow, TransferState, WatchState } from '~~/shared/api'
 
 useHead({ title: 'Wrist · Agonis' })
 const route = useRoute()
 const wrist = useWristStore()
 const chosen = ref('')
-const state = ref<WatchState | null>(null)
+const state = ref<WatchState & { transfers: TransferState[] } | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
 const said = ref('')
-const compared = ref<{ slot: number, rows: ComparedRow[], equal: boolean } | null>(null)
+const compared = ref<SlotComparison & { slot: number } | null>(null)
 
 async function look() {
-  state.value = await api<WatchState>(`/watches/${chosen.value}/state`)
+  state.value = await api<WatchState & { transfers: TransferState[] }>(`/watches/${chosen.value}/state`)
 }
 const choose = (id: string) => guarded(async () => {
   chosen.value = id
@@ -22,7 +21,7 @@ const choose = (id: string) => guarded(async () => {
   await look()
 })
 const readBack = (slot: number) => guarded(async () => {
-  compared.value = { slot, ...await api<{ rows: ComparedRow[], equal: boolean }>(`/watches/${chosen.value}/slots/${slot}`) }
+  compared.value = { slot, ...await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`) }
 })
 const clear = (row: SlotRow) => guarded(async () => {
   await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}`, { method: 'DELETE' })

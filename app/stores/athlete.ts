@@ -1,5 +1,6 @@
 import type { Athlete } from '~~/core/athlete/athlete'
 import { unknownAthlete } from '~~/core/athlete/athlete'
+import type { KeptAthlete } from '~~/shared/api'
 
 /** The athlete of today, loaded once and again after each save. */
 export const useAthleteStore = defineStore('athlete', () => {
@@ -8,14 +9,14 @@ export const useAthleteStore = defineStore('athlete', () => {
   const isLoaded = ref(false)
 
   async function load() {
-    const kept = await api<{ number: number, athlete: Athlete }>('/me')
+    const kept = await api<KeptAthlete>('/me')
     athlete.value = kept.athlete
     number.value = kept.number
     isLoaded.value = true
   }
 
   async function save(document: Athlete) {
-    const kept = await api<{ number: number, athlete: Athlete }>('/me', { method: 'PUT', body: { base: number.value, document } })
+    const kept = await api<KeptAthlete>('/me', { method: 'PUT', body: { base: number.value, document } })
     athlete.value = kept.athlete
     number.value = kept.number
   }

@@ -2,9 +2,8 @@ import { hardSeconds, sheetRows } from '~~/core/reckon/sheet'
 import { knownSeconds, reckon } from '~~/core/reckon/reckon'
 import { readScript } from '~~/core/script/read'
 import { unitsOf } from '~~/core/athlete/athlete'
+import type { KeptSession } from '~~/shared/api'
 import { clearDraft, keepDraft, keptDraft } from '~/desk/draft'
-
-export interface KeptSession { id: string, number: number, script: string, title: string, updatedAt: string }
 
 /** Where the words are safe: nowhere yet, in this browser, on the server, or differing on both. */
 export type Keeping

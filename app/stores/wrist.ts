@@ -1,27 +1,14 @@
-import type { Loss } from '~~/core/wrist/fit'
-import type { Program } from '~~/core/wrist/program'
-
-export interface WatchEntry { id: string, name: string, address: string, profile: { name: string, maxSteps: number, maxNesting: number, slots: number } }
-export interface TransferState {
-  id: string, watchId: string, sessionId: string, slot: number, title: string
-  state: 'sending' | 'stopped' | 'done', arrived: number, size: number, problem: string | null, updatedAt: string
-}
-export interface SlotRow {
-  slot: number, standing: 'equal' | 'missing' | 'different' | 'extra' | 'empty', generation: number, holds: string | null
-  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null } | null, older: boolean
-}
-export interface WatchState { watch: string, incarnation: string, clock: string, rows: SlotRow[], transfers: TransferState[] }
-export interface FitPreview { losses: Loss[], fits: boolean, program: Program }
+import type { KeptWatch, TransferState } from '~~/shared/api'
 
 const followEvery = 250
 
 /** The athlete's watches, and the sending that is being followed. */
 export const useWristStore = defineStore('wrist', () => {
-  const watches = ref<WatchEntry[]>([])
+  const watches = ref<KeptWatch[]>([])
   const transfer = ref<TransferState | null>(null)
 
   async function load() {
-    watches.value = await api<WatchEntry[]>('/watches')
+    watches.value = await api<KeptWatch[]>('/watches')
   }
 
   /** The watch asked for, else the first that can hold repeats, else any. */

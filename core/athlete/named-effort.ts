@@ -15,7 +15,7 @@ export type EffortReading
 const oneHundredTwentyDays = 120 * 24 * 3600 * 1000
 
 /** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
-export function raceLawOf(athlete: Athlete, sport: Sport, on?: string): PowerLaw | null {
+function raceLawOf(athlete: Athlete, sport: Sport, on?: string): PowerLaw | null {
   const all = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
   const recent = on === undefined
     ? all

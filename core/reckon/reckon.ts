@@ -3,7 +3,6 @@ import { unknownAthlete, usualOf } from '../athlete/athlete'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
 import { toMetres } from '../quantity/distance'
-import { formatTime } from '../quantity/time'
 import type { Block, End, Session, Sport, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
@@ -306,9 +305,4 @@ function trackRemark(session: Session): ReckonRemark[] {
 export function knownSeconds(reckoning: Reckoning): number {
   const isOpen = (end: End) => end.on === 'press' || end.on === 'heart-rate'
   return reckoning.flat.reduce((sum, entry) => sum + (isOpen(entry.end) ? 0 : entry.seconds.likely ?? 0), 0)
-}
-
-/** The likely clock in words: `52:00 known, 10 min by habit`. */
-export function sayKnown(reckoning: Reckoning): string {
-  return `${formatTime(Math.round(knownSeconds(reckoning)))} known`
 }

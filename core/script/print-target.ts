@@ -47,7 +47,7 @@ function printZone(zone: Pick<ZoneTarget, 'zone' | 'scheme'>, of: ZoneTarget['of
 }
 
 /** The offset of an effort, as it follows the effort's name: ` + 8 s/km`. */
-export function printOffset(offset: Offset): string {
+function printOffset(offset: Offset): string {
   return ` ${offset.value < 0 ? '-' : '+'} ${formatNumber(Math.abs(offset.value))} ${offset.unit}`
 }
 

@@ -4,7 +4,7 @@ import { formatNumber, formatTime } from '../quantity/time'
 import { printTarget } from './print-target'
 
 /** Writes a place as it stands after the word `place`. */
-export function printPlace(place: Place): string {
+function printPlace(place: Place): string {
   switch (place.kind) {
     case 'pool': return `pool ${formatNumber(place.length)} ${place.unit}`
     case 'track': return place.lane === undefined ? 'track' : `track, lane ${place.lane}`
@@ -92,7 +92,7 @@ export function printStep(step: Step): string {
 const distanceEnds = (end: End) => end.on === 'distance'
 
 /** Writes what a block repeats: `3 times` or `repeat for 5 km`. */
-export function printRepeat(repeat: Repeat): string {
+function printRepeat(repeat: Repeat): string {
   if ('times' in repeat && repeat.times !== undefined) return `${repeat.times} times`
   if ('distance' in repeat) return `repeat for ${formatNumber(repeat.distance.value)} ${repeat.distance.unit}`
   return `repeat for ${formatTime((repeat as { seconds: number }).seconds)}`

@@ -1,6 +1,6 @@
 import { sayDistance } from '../quantity/distance'
 import { formatNumber, formatTime, sayDuration } from '../quantity/time'
-import type { Program, ProgramEnd, ProgramItem, ProgramStep, ProgramTarget } from './program'
+import type { ProgramEnd, ProgramItem, ProgramStep, ProgramTarget } from './program'
 
 /** Units the athlete reads speeds in on the wrist. */
 export type PaceReading = 'min/km' | 'min/mi' | 'min/100m' | 'km/h' | 'mi/h'
@@ -73,5 +73,3 @@ export function printProgramItem(item: ProgramItem): string {
   const target = item.target ? ` @ ${sayTarget(item.target, paceReadingFor(item.sport))}` : ''
   return `${role}${sayEnd(item.end)}${item.manner ? ` ${item.manner}` : ''}${target}`
 }
-
-export const programTitle = (program: Program) => program.name

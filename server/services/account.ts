@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import type { Database } from '../db/client'
 import { account } from '../db/schema'
 
-export const digestOfToken = (token: string) => createHash('sha256').update(token).digest('hex')
+const digestOfToken = (token: string) => createHash('sha256').update(token).digest('hex')
 export const newToken = () => randomBytes(32).toString('base64url')
 
 /** The account a token names, or null. */

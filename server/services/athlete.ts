@@ -1,12 +1,11 @@
 import { desc } from 'drizzle-orm'
 import type { Athlete } from '../../core/athlete/athlete'
+import type { KeptAthlete } from '../../shared/api'
 import { validateAthlete } from '../../core/formats/validate'
 import { digestOf } from '../../core/wrist/digest'
 import type { OwnerTransaction } from '../db/client'
 import { athleteRevision } from '../db/schema'
 import { Problem } from './problem'
-
-export interface KeptAthlete { number: number, athlete: Athlete }
 
 /** The athlete of today; before the first save, one with nothing but a name. */
 export async function currentAthlete(tx: OwnerTransaction): Promise<KeptAthlete> {

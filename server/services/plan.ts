@@ -1,10 +1,9 @@
 import { and, eq, gte, isNull, lte } from 'drizzle-orm'
+import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry, session } from '../db/schema'
 import { notFound, Problem } from './problem'
 import { loadSession } from './session'
-
-export interface PlanRow { id: string, day: string, sessionId: string, title: string, sport: string, seconds: number | null }
 
 function checkDay(day: string): void {
   const time = Date.parse(`${day}T00:00:00Z`)

@@ -2,7 +2,7 @@ import { promisify } from 'node:util'
 import { gunzip, gzip } from 'node:zlib'
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import { validateRecording } from '../../core/formats/validate'
-import type { Mark, MarkKind, Recording, Samples } from '../../core/record/recording'
+import type { Mark, MarkKind, Samples } from '../../core/record/recording'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
 import { score } from '../../core/record/score'
@@ -13,10 +13,10 @@ import { freeRecording, listRecords, takeRecording } from '../../core/wrist/tran
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { mark, recording } from '../db/schema'
+import type { Felt, KeptWatch, Listed, LoggedRecording, LogRow } from '../../shared/api'
 import { openLink } from './link'
 import { notFound, Problem } from './problem'
 import { findProgram } from './transfer'
-import type { KeptWatch } from './wrist'
 import { asProblem } from './wrist'
 
 const zip = promisify(gzip)
@@ -70,13 +70,8 @@ export async function collectRecordings(database: Database, owner: string, kept:
   return stored
 }
 
-export interface LogRow {
-  id: string, title: string, sport: string, startedAt: string, seconds: number, metres: number | null
-  held: number | null, done: number | null, planned: number | null, rpe: number | null
-}
-
 /** What was done, newest first, a page at a time. */
-export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<{ rows: LogRow[], total: number }> {
+export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<Listed<LogRow>> {
   const rows = await tx.select({
     id: recording.id, title: recording.title, sport: recording.sport, startedAt: recording.startedAt, seconds: recording.seconds,
     metres: recording.metres, totals: sql<Score['totals'] | null>`${recording.score}->'totals'`, felt: recording.felt,
@@ -85,12 +80,10 @@ export async function listRecordings(tx: OwnerTransaction, limit: number, offset
   return {
     total: count!.total,
     rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
-      ...row, startedAt: startedAt.toISOString(), held: totals?.held ?? null, done: totals?.done ?? null, planned: totals?.planned ?? null, rpe: felt?.rpe ?? null,
+      ...row, sport: row.sport as SessionSport, startedAt: startedAt.toISOString(), held: totals?.held ?? null, done: totals?.done ?? null, planned: totals?.planned ?? null, rpe: felt?.rpe ?? null,
     })),
   }
 }
-
-export interface LoggedRecording { id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null }
 
 /** One recording whole, with the program it was carried out from and its score. */
 export async function loadRecording(tx: OwnerTransaction, id: string): Promise<LoggedRecording> {
@@ -111,7 +104,7 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
 }
 
 /** Keeps how it felt. */
-export async function keepFelt(tx: OwnerTransaction, id: string, felt: { rpe?: number, note?: string, pain?: boolean }): Promise<void> {
+export async function keepFelt(tx: OwnerTransaction, id: string, felt: Felt): Promise<void> {
   const kept = await tx.update(recording).set({ felt }).where(eq(recording.id, id)).returning({ id: recording.id })
   if (kept.length === 0) throw notFound('recording', 'params.id')
 }

@@ -6,17 +6,16 @@ import { reckon } from '../../core/reckon/reckon'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/read'
 import { checkSession } from '../../core/session/check'
-import type { Session } from '../../core/session/document'
+import type { Session, SessionSport } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
 import { titleOf } from '../../core/session/title'
 import { countFlatSteps } from '../../core/session/walk'
+import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
 import { digestOf } from '../../core/wrist/digest'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
 import { currentAthlete } from './athlete'
 import { notFound, Problem } from './problem'
-
-export interface KeptSession { id: string, number: number, script: string, document: Session, title: string, updatedAt: string }
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
 function readOne(script: string, athlete: Athlete): Session {
@@ -89,10 +88,8 @@ export async function importSession(tx: OwnerTransaction, id: string, value: unk
   return saveSession(tx, id, 0, printSession(validated.value))
 }
 
-export interface ShelfRow { id: string, title: string, sport: string, seconds: number | null, metres: number | null, steps: number, open: number, updatedAt: string }
-
 /** The shelf, newest first, a page at a time. */
-export async function listSessions(tx: OwnerTransaction, options: { search?: string, limit: number, offset: number }): Promise<{ rows: ShelfRow[], total: number }> {
+export async function listSessions(tx: OwnerTransaction, options: { search?: string, limit: number, offset: number }): Promise<Listed<ShelfRow>> {
   const words = (options.search ?? '').trim()
   const matches = and(isNull(session.removedAt), words === '' ? undefined : sql`${session.title} ilike ${`%${words.replace(/[\\%_]/g, '\\$&')}%`}`)
   const rows = await tx.select({
@@ -100,7 +97,7 @@ export async function listSessions(tx: OwnerTransaction, options: { search?: str
     steps: session.steps, open: session.open, updatedAt: session.updatedAt,
   }).from(session).where(matches).orderBy(desc(session.updatedAt), session.id).limit(options.limit).offset(options.offset)
   const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(session).where(matches)
-  return { rows: rows.map(row => ({ ...row, updatedAt: row.updatedAt.toISOString() })), total: count!.total }
+  return { rows: rows.map(row => ({ ...row, sport: row.sport as SessionSport, updatedAt: row.updatedAt.toISOString() })), total: count!.total }
 }
 
 /** Takes a session off the shelf; it can be brought back. */

@@ -7,19 +7,14 @@ import { listSlots, readBack, RefusedError, sendProgram } from '../../core/wrist
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding, transfer } from '../db/schema'
+import type { KeptWatch, TransferState } from '../../shared/api'
 import { currentAthlete } from './athlete'
 import { openLink } from './link'
 import { notFound, Problem } from './problem'
 import { loadSession } from './session'
-import type { KeptWatch } from './wrist'
 import { asProblem, holdingsOf, loadWatch } from './wrist'
 
 type TransferRow = typeof transfer.$inferSelect
-export interface TransferState {
-  id: string, watchId: string, sessionId: string, slot: number, title: string
-  state: TransferRow['state'], arrived: number, size: number, problem: string | null, updatedAt: string
-}
-
 const abandonedAfter = 20_000
 /** Sendings going on in this process, by watch: a watch is sent one thing at a time. */
 const underWay = new Map<string, Promise<void>>()

@@ -1,31 +1,13 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import type { ComparedRow } from '../../core/wrist/compare'
 import { comparePrograms } from '../../core/wrist/compare'
 import type { Program } from '../../core/wrist/program'
-import type { WatchProfile } from '../../core/wrist/profile'
 import type { SlotState } from '../../core/wrist/protocol'
 import { greet, listSlots, readBack, RefusedError, removeProgram } from '../../core/wrist/transfer'
 import type { OwnerTransaction } from '../db/client'
 import { holding, session, watch } from '../db/schema'
+import type { KeptWatch, SlotComparison, SlotRow, SlotStanding, WatchState } from '../../shared/api'
 import { openLink } from './link'
 import { notFound, Problem } from './problem'
-
-export interface KeptWatch { id: string, name: string, address: string, profile: WatchProfile }
-
-/** How a slot of a watch stands to what it should hold. */
-export type SlotStanding = 'equal' | 'missing' | 'different' | 'extra' | 'empty'
-
-export interface SlotRow {
-  slot: number
-  standing: SlotStanding
-  generation: number
-  holds: string | null
-  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null } | null
-  /** The session has been changed since it was sent. */
-  older: boolean
-}
-
-export interface WatchState { watch: string, incarnation: string, clock: string, rows: SlotRow[] }
 
 export async function loadWatch(tx: OwnerTransaction, id: string): Promise<KeptWatch> {
   const [row] = await tx.select().from(watch).where(eq(watch.id, id))
@@ -83,7 +65,7 @@ export async function inspectWatch(kept: KeptWatch, held: Held[]): Promise<Watch
 }
 
 /** Reads a slot back from the watch and sets it beside what it should hold, step by step. */
-export async function compareSlot(kept: KeptWatch, held: Held[], slot: number): Promise<{ rows: ComparedRow[], equal: boolean, holds: string | null }> {
+export async function compareSlot(kept: KeptWatch, held: Held[], slot: number): Promise<SlotComparison> {
   const back = await readBack(openLink(kept.address), slot).catch(asProblem)
   const should = held.find(entry => entry.holding.slot === slot)
   const blank = (program: Program): Program => ({ ...program, items: [] })

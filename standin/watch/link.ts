@@ -1,14 +1,5 @@
 import type { Random } from '../../core/quantity/random'
-
-/** How the link to a watch behaves: slow, lossy or cut. A real fault, met by both sides. */
-export interface LinkManner {
-  /** Milliseconds that every message takes, each way. */
-  delay: number
-  /** Share of messages lost, from 0 to 1, each way. */
-  loss: number
-  /** Bytes that still get through before the link is cut; null for no cut. */
-  cutAfter: number | null
-}
+import type { LinkManner } from '../../shared/api'
 
 export const goodLink: LinkManner = { delay: 0, loss: 0, cutAfter: null }
 

@@ -8,16 +8,15 @@ import type { Sport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/digest'
 import type { Button, Cue, EngineState, Outcome } from '../../core/wrist/engine'
 import { advance, initialState, progressOf } from '../../core/wrist/engine'
-import type { Face } from '../../core/wrist/face'
 import { faceOf } from '../../core/wrist/face'
 import type { Program } from '../../core/wrist/program'
 import type { Numbered, Answer, Request } from '../../core/wrist/protocol'
 import type { WatchMemory } from '../../core/wrist/watch-memory'
 import { emptyMemory, keepRecording, programIn, receive, slotStates } from '../../core/wrist/watch-memory'
+import type { Glass, LinkManner } from '../../shared/api'
 import type { Body } from '../body/body'
 import { live, restedBody } from '../body/body'
 import { currentStep, pressMoment } from '../rehearse'
-import type { LinkManner } from './link'
 import { carry, goodLink } from './link'
 import type { Store } from './store'
 
@@ -33,20 +32,6 @@ interface Going {
   body: Body
   wearer: Wearer
   moment: { of: number, at: number | null }
-}
-
-/** What the glass shows: the programs to choose from, or the program that is going. */
-export interface Glass {
-  watch: string
-  profile: string
-  slots: { slot: number, name: string }[]
-  chosen: number | null
-  face: Face | null
-  lastCue: Cue | null
-  recordingsWaiting: number
-  speed: number
-  look: boolean
-  link: LinkManner
 }
 
 /** A watch that runs: the memory it keeps, the glass it shows, and the link it is reached over. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { Felt } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
 
-const props = defineProps<{ id: string, felt: { rpe?: number, note?: string, pain?: boolean } | undefined }>()
+const props = defineProps<{ id: string, felt: Felt | undefined }>()
 const draft = `felt.${props.id}`
 const felt = reactive({ rpe: props.felt?.rpe, note: props.felt?.note ?? '', pain: props.felt?.pain ?? false })
 const state = ref<'' | 'kept'>('')

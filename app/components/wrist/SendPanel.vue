@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FitPreview } from '~/stores/wrist'
+import type { FitPreview } from '~~/shared/api'
 
 const props = defineProps<{ sessionId: string, title: string }>()
 const emit = defineEmits<{ close: [] }>()

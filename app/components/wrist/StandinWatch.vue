@@ -1,11 +1,5 @@
 <script setup lang="ts">
-import type { Cue } from '~~/core/wrist/engine'
-import type { Face } from '~~/core/wrist/face'
-
-interface Glass {
-  watch: string, profile: string, slots: { slot: number, name: string }[], chosen: number | null, face: Face | null, lastCue: Cue | null
-  recordingsWaiting: number, speed: number, look: boolean, link: { delay: number, loss: number, cutAfter: number | null }
-}
+import type { Glass } from '~~/shared/api'
 
 const props = defineProps<{ watchId: string }>()
 const glass = ref<Glass | null>(null)

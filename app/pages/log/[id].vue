@@ -1,24 +1,22 @@
 <script setup lang="ts">
-import type { Recording } from '~~/core/record/recording'
-import type { Score, ScoredStep } from '~~/core/record/score'
+import type { ScoredStep } from '~~/core/record/score'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
-import type { Program, ProgramItem, ProgramStep } from '~~/core/wrist/program'
+import type { ProgramItem, ProgramStep } from '~~/core/wrist/program'
 import { paceReadingFor, paceUnitWords, printProgramItem, saySpeed } from '~~/core/wrist/words'
+import type { LoggedRecording } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
-
-interface Logged { id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null }
 
 const route = useRoute()
 const athletes = useAthleteStore()
-const logged = shallowRef<Logged | null>(null)
+const logged = shallowRef<LoggedRecording | null>(null)
 const problem = ref<ApiProblem | null>(null)
 useHead({ title: () => `${logged.value?.title ?? 'Log'} · Agonis` })
 
 onMounted(async () => {
   try {
     if (!athletes.isLoaded) await athletes.load()
-    logged.value = await api<Logged>(`/recordings/${String(route.params.id)}`)
+    logged.value = await api<LoggedRecording>(`/recordings/${String(route.params.id)}`)
   }
   catch (error) {
     problem.value = toldOf(error)

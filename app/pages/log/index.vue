@@ -1,11 +1,7 @@
 <script setup lang="ts">
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-
-interface LogRow {
-  id: string, title: string, sport: 'run' | 'ride' | 'swim' | 'multi', startedAt: string, seconds: number, metres: number | null
-  held: number | null, done: number | null, planned: number | null, rpe: number | null
-}
+import type { Listed, LogRow } from '~~/shared/api'
 
 useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
@@ -17,7 +13,7 @@ const isLoading = ref(true)
 async function load(offset = 0) {
   await guarded(async () => {
     if (!athletes.isLoaded) await athletes.load()
-    const found = await api<{ rows: LogRow[], total: number }>(`/recordings?limit=100&offset=${offset}`)
+    const found = await api<Listed<LogRow>>(`/recordings?limit=100&offset=${offset}`)
     rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]
     total.value = found.total
   })

@@ -62,7 +62,7 @@ export type Quantity
 
 export interface ReadQuantity { quantity: Quantity, doubt?: { said: string, others: string[] } }
 
-export const printQuantity = (quantity: Quantity) =>
+const printQuantity = (quantity: Quantity) =>
   quantity.measure === 'time' ? formatTime(quantity.seconds) : `${formatNumber(quantity.value)} ${quantity.unit}`
 
 const minutesOf = (value: number): Quantity => ({ measure: 'time', seconds: roundMilli(value * 60) })

@@ -26,7 +26,7 @@ const unitForms: readonly (readonly [RegExp, BandMeasure, BandUnit])[] = [
   [/spm\b/iy, 'cadence', 'spm'],
 ]
 
-export function readUnit(scanner: Scanner): UnitReading | null {
+function readUnit(scanner: Scanner): UnitReading | null {
   for (const [pattern, of, unit] of unitForms) {
     if (take(scanner, pattern)) return { of, unit }
   }

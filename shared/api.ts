@@ -1,0 +1,85 @@
+/** What the routes answer: the shapes that the server gives and the screens read. */
+import type { Athlete } from '../core/athlete/athlete'
+import type { Recording } from '../core/record/recording'
+import type { Score } from '../core/record/score'
+import type { Session, SessionSport } from '../core/session/document'
+import type { ComparedRow } from '../core/wrist/compare'
+import type { Cue } from '../core/wrist/engine'
+import type { Face } from '../core/wrist/face'
+import type { Fitting } from '../core/wrist/fit'
+import type { WatchProfile } from '../core/wrist/profile'
+import type { Program } from '../core/wrist/program'
+
+export interface KeptAthlete { number: number, athlete: Athlete }
+
+export interface KeptSession { id: string, number: number, script: string, document: Session, title: string, updatedAt: string }
+
+export interface ShelfRow {
+  id: string, title: string, sport: SessionSport, seconds: number | null, metres: number | null
+  steps: number, open: number, updatedAt: string
+}
+
+/** A page of a list, and how many rows there are in all. */
+export interface Listed<Row> { rows: Row[], total: number }
+
+export interface PlanRow { id: string, day: string, sessionId: string, title: string, sport: string, seconds: number | null }
+
+export interface KeptWatch { id: string, name: string, address: string, profile: WatchProfile }
+
+/** How a slot of a watch stands to what it should hold. */
+export type SlotStanding = 'equal' | 'missing' | 'different' | 'extra' | 'empty'
+
+export interface SlotRow {
+  slot: number
+  standing: SlotStanding
+  generation: number
+  holds: string | null
+  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null } | null
+  /** The session has been changed since it was sent. */
+  older: boolean
+}
+
+export interface WatchState { watch: string, incarnation: string, clock: string, rows: SlotRow[] }
+
+export interface TransferState {
+  id: string, watchId: string, sessionId: string, slot: number, title: string
+  state: 'sending' | 'stopped' | 'done', arrived: number, size: number, problem: string | null, updatedAt: string
+}
+
+/** A slot read back from the watch, beside what it should hold. */
+export interface SlotComparison { rows: ComparedRow[], equal: boolean, holds: string | null }
+
+export type FitPreview = Fitting
+
+export interface LogRow {
+  id: string, title: string, sport: SessionSport, startedAt: string, seconds: number, metres: number | null
+  held: number | null, done: number | null, planned: number | null, rpe: number | null
+}
+
+export interface LoggedRecording { id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null }
+
+export type Felt = NonNullable<Recording['felt']>
+
+/** How the link to a watch behaves: slow, lossy or cut. A real fault, met by both sides. */
+export interface LinkManner {
+  /** Milliseconds that every message takes, each way. */
+  delay: number
+  /** Share of messages lost, from 0 to 1, each way. */
+  loss: number
+  /** Bytes that still get through before the link is cut; null for no cut. */
+  cutAfter: number | null
+}
+
+/** What the glass of a watch shows: the programs to choose from, or the program that is going. */
+export interface Glass {
+  watch: string
+  profile: string
+  slots: { slot: number, name: string }[]
+  chosen: number | null
+  face: Face | null
+  lastCue: Cue | null
+  recordingsWaiting: number
+  speed: number
+  look: boolean
+  link: LinkManner
+}

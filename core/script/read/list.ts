@@ -1,4 +1,4 @@
-import type { Block, End, Item, Repeat, Step } from '../../session/document'
+import type { Block, Ceiling, End, Item, Repeat, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printStep } from '../print'
 import { explainUnreadable } from './explain'
@@ -85,8 +85,23 @@ function readLadder(scanner: Scanner, soft: SoftSteps): Step[] | null {
 
 const betweenTail = /(?:in\s+)?between(?:\s+(?:reps|sets|each))?/iy
 
+/** `equal jog`, `half the time jog`: computed from the step before. */
+function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
+  return attempt(scanner, () => {
+    const from = scanner.at
+    const share = take(scanner, /(?:(equal|same)(?:\s+(?:time|distance))?|half(?:\s+the)?(?:\s+(?:time|distance))?)(?![a-z])(?!\s*(?:mile|km|hour))/iy)
+    if (!share || before?.kind !== 'step' || (before.end.on !== 'time' && before.end.on !== 'distance')) return null
+    const by = share[1] ? 1 : 0.5
+    const end: End = before.end.on === 'time' ? { on: 'time', seconds: before.end.seconds * by } : { ...before.end, value: before.end.value * by }
+    const piece = readPiece(scanner, end)
+    if (!piece) return null
+    notice(scanner, from, 'note', 'computed', printStep(piece.step))
+    return piece.step
+  })
+}
+
 /** What stands between the repeats: `/ 4 min easy`, `w/ 90" rest`, `with 1,1,3 min rest`, `(200 jog)`, `off 90`. */
-function readBetween(scanner: Scanner, soft: SoftSteps): Step[] | null {
+function readBetween(scanner: Scanner, soft: SoftSteps, before?: Item): Step[] | null {
   const introduced = attempt(scanner, () => {
     if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
     const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
@@ -96,7 +111,7 @@ function readBetween(scanner: Scanner, soft: SoftSteps): Step[] | null {
       take(scanner, betweenTail)
       return ends.map(end => asRecovery({ ...structuredClone(pattern.step), end }, soft))
     }
-    const step = readStep(scanner, soft)
+    const step = readRelative(scanner, before) ?? readStep(scanner, soft)
     take(scanner, betweenTail)
     return step && [asRecovery(step, soft)]
   })
@@ -174,7 +189,7 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
   }
   const single = items.length === 1 || items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
   const beforeBetween = scanner.at
-  const between = readBetween(scanner, soft)
+  const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
     noticeBetween(scanner, beforeBetween)
     const body = between.length === items.length || (single && items.length > 1) ? interleave(items, between) : [...items, ...between]
@@ -245,6 +260,12 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, topLevel: boolean)
   })
 }
 
+/** `, HR < 145` behind a step or a repeat. */
+function readCap(scanner: Scanner): Ceiling | null {
+  const cap = take(scanner, /,?\s*(?:HR|heart\s+rate|pulse)\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?(?=\s*(?:$|[,;+&#)\]/]))/iy)
+  return cap && { of: 'heart-rate', above: Number(cap[1]) }
+}
+
 const separator = /\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|\/)\s*/iy
 
 function skipUnreadable(scanner: Scanner, inBrackets: boolean): string {
@@ -282,7 +303,7 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
         const recovery = readCommaRecovery(scanner, soft, depth === 0)
         if (recovery) last.items.push(recovery)
       }
-      const ceiling = attempt(scanner, readCeiling)
+      const ceiling = attempt(scanner, readCeiling) ?? readCap(scanner)
       if (ceiling && last.kind !== 'unread' && last.kind !== 'leg') last.ceiling = ceiling
       const doubt = readDoubt(scanner)
       if (doubt && last.kind !== 'unread' && last.kind !== 'leg') last.doubt = doubt

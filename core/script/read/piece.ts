@@ -47,6 +47,7 @@ const kitWords: readonly (readonly [RegExp, SwimKit])[] = [
   [/(?:with\s+)?fins?(?![a-z])/iy, 'fins'], [/(?:with\s+)?paddles?(?![a-z])/iy, 'paddles'],
   [/(?:with\s+)?buoy(?![a-z])/iy, 'buoy'], [/(?:with\s+)?snorkel(?![a-z])/iy, 'snorkel'], [/(?:with\s+)?board(?![a-z])/iy, 'board'],
 ]
+const askedWords = /tempo(?![a-z])/iy
 const effortWords = /(?:very\s+)?(?:hard|sprint|fast|brisk|smooth|relaxed|strong)(?![a-z])/iy
 
 const firstOf = <T>(scanner: Scanner, forms: readonly (readonly [RegExp, T])[]): T | undefined =>
@@ -206,9 +207,9 @@ function readTargets(scanner: Scanner, draft: Draft): boolean {
     }
     const target = readTarget(scanner, { afterAt: true })
     if (!target) return null
-    if (ownTime) draft.step.also = target
-    else if (draft.step.target) return null
-    else draft.step.target = target
+    if (!draft.step.target) draft.step.target = target
+    else if ((ownTime || !scanner.strict) && !draft.step.also) draft.step.also = target
+    else return null
     return true
   }) !== null
 }
@@ -258,6 +259,11 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
     draft.step.target = bareTarget
     return true
   }
+  const second = !scanner.strict && draft.step.target && !draft.step.also ? readTarget(scanner, { afterAt: false }) : null
+  if (second) {
+    draft.step.also = second
+    return true
+  }
   const extent = draft.extent === undefined && readEnd(scanner)
   if (extent) {
     draft.extent = extent
@@ -275,12 +281,23 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
     draft.soft = 'easy'
     return true
   }
-  const effort = take(scanner, effortWords)
+  const beforeWord = scanner.at
+  const asked = take(scanner, askedWords)
+  if (asked) notice(scanner, beforeWord, 'ask', 'effort-word', `a note: how hard "${asked[0]}" is differs from coach to coach`)
+  const effort = asked ?? take(scanner, effortWords)
   if (effort) {
     draft.notes.push(effort[0])
     return true
   }
   return take(scanner, /(?:each|of|for|down|the|a)(?![a-z\d])/iy) !== null
+}
+
+/** A cap beside another word for how hard, as in `easy, HR < 145`, is a ceiling and no target. */
+export function capToCeiling(step: Step): void {
+  const { target } = step
+  if (target?.of !== 'heart-rate' || !('unit' in target) || target.unit !== 'bpm' || target.easiest !== undefined || target.hardest === undefined || target.to) return
+  step.ceiling = { of: 'heart-rate', above: target.hardest }
+  delete step.target
 }
 
 /**
@@ -308,6 +325,7 @@ export function readPiece(scanner: Scanner, given?: End): Piece | null {
     if (draft.notes.length > 0) step.note = draft.notes.join(' ')
     if (off) step.off = true
     if (bare) notice(scanner, from, 'note', 'open-end', `${saidBetween(scanner, from)}, ${printEnd(step.end)}`)
+    if (draft.soft === 'easy') capToCeiling(step)
     const piece: Piece = { step, from, to: scanner.at }
     if (bare) piece.bare = true
     if (draft.role === undefined && softWord) piece.soft = softWord

@@ -21,7 +21,7 @@ const unitForms: readonly (readonly [RegExp, BandMeasure, BandUnit])[] = [
   [/%\s*(?:of\s+)?LTHR\b/iy, 'heart-rate', '%LTHR'],
   [/%\s*(?:of\s+)?(?:CP|critical\s+power)\b/iy, 'power', '%CP'],
   [/%\s*(?:of\s+)?(?:CS|critical\s+speed)\b/iy, 'pace', '%CS'],
-  [/(?:W(?!\s*\d|\/)|watts?)\b/iy, 'power', 'W'],
+  [/(?:W(?!\/)|watts?)\b/iy, 'power', 'W'],
   [/rpm\b/iy, 'cadence', 'rpm'],
   [/spm\b/iy, 'cadence', 'spm'],
 ]
@@ -88,7 +88,8 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const range = readRange(scanner)
   if (!range || !positive(range)) return null
   let goal = context.unit ? null : attempt(scanner, () => take(scanner, /to\b/iy) ? readRange(scanner) : null)
-  let target = context.unit ?? readUnit(scanner)
+  const isWith = range.first.clock && sees(scanner, /w\b/iy)
+  let target = context.unit ?? (isWith ? null : readUnit(scanner))
   if (!target && goal) return null
   if (!target && cap && /hr|heart|pulse/i.test(cap[0])) target = { of: 'heart-rate', unit: 'bpm' }
   if (!target && context.afterAt && range.first.clock) {

@@ -1,7 +1,7 @@
 import type { Block, Ceiling, Leg, Place, PlainPlaceKind, Prompt, Repeat, Sport } from '../../session/document'
 import { limits } from '../../session/limits'
 import { parseClock } from '../../quantity/time'
-import { readCeiling, readDoubt } from './piece'
+import { readCeiling, readDoubt } from './ends'
 import { readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, sees, skipSpaces, take } from './scanner'

@@ -1,72 +1,20 @@
-import type { Block, Ceiling, End, Item, Repeat, Step } from '../../session/document'
+import type { Block, Ceiling, Item, Repeat, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printStep } from '../print'
 import { explainUnreadable } from './explain'
-import type { SoftWord } from './piece'
-import { readCeiling, readDoubt, readPiece } from './piece'
-import type { Quantity } from './quantities'
-import { readQuantity } from './quantities'
+import type { SoftSteps } from './between'
+import { asRecovery, closing, opening, readBetween, readNumberList, readStep } from './between'
+import { readCeiling, readDoubt } from './ends'
+import { readPiece } from './piece'
 import type { Scanner } from './scanner'
 import { attempt, notice, sees, skipSpaces, take } from './scanner'
 
 /** An item and the stretch of the line that said it. */
 export interface Placed { item: Item, from: number, to: number }
 
-/** Steps whose role their place in the session decides, found while a text is read. */
-export type SoftSteps = Map<Step, SoftWord>
-
 interface Member { items: Item[], from: number, repeated: boolean, hasRecovery: boolean }
 
 const countPattern = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?)(?![a-z])(?:\s+of\b)?:?/iy
-const opening = /[([]/y
-const closing = /[)\]]/y
-
-function asRecovery(step: Step, soft: SoftSteps): Step {
-  soft.delete(step)
-  if (step.role === 'work') step.role = 'recovery'
-  return step
-}
-
-function readStep(scanner: Scanner, soft: SoftSteps, given?: End): Step | null {
-  const piece = readPiece(scanner, given)
-  if (!piece) return null
-  if (piece.soft) soft.set(piece.step, piece.soft)
-  return piece.step
-}
-
-const endOf = (quantity: Quantity): End => quantity.measure === 'time'
-  ? { on: 'time', seconds: quantity.seconds }
-  : { on: 'distance', value: quantity.value, unit: quantity.unit }
-
-/** Numbers joined by a sign, with the unit that the last one names: each becomes an end. */
-function readNumberList(scanner: Scanner, joint: RegExp, least: number): End[] | null {
-  return attempt(scanner, () => {
-    const spans: { text: string, at: number }[] = []
-    do {
-      const number = take(scanner, /\d+(?:\.\d+)?(?![\d:])/y)
-      if (!number) return null
-      spans.push({ text: number[0], at: scanner.at - number[0].length })
-    } while (take(scanner, joint))
-    if (spans.length < least || spans.length > limits.times) return null
-    const last = spans.at(-1)!
-    const unitEnd: Scanner = { ...scanner, at: last.at, noticed: [] }
-    const reading = readQuantity(unitEnd)
-    if (!reading) return null
-    const unitText = scanner.text.slice(last.at + last.text.length, unitEnd.at)
-    const ends: End[] = []
-    for (const span of spans) {
-      const alone: Scanner = { ...scanner, text: span.text + unitText, raw: span.text + unitText, at: 0, noticed: [] }
-      const one = readQuantity(alone)
-      if (!one) return null
-      ends.push(endOf(one.quantity))
-    }
-    const from = spans[0]!.at
-    scanner.at = unitEnd.at
-    if (unitText.trim() === '') notice(scanner, from, 'note', 'bare-number', 'each with the unit of its kind')
-    return ends
-  })
-}
-
 const ladderJoint = /\s*[-/]\s*(?=\d)/y
 
 function readLadder(scanner: Scanner, soft: SoftSteps): Step[] | null {
@@ -80,61 +28,6 @@ function readLadder(scanner: Scanner, soft: SoftSteps): Step[] | null {
       if (pattern.soft) soft.set(step, pattern.soft)
       return step
     })
-  })
-}
-
-const betweenTail = /(?:in\s+)?between(?:\s+(?:reps|sets|each))?/iy
-
-/** `equal jog`, `half the time jog`: computed from the step before. */
-function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
-  return attempt(scanner, () => {
-    const from = scanner.at
-    const share = take(scanner, /(?:(equal|same)(?:\s+(?:time|distance))?|half(?:\s+the)?(?:\s+(?:time|distance))?)(?![a-z])(?!\s*(?:mile|km|hour))/iy)
-    if (!share || before?.kind !== 'step' || (before.end.on !== 'time' && before.end.on !== 'distance')) return null
-    const by = share[1] ? 1 : 0.5
-    const end: End = before.end.on === 'time' ? { on: 'time', seconds: before.end.seconds * by } : { ...before.end, value: before.end.value * by }
-    const piece = readPiece(scanner, end)
-    if (!piece) return null
-    notice(scanner, from, 'note', 'computed', printStep(piece.step))
-    return piece.step
-  })
-}
-
-/** What stands between the repeats: `/ 4 min easy`, `w/ 90" rest`, `with 1,1,3 min rest`, `(200 jog)`, `off 90`. */
-function readBetween(scanner: Scanner, soft: SoftSteps, before?: Item): Step[] | null {
-  const introduced = attempt(scanner, () => {
-    if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
-    const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
-    if (ends) {
-      const pattern = readPiece(scanner, ends[0])
-      if (!pattern) return null
-      take(scanner, betweenTail)
-      return ends.map(end => asRecovery({ ...structuredClone(pattern.step), end }, soft))
-    }
-    const step = readRelative(scanner, before) ?? readStep(scanner, soft)
-    take(scanner, betweenTail)
-    return step && [asRecovery(step, soft)]
-  })
-  if (introduced) return introduced
-  const bracketed = attempt(scanner, () => {
-    if (!take(scanner, opening)) return null
-    const step = readStep(scanner, soft)
-    if (!step || !take(scanner, closing)) return null
-    return soft.has(step) || step.role === 'recovery' || step.role === 'rest' ? [asRecovery(step, soft)] : null
-  })
-  if (bracketed) return bracketed
-  const off = attempt(scanner, () => {
-    if (!take(scanner, /off(?=\s*\d)/iy)) return null
-    const reading = readQuantity(scanner, 'seconds')
-    if (!reading) return null
-    const tail = readPiece(scanner, endOf(reading.quantity))
-    return tail && [asRecovery(tail.step, soft)]
-  })
-  if (off) return off
-  return attempt(scanner, () => {
-    take(scanner, /,/y)
-    const step = readStep(scanner, soft)
-    return step && take(scanner, betweenTail) ? [asRecovery(step, soft)] : null
   })
 }
 

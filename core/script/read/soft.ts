@@ -1,5 +1,5 @@
 import type { Item, Session, Step } from '../../session/document'
-import type { SoftSteps } from './list'
+import type { SoftSteps } from './between'
 
 function hasFirmWork(items: readonly Item[], soft: SoftSteps): boolean {
   return items.some((item) => {

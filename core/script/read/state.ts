@@ -1,6 +1,6 @@
 import type { Item, Session, Sport } from '../../session/document'
 import type { Remark } from '../remark'
-import type { SoftSteps } from './list'
+import type { SoftSteps } from './between'
 import type { ReadOptions, RowPlace } from './options'
 import type { Noticed, Setting } from './scanner'
 

@@ -1,0 +1,105 @@
+import type { Ceiling, End, Grade, Step } from '../../session/document'
+import { limits } from '../../session/limits'
+import type { Quantity } from './quantities'
+import { readNumber, readQuantity } from './quantities'
+import type { Scanner } from './scanner'
+import { attempt, sees, take } from './scanner'
+
+/** The end that a length of time or way makes. */
+export function endOf(quantity: Quantity): End {
+  return quantity.measure === 'time'
+    ? { on: 'time', seconds: quantity.seconds }
+    : { on: 'distance', value: quantity.value, unit: quantity.unit }
+}
+
+function readUntil(scanner: Scanner): End | null {
+  if (!take(scanner, /(?:until|till)\b/iy)) return null
+  if (take(scanner, /(?:I\s+)?press\b|ready\b|button\b/iy)) return { on: 'press' }
+  if (!take(scanner, /(?:HR|heart\s+rate|pulse)\b/iy)) return null
+  const side = take(scanner, /(below|under|<|above|over|>)\s*/iy)
+  const value = side && readNumber(scanner)
+  if (!side || value === null) return null
+  take(scanner, /bpm\b/iy)
+  return /^(?:below|under|<)/i.test(side[1]!) ? { on: 'heart-rate', below: value } : { on: 'heart-rate', above: value }
+}
+
+/** How long a step goes, with the doubt that its words leave. */
+export interface Extent { end: End, doubt?: Step['doubt'] }
+
+function readSimpleEnd(scanner: Scanner): Extent | null {
+  const until = attempt(scanner, readUntil)
+  if (until) return { end: until }
+  const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
+  if (energy) return { end: { on: 'energy', kilocalories: Number(energy[1]) } }
+  if (sees(scanner, /\({1,8}(?=[\du])/iy)) {
+    const inBrackets = attempt(scanner, () => {
+      take(scanner, /\(/y)
+      const inner = readEnd(scanner)
+      return inner?.end.on === 'first' && take(scanner, /\)/y) ? inner : null
+    })
+    if (inBrackets) return inBrackets
+  }
+  const reading = readQuantity(scanner)
+  if (!reading) return null
+  const end = endOf(reading.quantity)
+  if (end.on === 'time' ? !(end.seconds > 0 && end.seconds <= limits.seconds) : !(end.on === 'distance' && end.value > 0 && end.value <= 1e7)) return null
+  if (end.on === 'distance') {
+    const seconds = attempt(scanner, readSendOffClock)
+    if (seconds !== null) return { end: { on: 'send-off', value: end.value, unit: end.unit, seconds } }
+  }
+  return { end, doubt: reading.doubt }
+}
+
+function readSendOffClock(scanner: Scanner): number | null {
+  if (!take(scanner, /on\b(?=\s*\d)/iy)) return null
+  const reading = readQuantity(scanner, 'seconds')
+  if (reading?.quantity.measure !== 'time' || sees(scanner, /off\b/iy)) return null
+  return reading.quantity.seconds
+}
+
+/** An end in any spelling, or several of which the first counts. */
+export function readEnd(scanner: Scanner): Extent | null {
+  const first = readSimpleEnd(scanner)
+  if (!first) return null
+  let end = first.end
+  for (;;) {
+    const other = attempt(scanner, () => take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null)
+    if (!other) return { ...first, end }
+    end = { on: 'first', of: [end, other.end] }
+  }
+}
+
+export function readGrade(scanner: Scanner): Grade | null {
+  const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
+  if (mixed) return { low: Number(mixed[1]), high: Number(mixed[2]) }
+  const match = take(scanner, /(up|down)hill\s+(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%/iy)
+  if (!match) return null
+  const [low, high] = [Number(match[2]), Number(match[3] ?? match[2])]
+  return match[1]!.toLowerCase() === 'up' ? { low, high } : { low: 0 - high, high: 0 - low }
+}
+
+export function readCeiling(scanner: Scanner): Ceiling | null {
+  const match = take(scanner, /ceiling\s+(\d+(?:\.\d+)?)\s*(bpm|%\s*HRmax|%\s*LTHR)?(?![a-z%])/iy)
+  if (!match) return null
+  const unit = match[2]?.replace(/\s/g, '').toLowerCase()
+  const ceiling: Ceiling = { of: 'heart-rate', above: Number(match[1]) }
+  if (unit === '%hrmax') ceiling.unit = '%HRmax'
+  if (unit === '%lthr') ceiling.unit = '%LTHR'
+  return ceiling
+}
+
+export function readDoubt(scanner: Scanner): Step['doubt'] | null {
+  const mark = take(scanner, /\?\{((?:\\.|[^\\}])+)\}/y)
+  if (!mark) return null
+  const raw = scanner.raw.slice(scanner.at - mark[1]!.length - 1, scanner.at - 1)
+  const said = raw.replace(/\\(.)/g, (_, letter: string) => letter === 'n' ? '\n' : letter === 'r' ? '\r' : letter)
+  const others = othersOf(said, scanner)
+  return others.length > 0 ? { said, others } : { said }
+}
+
+/** What the doubtful words may also mean, found again from the words alone. */
+function othersOf(said: string, scanner: Scanner): string[] {
+  const alone: Scanner = { ...scanner, raw: said, text: said, at: 0, noticed: [] }
+  const reading = readQuantity(alone)
+  return reading && alone.at === said.length ? reading.doubt?.others ?? [] : []
+}

@@ -7,7 +7,7 @@ test('a session is written, fixed and sent with the keyboard alone', async ({ ap
   await expect(app.locator('.cm-line', { hasText: '6 times, drop last recovery' })).toBeVisible()
   await app.keyboard.press('Control+z')
   await expect(app.locator('.cm-line', { hasText: '6x800m' })).toBeVisible()
-  await app.keyboard.press('Control+Shift+z')
+  await app.keyboard.press('Control+Shift+Z')
   await expect(app.locator('.cm-line', { hasText: '6 times, drop last recovery' })).toBeVisible()
   await expect(kept(app)).toBeVisible()
 

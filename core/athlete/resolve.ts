@@ -35,10 +35,12 @@ export interface ResolveContext {
 interface Plain extends Band { of: ResolvedMeasure, unit: ResolvedUnit }
 type PlainResolution = { ok: true, band: Plain } | { ok: false, missing: string }
 
-const scaled = (band: Band, by: (value: number) => number): Band => ({
-  ...(band.easiest === undefined ? {} : { easiest: by(band.easiest) }),
-  ...(band.hardest === undefined ? {} : { hardest: by(band.hardest) }),
-})
+function scaled({ easiest, hardest }: Band, by: (value: number) => number): Band {
+  const band: Band = {}
+  if (easiest !== undefined) band.easiest = by(easiest)
+  if (hardest !== undefined) band.hardest = by(hardest)
+  return band
+}
 
 const missing = (what: string): PlainResolution => ({ ok: false, missing: what })
 
@@ -46,7 +48,7 @@ function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlet
   const { unit } = target
   const { sport } = context
   const plain = (of: ResolvedMeasure, to: ResolvedUnit, by: (value: number) => number): PlainResolution =>
-    ({ ok: true, band: { of, unit: to, ...scaled(band, by) } })
+    ({ ok: true, band: Object.assign(scaled(band, by), { of, unit: to }) })
   if (isPaceUnit(unit)) {
     if (unit === 's/step' && context.stepMetres === undefined) return missing('the step\'s own distance')
     return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
@@ -204,7 +206,7 @@ export function resolveTarget(target: Target, athlete: Athlete, context: Resolve
     if (target.give) return giveRoom(target.give, of, context)
     return band.easiest === band.hardest ? schoolRoom(athlete, of, context, target.over) : null
   }
-  const said: Band = { ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) }
+  const said = scaled({ easiest, hardest }, value => value)
   const resolved: ResolvedTarget = { of, unit, ...withRoom(said, roomFor(said)), said }
   if (goal) {
     const { easiest: toEasiest, hardest: toHardest } = goal.band

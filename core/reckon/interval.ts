@@ -19,7 +19,11 @@ export function mapInterval(interval: Interval, by: (value: number) => number): 
 }
 
 /** Rounds every end to a number of decimals, so that no sum of floats shows. */
-export function roundInterval(interval: Interval, decimals = 1): Interval {
+export function roundInterval({ low, likely, high }: Interval, decimals = 1): Interval {
   const factor = 10 ** decimals
-  return mapInterval(interval, value => Math.round(value * factor) / factor)
+  return {
+    low: low === null ? null : Math.round(low * factor) / factor,
+    likely: likely === null ? null : Math.round(likely * factor) / factor,
+    high: high === null ? null : Math.round(high * factor) / factor,
+  }
 }

@@ -118,38 +118,44 @@ export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athle
     }
   })
   const rows: SheetRow[] = []
-  const visit = (items: readonly Item[], prefix: string, depth: number, blocks: number, sport: Sport, off: boolean) => {
-    items.forEach((item, position) => {
+  const visit = (items: readonly Item[], prefix: string, depth: number, blocks: number, sport: Sport, isOff: boolean) => {
+    for (let position = 0; position < items.length; position++) {
+      const item = items[position]!
       const path = `${prefix}${position + 1}`
       const found = firstUnder(path, blocks, starts, reckoning.flat, index)
-      const common = { path, depth, startsAt: found.first?.startsAt ?? null, metresAt: found.metresAt, band: null, roundel: null, seconds: found.seconds }
+      const row = blankRow(path, depth, item.kind, found, isOff || ('off' in item && item.off === true))
+      rows.push(row)
       switch (item.kind) {
         case 'unread':
-          rows.push({ ...common, kind: 'unread', words: `unread ${item.text}`, comesTo: 'not read', off })
+          row.words = `unread ${item.text}`
+          row.comesTo = 'not read'
           break
-        case 'step': {
-          const target = found.first?.target
-          rows.push({
-            ...common, kind: 'step', words: printStep(item), comesTo: stepComesTo(item, found.first, athlete, sport),
-            band: target ? onEffortAxis(target, athlete, sport) : null, off: off || item.off === true,
-          })
+        case 'step':
+          row.words = printStep(item)
+          row.comesTo = stepComesTo(item, found.first, athlete, sport)
+          row.band = found.first?.target ? onEffortAxis(found.first.target, athlete, sport) : null
           break
-        }
         case 'leg':
-          rows.push({ ...common, kind: 'leg', words: `leg ${item.sport}`, comesTo: '', off })
-          visit(item.items, `${path}.`, depth + 1, blocks, item.sport, off)
+          row.words = `leg ${item.sport}`
+          visit(item.items, `${path}.`, depth + 1, blocks, item.sport, row.off)
           break
-        case 'block': {
-          const isOff = off || item.off === true
-          const times = 'times' in item.repeat && item.repeat.times !== undefined ? `×${item.repeat.times}` : '⟳'
-          rows.push({ ...common, kind: 'block', words: printBlockHeader(item), comesTo: blockComesTo(item, found.seconds), roundel: times, off: isOff })
-          visit(item.items, `${path}.`, depth + 1, blocks + 1, sport, isOff)
-        }
+        case 'block':
+          row.words = printBlockHeader(item)
+          row.comesTo = blockComesTo(item, found.seconds)
+          row.roundel = 'times' in item.repeat && item.repeat.times !== undefined ? `×${item.repeat.times}` : '⟳'
+          visit(item.items, `${path}.`, depth + 1, blocks + 1, sport, row.off)
       }
-    })
+    }
   }
   visit(session.items, '', 0, 0, session.sport === 'multi' ? 'run' : session.sport, false)
   return rows
+}
+
+function blankRow(path: string, depth: number, kind: Item['kind'], found: Found, off: boolean): SheetRow {
+  return {
+    path, depth, kind, words: '', startsAt: found.first?.startsAt ?? null, metresAt: found.metresAt, comesTo: '', band: null,
+    roundel: null, seconds: found.seconds, off,
+  }
 }
 
 /** Seconds at or above nine tenths of critical, likely: the hard part of a session. */

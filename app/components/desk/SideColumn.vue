@@ -7,10 +7,11 @@ import { formatTime, sayDuration } from '~~/core/quantity/time'
 const props = defineProps<{ reckoning: Reckoning | undefined, remarks: Remark[], known: number, hard: number, unit: 'km' | 'mi' | 'm' }>()
 const emit = defineEmits<{ fix: [remark: Remark, replacement: string], show: [line: number] }>()
 
+const steps = computed(() => props.reckoning?.flat.length ?? 0)
 const likely = computed(() => props.reckoning?.seconds.likely ?? null)
 const total = computed(() => {
   const seconds = likely.value
-  if (seconds === null) return '–'
+  if (seconds === null || steps.value === 0) return '–'
   const minutes = Math.round(seconds / 60)
   return minutes >= 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : sayDuration(Math.round(seconds))
 })
@@ -18,6 +19,7 @@ const habit = computed(() => likely.value === null ? 0 : Math.max(0, likely.valu
 const distance = computed(() => {
   const metres = props.reckoning?.metres
   if (!metres || metres.likely === null) return 'not known'
+  if (steps.value === 0) return '–'
   const unit = props.unit === 'm' ? 'km' : props.unit
   if (metres.low === null || metres.high === null || metres.high - metres.low < 50) return `about ${sayDistance(metres.likely, unit)}`
   return `${sayDistance(metres.low, unit).replace(/ \w+$/, '')}–${sayDistance(metres.high, unit)}`
@@ -33,7 +35,6 @@ const shown = computed(() => props.remarks
   .filter(remark => !(remark.code === 'bare-number' && props.remarks.some(other => other.line === remark.line && other.code === 'spelling')))
   .sort((a, b) => order[a.level] - order[b.level] || a.line - b.line).slice(0, 40))
 const isLong = (remark: Remark) => remark.readAs.includes('\n')
-const steps = computed(() => props.reckoning?.flat.length ?? 0)
 const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4))
 </script>
 
@@ -42,7 +43,8 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
     <h2>What it comes to</h2>
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="known">
-      {{ formatTime(Math.round(known)) }} known<template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
+      <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
+      <template v-else>{{ formatTime(Math.round(known)) }} known</template><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
     </p>
     <dl>
       <dt>Distance</dt><dd class="mono">{{ distance }}</dd>
@@ -52,7 +54,7 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
     <p v-for="line in missing" :key="line" class="said note">{{ line[0]?.toUpperCase() + line.slice(1) }}.</p>
 
     <h2 class="next">Remarks</h2>
-    <p v-if="shown.length === 0" class="faint">None: it reads as it stands.</p>
+    <p v-if="shown.length === 0" class="faint">{{ steps === 0 ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}</p>
     <div v-for="(remark, index) in shown" :key="index" class="said" :class="remark.level">
       <button class="plain where" @click="emit('show', remark.line)">Line {{ remark.line }}</button>
       {{ ' ' }}<strong>{{ titles[remark.code] ?? remark.code }}</strong>

@@ -4,6 +4,7 @@ import { EditorState } from '@codemirror/state'
 import type { Extension } from '@codemirror/state'
 import type { EditorView } from '@codemirror/view'
 import { keymap } from '@codemirror/view'
+import { keyedRemark } from './fix'
 import { sheetField } from './sheet'
 
 const opensBlock = /^\s*(?:off\s+)?(?:(?:\d+\s*(?:times|x|rounds|sets)\b)|repeat for\b|leg\b).*$/i
@@ -24,7 +25,7 @@ function takeFix(view: EditorView): boolean {
   const { main } = view.state.selection
   const line = view.state.doc.lineAt(main.head)
   const remarks = view.state.field(sheetField).data.lines.get(line.number)?.remarks ?? []
-  const remark = remarks.find(candidate => candidate.fixes.length > 0)
+  const remark = keyedRemark(remarks)
   if (!remark) return false
   const from = line.from + remark.column - 1
   view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: 'input.fix' })

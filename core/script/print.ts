@@ -92,7 +92,7 @@ export function printStep(step: Step): string {
 const distanceEnds = (end: End) => end.on === 'distance'
 
 /** Writes what a block repeats: `3 times` or `repeat for 5 km`. */
-function printRepeat(repeat: Repeat): string {
+export function printRepeat(repeat: Repeat): string {
   if ('times' in repeat && repeat.times !== undefined) return `${repeat.times} times`
   if ('distance' in repeat) return `repeat for ${formatNumber(repeat.distance.value)} ${repeat.distance.unit}`
   return `repeat for ${formatTime((repeat as { seconds: number }).seconds)}`

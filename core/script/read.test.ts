@@ -227,3 +227,46 @@ describe('limits', () => {
     }
   })
 })
+
+describe('fixes by one key', () => {
+  it('settle a doubt that stands in a row, as it is or the other way, and leave the note', () => {
+    const text = '  recovery 5:00 jog ?{5m}  # along the quay'
+    const doubted = `sport run\n\n2 times ?{2-3 x}  # set\n${text}\n`
+    const remarks = read(doubted).remarks.filter(remark => remark.code === 'doubt-open')
+    const taken = remarks.map(remark => remark.fixes.map((fix) => {
+      const line = doubted.split('\n')[remark.line - 1]!
+      return line.slice(0, remark.column - 1) + fix.replacement + line.slice(remark.column - 1 + remark.length)
+    }))
+    expect(taken).toEqual([['2 times  # set'], ['  recovery 5:00 jog  # along the quay', '  recovery 5 m jog  # along the quay']])
+  })
+
+  const fixesOf = (text: string, code: string) => read(text).remarks.find(remark => remark.code === code)!
+  const take = (text: string, code: string, label: string) => {
+    const remark = fixesOf(text, code)
+    const fix = remark.fixes.find(candidate => candidate.label === label)!
+    return text.slice(0, remark.column - 1) + fix.replacement + text.slice(remark.column - 1 + remark.length)
+  }
+  const rows = (text: string) => printSession(one(text)).replace(/^[\s\S]*?\n\n/, '')
+
+  it.each([
+    ['6x800m w/ 90" rest', '6 times\n  800 m\n  rest 1:30\n'],
+    ['10 min easy, 5 x 600 (200 jog), 5 min easy', 'warm-up 10:00\n5 times\n  600 m\n  recovery 200 m jog\ncool-down 5:00\n'],
+    ['2 x (4 x (90 s, 1 min easy)) / 4 min easy', '2 times\n  4 times\n    1:30\n    recovery 1:00\n  recovery 4:00\n'],
+  ])('keep the last recovery of "%s"', (text, expected) => expect(rows(take(text, 'between', 'after the last too'))).toBe(expected))
+
+  it('answer a recovery after a comma either way', () => {
+    const text = '10 min WU, 3x9min 6:52-7:04/mi, 4min jog, 10 min CD'
+    expect(one(text).items[1]).toMatchObject({ items: [{}, { role: 'recovery', doubt: { said: '4min jog' } }] })
+    const every = take(text, 'comma-recovery', 'in every round')
+    expect(rows(every)).toBe('warm-up 10:00\n3 times\n  9:00 @ 6:52-7:04 /mi\n  recovery 4:00 jog\ncool-down 10:00\n')
+    expect(asked(read(every).remarks)).toEqual([])
+    const between = take(text, 'comma-recovery', 'only between')
+    expect(rows(between)).toContain('3 times, drop last recovery\n')
+    expect(asked(read(between).remarks)).toEqual([])
+  })
+
+  it('answer a range of counts, and until then the repeat is in doubt', () => {
+    expect(one('6-8 x 200 m').items[0]).toMatchObject({ repeat: { times: 6 }, doubt: { said: '6-8 x', others: ['8 times'] } })
+    expect(rows(take('6-8 x 200 m', 'count-range', '8 times'))).toBe('8 times\n  200 m\n')
+  })
+})

@@ -3,6 +3,7 @@ import type { Reckoning } from '~~/core/reckon/reckon'
 import type { Remark } from '~~/core/script/remark'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
+import { keyedRemark } from '~/desk/fix'
 
 const props = defineProps<{ reckoning: Reckoning | undefined, remarks: Remark[], known: number, hard: number, unit: 'km' | 'mi' | 'm' }>()
 const emit = defineEmits<{ fix: [remark: Remark, replacement: string], show: [line: number] }>()
@@ -28,12 +29,15 @@ const distance = computed(() => {
 const titles: Record<string, string> = {
   'between': 'In between', 'comma-recovery': 'In every round?', 'unit-doubtful': 'Which unit?', 'count-range': 'How often?', 'bare-number': 'No unit said',
   'spelling': 'Read as', 'open-end': 'No length said', 'unreadable': 'Not read', 'unread': 'Not read', 'sport': 'Sport', 'pace-unit': 'Pace', 'zone-measure': 'Zone',
-  'chatter': 'Kept as a note', 'doubt-open': 'Still in doubt', 'offset-unit': 'Offset',
+  'chatter': 'Kept as a note', 'doubt-open': 'Still in doubt', 'offset-unit': 'Offset', 'effort-word': 'How hard?', 'computed': 'Computed', 'thousands': 'Thousands?', 'session-ceiling': 'Ceiling', 'header': 'Header',
+  'empty-block': 'Nothing to repeat', 'empty-leg': 'Nothing in the leg', 'steps': 'Too many steps', 'nesting': 'Too deep', 'duration': 'Too long', 'title': 'Title', 'too-long': 'Too much text',
+  'step': 'Not sound', 'block': 'Not sound', 'leg': 'Not sound',
 }
 const order = { error: 0, ask: 1, note: 2 }
 const shown = computed(() => props.remarks
   .filter(remark => !(remark.code === 'bare-number' && props.remarks.some(other => other.line === remark.line && other.code === 'spelling')))
   .sort((a, b) => order[a.level] - order[b.level] || a.line - b.line).slice(0, 40))
+const isKeyed = (remark: Remark) => keyedRemark(props.remarks.filter(other => other.line === remark.line)) === remark
 const isLong = (remark: Remark) => remark.readAs.includes('\n')
 const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4))
 </script>
@@ -64,7 +68,7 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
       <template v-for="fix in remark.fixes" :key="fix.label">
         {{ ' ' }}<button class="plain" @click="emit('fix', remark, fix.replacement)">{{ fix.label }}</button>
       </template>
-      <kbd v-if="remark.fixes.length > 0">Alt ⏎</kbd>
+      <kbd v-if="isKeyed(remark)">Alt ⏎</kbd>
     </div>
     <p class="faint caution">Most training should be easy. Pain, dizziness or a tight chest: stop, and ask a doctor.</p>
   </aside>

@@ -1,4 +1,4 @@
-import type { Block, Ceiling, Item, Repeat, Step } from '../../session/document'
+import type { Block, Ceiling, Doubt, Item, Repeat, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printStep } from '../print'
 import { explainUnreadable } from './explain'
@@ -7,7 +7,7 @@ import { asRecovery, closing, opening, readBetween, readNumberList, readStep } f
 import { readCeiling, readDoubt } from './ends'
 import { readPiece } from './piece'
 import type { Scanner } from './scanner'
-import { attempt, notice, sees, skipSpaces, take } from './scanner'
+import { attempt, notice, saidBetween, sees, skipSpaces, take } from './scanner'
 
 /** An item and the stretch of the line that said it. */
 export interface Placed { item: Item, from: number, to: number }
@@ -54,12 +54,28 @@ function countOf(scanner: Scanner, match: RegExpExecArray): number | null {
   return count
 }
 
-function block(repeat: Repeat, items: Item[], dropLast: boolean): Block {
-  return { kind: 'block', repeat, items, ...(dropLast ? { lastRecovery: 'drop' } : {}) }
+/** The doubt of `6-8 x`. */
+const countDoubt = (scanner: Scanner, match: RegExpExecArray | null): Doubt | undefined =>
+  match?.[2] ? { said: scanner.raw.slice(match.index, match.index + match[0].length).trim(), others: [`${match[2]} times`] } : undefined
+
+function block(repeat: Repeat, items: Item[], dropLast: boolean, doubt?: Doubt): Block {
+  return { kind: 'block', repeat, items, ...(dropLast ? { lastRecovery: 'drop' } : {}), ...(doubt ? { doubt } : {}) }
 }
 
-function noticeBetween(scanner: Scanner, from: number): void {
-  notice(scanner, from, 'note', 'between', 'between the repeats: none after the last')
+/** The repeat from `from` to `end` in its own words, with the recovery in its brackets: in every round, the last too. */
+function inEveryRound(scanner: Scanner, from: number, end: number, recovery: Step): string | null {
+  const words = scanner.raw.slice(from, end).trim()
+  const count = /^\d{1,4}\s*(?:x|\u00D7|\*|times|rounds?|sets?|reps?)(?:\s+of\b)?/i.exec(words)?.[0]
+  if (!count) return null
+  const body = words.slice(count.length).trim().replace(/^[([]([\s\S]*)[)\]]$/, '$1')
+  return `${count} (${body}, ${printStep(recovery)})`
+}
+
+/** Says that what stands between is left out after the last, with the repeat rewritten to keep it as the fix. */
+function noticeBetween(scanner: Scanner, from: number, end: number, between: readonly Step[]): void {
+  const kept = between.length === 1 ? inEveryRound(scanner, from, end, between[0]!) : null
+  notice(scanner, kept ? from : end, 'note', 'between', 'between the repeats: none after the last',
+    kept ? [{ label: 'after the last too', replacement: kept }] : [])
 }
 
 function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member | null {
@@ -78,17 +94,17 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
     if (!member) return null
     items = member.items
     const off = items.length === 1 ? readOnOff(scanner, soft) : null
-    if (off) return { items: [block({ times: count }, [...items, off], false)], from, repeated: true, hasRecovery: true }
+    if (off) return { items: [block({ times: count }, [...items, off], false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   }
   const single = items.length === 1 || items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
   const beforeBetween = scanner.at
   const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
-    noticeBetween(scanner, beforeBetween)
+    noticeBetween(scanner, from, beforeBetween, between)
     const body = between.length === items.length || (single && items.length > 1) ? interleave(items, between) : [...items, ...between]
-    return { items: [block({ times: count }, body, true)], from, repeated: true, hasRecovery: true }
+    return { items: [block({ times: count }, body, true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   }
-  return { items: [block({ times: count }, items, false)], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
+  return { items: [block({ times: count }, items, false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
 }
 
 const againPattern = /,?\s*(?:x\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s+times(?:\s+through)?))(?![a-z\d])/iy
@@ -114,7 +130,7 @@ function readMember(scanner: Scanner, soft: SoftSteps, depth: number, withBetwee
     const beforeBetween = scanner.at
     const between = withBetween ? readBetween(scanner, soft) : null
     if (!between) return again(scanner, { items: ladder, from, repeated: ladder.length > 1, hasRecovery: false }, false)
-    noticeBetween(scanner, beforeBetween)
+    noticeBetween(scanner, from, beforeBetween, between)
     const items = interleave(ladder, between)
     const wrapped = again(scanner, { items, from, repeated: true, hasRecovery: true }, true)
     return wrapped.items === items ? { ...wrapped, items: items.slice(0, -1) } : wrapped
@@ -137,7 +153,7 @@ function again(scanner: Scanner, member: Member, dropLast: boolean): Member {
 }
 
 /** A recovery after a comma, after a repeat that has none of its own, belongs to every round; asked. */
-function readCommaRecovery(scanner: Scanner, soft: SoftSteps, topLevel: boolean): Step | null {
+function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number, topLevel: boolean): Step | null {
   return attempt(scanner, () => {
     const from = scanner.at
     if (!take(scanner, /,|-(?=\s)/y)) return null
@@ -148,7 +164,13 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, topLevel: boolean)
     const endsLine = !sees(scanner, /\S/y) || sees(scanner, /#/y)
     if (!isRecovery || (word === 'easy' && topLevel && endsLine)) return null
     asRecovery(step, soft)
-    notice(scanner, from, 'ask', 'comma-recovery', `${printStep(step)} in every round, the last too`)
+    const words = printStep(step)
+    const kept = inEveryRound(scanner, memberFrom, from, step)
+    const fixes = kept
+      ? [{ label: 'in every round', replacement: kept }, { label: 'only between', replacement: `${scanner.raw.slice(memberFrom, from).trim()} w/ ${words}` }]
+      : []
+    step.doubt ??= { said: saidBetween(scanner, from).replace(/^[,-]\s*/, '') }
+    notice(scanner, kept ? memberFrom : from, 'ask', 'comma-recovery', `${words} in every round, the last too`, fixes)
     return step
   })
 }
@@ -193,7 +215,7 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
       if (!found) return null
       const last = found.items.at(-1)!
       if (found.repeated && !found.hasRecovery && last.kind === 'block' && 'times' in last.repeat) {
-        const recovery = readCommaRecovery(scanner, soft, depth === 0)
+        const recovery = readCommaRecovery(scanner, soft, found.from, depth === 0)
         if (recovery) last.items.push(recovery)
       }
       const ceiling = attempt(scanner, readCeiling) ?? readCap(scanner)

@@ -213,6 +213,7 @@ export function readPiece(scanner: Scanner, given?: End): Piece | null {
   return attempt(scanner, () => {
     skipSpaces(scanner)
     const from = scanner.at
+    const noticedBefore = scanner.noticed.length
     const draft: Draft = { swim: {}, step: {}, notes: [], extent: given && { end: given } }
     const off = take(scanner, /off\s+(?=\S)/iy)
     while (readAttribute(scanner, draft)) { /* one phrase after another */ }
@@ -224,6 +225,8 @@ export function readPiece(scanner: Scanner, given?: End): Piece | null {
     if (draft.manner) step.manner = draft.manner
     if (Object.keys(draft.swim).length > 0) step.swim = draft.swim
     if (draft.extent?.doubt && !step.doubt) step.doubt = draft.extent.doubt
+    const asked = scanner.noticed.slice(noticedBefore).find(noticed => noticed.level === 'ask')
+    if (asked && !step.doubt) step.doubt = { said: scanner.raw.slice(asked.from, asked.to).trim() }
     if (draft.notes.length > 0) step.note = draft.notes.join(' ')
     if (off) step.off = true
     if (bare) notice(scanner, from, 'note', 'open-end', `${saidBetween(scanner, from)}, ${printEnd(step.end)}`)

@@ -1,5 +1,6 @@
 import type { Item, Session, SessionSport, Sport } from '../../session/document'
 import type { Remark } from '../remark'
+import { printEnd, printRepeat } from '../print'
 import type { ReadOptions, RowPlace } from './options'
 import { readRows } from './rows'
 import { fold } from './scanner'
@@ -26,14 +27,27 @@ function paths(items: readonly Item[], places: Map<Item, RowPlace>, prefix: stri
   })
 }
 
+const doubtMark = /\s?\?\{(?:\\.|[^\\}])+\}/
+
+/** The words of a row that a doubt's other reading would replace. */
+function doubtfulWords(item: Item): string | null {
+  if (item.kind === 'step') return printEnd(item.end)
+  return item.kind === 'block' ? printRepeat(item.repeat) : null
+}
+
+/** Goes on asking about doubts that stand in the text: each can be settled as it stands, or the other way. */
 function openDoubts(state: State): void {
   for (const [item, place] of state.places) {
     const doubt = item.kind === 'step' || item.kind === 'block' ? item.doubt : undefined
-    if (!doubt || !place.said.includes('?{')) continue
-    const mark = place.said.indexOf('?{')
-    addRemark(state, { number: place.line, raw: ' '.repeat(place.column - 1) + place.said, indent: 0 }, {
-      from: place.column - 1 + mark - 1, to: place.column - 1 + place.length, level: 'ask', code: 'doubt-open',
-      readAs: `said "${doubt.said}"`, fixes: [{ label: 'it is right as it stands', replacement: '' }],
+    const mark = doubt && doubtMark.exec(place.said)
+    if (!mark) continue
+    const row = place.said.slice(0, mark.index + mark[0].length)
+    const settled = row.slice(0, mark.index)
+    const words = doubtfulWords(item)
+    const others = words === null ? [] : doubt.others ?? []
+    state.remarks.push({
+      line: place.line, column: place.column, length: row.length, level: 'ask', code: 'doubt-open', said: row, readAs: settled,
+      fixes: [{ label: 'right as it stands', replacement: settled }, ...others.map(other => ({ label: other, replacement: settled.replace(words!, other) }))],
     })
   }
 }

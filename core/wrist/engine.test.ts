@@ -131,6 +131,16 @@ describe('carrying a program out', () => {
     expect(marks.map(mark => [mark.kind, mark.t])).toEqual([['step', 40], ['step', 80]])
   })
 
+  it('leaves a send-off at its clock when the touch was earlier, a pause or not', () => {
+    const program = programOf('sport swim\n\n2 times\n  10 m on 0:30')
+    let { state } = read(program, start(program), 8, 2)
+    state = advance(program, state, { kind: 'pause', t: 8 }).state
+    state = read(program, state, 10, 0).state
+    state = advance(program, state, { kind: 'resume', t: 18 }).state
+    const { marks } = read(program, state, 40, 2)
+    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([['step', 30], ['stop', 35]])
+  })
+
   it('stops a block when two rounds in a row were held under half', () => {
     const program = programOf('sport run\n\n6 times, stop after 2 missed\n  1:00 @ 4:00-4:20 /km\n  recovery 0:20\n0:30')
     const { marks } = read(program, start(program), 300, 3)

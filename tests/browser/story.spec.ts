@@ -32,6 +32,11 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await app.getByRole('link', { name: 'its glass and buttons' }).click()
   await expect(app.locator('[data-test=glass]')).toContainText('2 x 4 x 1:30')
   await expect(app.locator('[data-test=speed]')).toHaveValue('60')
+  const chosen = app.locator('[data-test=glass] .on')
+  await expect(async () => {
+    if (await chosen.textContent() !== '2 x 4 x 1:30 @ 102-106 %CP') await app.click('[data-test=bottom]')
+    await expect(chosen).toHaveText('2 x 4 x 1:30 @ 102-106 %CP', { timeout: 500 })
+  }).toPass()
   await app.click('[data-test=top]')
   await expect(app.locator('[data-test=glass]')).toContainText('warm-up 16:00')
   await expect(app.locator('[data-test=glass]')).toContainText('rep 1 of 4', { timeout: 40_000 })

@@ -35,15 +35,33 @@ describe('reading and printing', () => {
     }), { numRuns: runs / 10 })
   }, 300_000)
 
+  const words = fc.constantFrom(
+    '6x800m', 'w/', '90"', 'rest', '(', ')', ',', '/', '@', '4:20', '-', 'easy', 'jog', '5k', 'effort', 'until', 'x', '12', '%CP', '\n', '  ', 'off', 'on', '#', '?{', '}', 'zone', '1,000', '0',
+    'sport swim', '---', '\n  ', '\n    ', '10 min', '400 m', '3 x', 'HR < 150', 'ceiling 150 bpm', 'ceiling 999 bpm', 'title a', 'place track', 'place pool 999 m', 'warm-up', '"a"', 'kick', 'uphill 4 %', 'uphill 99 %',
+    'or', 'and', 'to', '+ 5 s', 'give 5 W harder', 'over 3 s', 'over 9999 s', 'twice', '2-3 min', '1.5m', 'prompt a from 1:00 every 2:00', 'prompt a from 99:00:00 every 0:00', 'day mon', 'leg run', 'RPE 7', 'RPE 12', 'zone 9-1',
+    'until HR below 5', 'until HR below 120', '99999 kcal', '0 W', '999999999 m', 'repeat for 0 km', 'repeat for 5 km', '60:00:00', 'equal', 'tempo', '6-8 x', 'max effort', '- 200 %', 'drop last recovery', 'stop after 0 missed',
+  )
+  const typed = fc.oneof(fc.string({ unit: 'grapheme' }), fc.array(words, { maxLength: 30 }).map(parts => parts.join(' ')), fc.array(words, { maxLength: 30 }).map(parts => parts.join('')))
+
   it('never throws, and every remark lies within the text, whatever is typed', () => {
-    const words = fc.constantFrom('6x800m', 'w/', '90"', 'rest', '(', ')', ',', '/', '@', '4:20', '-', 'easy', 'jog', '5k', 'effort', 'until', 'x', '12', '%CP', '\n', '  ', 'off', 'on', '#', '?{', '}', 'zone', '1,000', '0', 'sport swim', '---', '\n  ')
-    const text = fc.oneof(fc.string({ unit: 'grapheme' }), fc.array(words, { maxLength: 30 }).map(parts => parts.join(' ')), fc.array(words, { maxLength: 30 }).map(parts => parts.join('')))
-    fc.assert(fc.property(text, (typed) => {
-      const lines = typed.split(/\r\n|\n|\r/)
-      for (const remark of readScript(typed).remarks) {
+    fc.assert(fc.property(typed, (text) => {
+      const lines = text.split(/\r\n|\n|\r/)
+      for (const remark of readScript(text).remarks) {
         expect(remark.line).toBeLessThanOrEqual(lines.length)
         expect(remark.column - 1 + remark.length).toBeLessThanOrEqual(lines[remark.line - 1]!.length)
       }
     }), { numRuns: runs })
+  }, 300_000)
+
+  it('makes a document that the schema takes and that prints and reads back the same, whatever is typed', () => {
+    fc.assert(fc.property(typed, (text) => {
+      for (const session of readScript(text).sessions) {
+        expect(validateSession(JSON.parse(JSON.stringify(session)))).toMatchObject({ ok: true })
+        const printed = printSession(session)
+        const again = readScript(printed).sessions
+        expect(again).toHaveLength(1)
+        expect(printSession(again[0]!)).toBe(printed)
+      }
+    }), { numRuns: runs / 4 })
   }, 300_000)
 })

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { validateSession } from '../formats/validate'
 import type { Block, Step } from '../session/document'
 import { limits } from '../session/limits'
 import { printSession, printSessions } from './print'
@@ -98,6 +99,13 @@ describe('canonical script', () => {
     expect((one(text).items[1] as Block).note).toBe('outer\nmore')
     expect(printSession(one(text))).toBe(text)
     expect(read(text).remarks).toEqual([])
+  })
+
+  it('makes no note of a bare #', () => {
+    const document = one('sport run\n#\n\n10:00  #\n2 times  #\n  1:00\n')
+    expect(JSON.stringify(document)).not.toContain('note')
+    expect(validateSession(document).ok).toBe(true)
+    expect(one('#')).not.toHaveProperty('note')
   })
 
   it('parts several sessions by ---', () => {

@@ -18,7 +18,7 @@ function readUntil(scanner: Scanner): End | null {
   if (!take(scanner, /(?:HR|heart\s+rate|pulse)\b/iy)) return null
   const side = take(scanner, /(below|under|<|above|over|>)\s*/iy)
   const value = side && readNumber(scanner)
-  if (!side || value === null) return null
+  if (!side || value === null || value < 20 || value > 250) return null
   take(scanner, /bpm\b/iy)
   return /^(?:below|under|<)/i.test(side[1]!) ? { on: 'heart-rate', below: value } : { on: 'heart-rate', above: value }
 }
@@ -30,6 +30,7 @@ function readSimpleEnd(scanner: Scanner): Extent | null {
   const until = attempt(scanner, readUntil)
   if (until) return { end: until }
   const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
+  if (energy && !(Number(energy[1]) > 0 && Number(energy[1]) <= 50_000)) return null
   if (energy) return { end: { on: 'energy', kilocalories: Number(energy[1]) } }
   if (sees(scanner, /\({1,8}(?=[\du])/iy)) {
     const inBrackets = attempt(scanner, () => {
@@ -54,7 +55,8 @@ function readSendOffClock(scanner: Scanner): number | null {
   if (!take(scanner, /on\b(?=\s*\d)/iy)) return null
   const reading = readQuantity(scanner, 'seconds')
   if (reading?.quantity.measure !== 'time' || sees(scanner, /off\b/iy)) return null
-  return reading.quantity.seconds
+  const { seconds } = reading.quantity
+  return seconds > 0 && seconds <= limits.seconds ? seconds : null
 }
 
 /** An end in any spelling, or several of which the first counts. */
@@ -69,18 +71,23 @@ export function readEnd(scanner: Scanner): Extent | null {
   }
 }
 
+const steepest = 45
+
+const withinGrade = (low: number, high: number): Grade | null => low < -steepest || high > steepest ? null : { low, high }
+
 export function readGrade(scanner: Scanner): Grade | null {
   const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
-  if (mixed) return { low: Number(mixed[1]), high: Number(mixed[2]) }
+  if (mixed) return withinGrade(Number(mixed[1]), Number(mixed[2]))
   const match = take(scanner, /(up|down)hill\s+(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%/iy)
   if (!match) return null
   const [low, high] = [Number(match[2]), Number(match[3] ?? match[2])]
-  return match[1]!.toLowerCase() === 'up' ? { low, high } : { low: 0 - high, high: 0 - low }
+  return match[1]!.toLowerCase() === 'up' ? withinGrade(low, high) : withinGrade(0 - high, 0 - low)
 }
 
 export function readCeiling(scanner: Scanner): Ceiling | null {
   const match = take(scanner, /ceiling\s+(\d+(?:\.\d+)?)\s*(bpm|%\s*HRmax|%\s*LTHR)?(?![a-z%])/iy)
   if (!match) return null
+  if (!(Number(match[1]) > 0 && Number(match[1]) <= 250)) return null
   const unit = match[2]?.replace(/\s/g, '').toLowerCase()
   const ceiling: Ceiling = { of: 'heart-rate', above: Number(match[1]) }
   if (unit === '%hrmax') ceiling.unit = '%HRmax'

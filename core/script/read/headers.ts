@@ -16,16 +16,17 @@ export function parsePlace(text: string): Place | null {
   const track = /^track(?:,\s*lane\s+([1-9]))?$/.exec(words)
   if (track) return track[1] ? { kind: 'track', lane: Number(track[1]) } : { kind: 'track' }
   const pool = /^pool\s+(\d+(?:\.\d+)?)\s*(m|yd)$/.exec(words)
-  return pool ? { kind: 'pool', length: Number(pool[1]), unit: pool[2] as 'm' | 'yd' } : null
+  const length = Number(pool?.[1])
+  return pool && length >= 5 && length <= 200 ? { kind: 'pool', length, unit: pool[2] as 'm' | 'yd' } : null
 }
 
 /** A prompt as it stands after the word `prompt`. */
 export function parsePrompt(text: string): Prompt | null {
-  const match = /^(\S(?:.*\S)?) from (\S+) every (\S+?)(?:, (\d{1,3}) times)?$/.exec(text)
+  const match = /^(\S(?:.*\S)?) from (\S+) every (\S+?)(?:, (\d{1,3}) times)?$/s.exec(text)
   if (!match) return null
   const from = parseClock(match[2]!)
   const every = parseClock(match[3]!)
-  if (from === null || every === null || every <= 0) return null
+  if (from === null || every === null || every <= 0 || from > limits.seconds || every > limits.seconds) return null
   const prompt: Prompt = { say: match[1]!, from, every }
   if (match[4]) prompt.count = Number(match[4])
   return match[4] === '0' ? null : prompt
@@ -55,6 +56,8 @@ function readRepeat(scanner: Scanner): Repeat | null {
     const reading = readQuantity(scanner)
     if (!reading) return null
     const { quantity } = reading
+    const amount = quantity.measure === 'time' ? quantity.seconds : quantity.value
+    if (!(amount > 0 && amount <= (quantity.measure === 'time' ? limits.seconds : 1e7))) return null
     return quantity.measure === 'time'
       ? { seconds: quantity.seconds }
       : { distance: { value: quantity.value, unit: quantity.unit } }

@@ -15,7 +15,7 @@ function unreadLine(state: State, line: Line, code: string, why: string): Item {
   return { kind: 'unread', text }
 }
 
-const headerPattern = /^(title|sport|place|day|ceiling|prompt):? +(.*)$/i
+const headerPattern = /^(title|sport|place|day|ceiling|prompt):? +(.*)$/is
 
 /** Takes a header line into the session; false when it is none, an item when it cannot be read. */
 function readHeader(state: State, line: Line): boolean | Item {
@@ -59,7 +59,7 @@ function readHeader(state: State, line: Line): boolean | Item {
   return true
 }
 
-const notePattern = /^\s*#(?: (.*)|)$/
+const notePattern = /^\s*#(?: (.*)|)$/s
 
 function addNote(holder: { note?: string }, text: string): void {
   holder.note = holder.note === undefined ? text : `${holder.note}\n${text}`
@@ -209,7 +209,7 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
         continue
       }
     }
-    const unread = /^\s*unread (.*\S)\s*$/.exec(line.raw)
+    const unread = /^\s*unread (.*\S)\s*$/s.exec(line.raw)
     if (unread) {
       const item: Item = { kind: 'unread', text: unread[1]!.trim() }
       state.places.set(item, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })

@@ -52,6 +52,15 @@ function openDoubts(state: State): void {
   }
 }
 
+/** A bare `#` says nothing unless another line of the note follows. */
+function dropEmptyNotes(session: Session, items: readonly Item[]): void {
+  if (session.note === '') delete session.note
+  for (const item of items) {
+    if ((item.kind === 'step' || item.kind === 'block') && item.note === '') delete item.note
+    if (item.kind === 'block' || item.kind === 'leg') dropEmptyNotes(session, item.items)
+  }
+}
+
 /**
  * Reads the lines of one session.
  *
@@ -69,6 +78,7 @@ export function readSession(raw: readonly string[], firstLine: number, options: 
   const state: State = { session, setting, options, soft: new Map(), readings: [], remarks: [], places: new Map() }
   readRows(state, { lines, at: 0 }, 0, session.items)
   settleSoftSteps(session, state.soft)
+  dropEmptyNotes(session, session.items)
   for (const reading of state.readings) remarkOn(state, reading)
   openDoubts(state)
   if (stated === undefined && options.sport === undefined && session.items.length > 0) {

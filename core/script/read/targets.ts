@@ -77,7 +77,8 @@ function asUnit(range: AmountRange, unit: BandUnit): AmountRange {
   return { first: fix(range.first), second: fix(range.second) }
 }
 
-const positive = (range: AmountRange) => range.first.value > 0 && range.second.value > 0
+const inReach = (amount: Amount) => amount.value > 0 && amount.value <= 1e7
+const positive = (range: AmountRange) => inReach(range.first) && inReach(range.second)
 
 export interface TargetContext { afterAt: boolean, unit?: UnitReading }
 
@@ -121,11 +122,13 @@ function readRpe(scanner: Scanner): Target | null {
   if (!take(scanner, /RPE\b/iy)) return null
   const unit = { of: 'rpe', unit: 'of 10' } as const
   const range = readRange(scanner)
-  if (!range || !positive(range)) return null
+  const isOfTen = (amounts: AmountRange) => positive(amounts) && amounts.first.value <= 10 && amounts.second.value <= 10
+  if (!range || !isOfTen(range)) return null
   take(scanner, /(?:of|out of)\s+10\b/iy)
   const side = readOpenSide(scanner)
   const result: BandTarget = { ...unit, ...bandOf(range, 'of 10', side) }
   const goal = attempt(scanner, () => take(scanner, /to\b(?:\s*RPE\b)?/iy) ? readRange(scanner) : null)
+  if (goal && !isOfTen(goal)) return null
   if (goal) result.to = { ...unit, ...bandOf(goal, 'of 10', readOpenSide(scanner)) }
   return result
 }
@@ -165,7 +168,7 @@ function readOffset(scanner: Scanner): Offset | null {
     if (!sign) return null
     const number = readNumber(scanner)
     const unit = number === null ? null : take(scanner, offsetUnit)
-    if (number === null || !unit) return null
+    if (number === null || number > 100_000 || !unit) return null
     const value = /^(?:-|minus)/i.test(sign[1]!) ? -number : number
     const word = unit[1]!.toLowerCase().replace(/\s/g, '')
     if (word === '%') return { value, unit: '%' }
@@ -219,7 +222,7 @@ function readGiveSide(scanner: Scanner): { side: 'easier' | 'harder', value: num
   const value = readNumber(scanner)
   const unit = value === null ? null : take(scanner, giveUnits)
   const side = unit && take(scanner, /(harder|easier)\b/iy)
-  if (value === null || !unit || !side) return null
+  if (value === null || value > 100_000 || !unit || !side) return null
   const spelled = unitSpelling.get(unit[1]!.toLowerCase()) ?? 's/step'
   return { side: side[1]!.toLowerCase() as 'easier' | 'harder', value, unit: spelled }
 }
@@ -254,7 +257,7 @@ export function readTarget(scanner: Scanner, context: TargetContext): Target | n
     if (!target) return null
     const over = attempt(scanner, () => {
       const word = take(scanner, /over\s+(\d+(?:\.\d+)?)\s*s(?:ec(?:onds)?)?\b/iy)
-      return word && Number(word[1]) > 0 ? Number(word[1]) : null
+      return word && Number(word[1]) > 0 && Number(word[1]) <= 3600 ? Number(word[1]) : null
     })
     if (over !== null) target.over = over
     const give = attempt(scanner, readGive)

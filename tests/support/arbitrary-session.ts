@@ -47,7 +47,7 @@ const unitsOf = {
 } as const
 
 function bandFor(unit: BandUnit): fc.Arbitrary<Band> {
-  const amount = unit === 'of 10' ? fc.integer({ min: 1, max: 10 }) : fc.oneof(fc.integer({ min: 20, max: 900 }), tenths(20, 400))
+  const amount = unit === 'of 10' ? fc.integer({ min: 1, max: 10 }) : fc.oneof(fc.integer({ min: 1, max: 1600 }), tenths(1, 400))
   return fc.tuple(amount, amount, fc.constantFrom('both', 'both', 'easiest', 'hardest')).map(([a, b, sides]) => {
     const [low, high] = a <= b ? [a, b] : [b, a]
     const band = isPaceUnit(unit) ? { easiest: high, hardest: low } : { easiest: low, hardest: high }

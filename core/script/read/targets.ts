@@ -153,7 +153,7 @@ function readZone(scanner: Scanner): ZoneTarget | null {
 }
 
 const effortNames: readonly (readonly [RegExp, EffortName])[] = [
-  [/1500\s*m?\b/iy, '1500m'], [/mile\b/iy, 'mile'], [/3\s?k(?:m)?\b/iy, '3k'], [/5\s?k(?:m)?\b/iy, '5k'], [/10\s?k(?:m)?\b/iy, '10k'],
+  [/1500\s*m\b(?!\s*\/)|1500(?=\s+(?:effort|race|pace))/iy, '1500m'], [/mile\b/iy, 'mile'], [/3\s?k(?:m)?\b(?!\s*\/)/iy, '3k'], [/5\s?k(?:m)?\b(?!\s*\/)/iy, '5k'], [/10\s?k(?:m)?\b(?!\s*\/)/iy, '10k'],
   [/(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'], [/(?:marathon|MP)\b/iy, 'marathon'],
   [/(?:threshold|LT|T)\b/iy, 'threshold'], [/critical\b/iy, 'critical'], [/steady\b/iy, 'steady'], [/easy\b/iy, 'easy'],
   [/max\b/iy, 'max'], [/goal\b/iy, 'goal'],

@@ -4,7 +4,7 @@ import { printStep } from '../print'
 import { endOf } from './ends'
 import type { SoftWord } from './piece'
 import { readPiece } from './piece'
-import { readQuantity } from './quantities'
+import { isWithinBounds, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, notice, take } from './scanner'
 
@@ -48,7 +48,9 @@ export function readNumberList(scanner: Scanner, joint: RegExp, least: number): 
       const alone: Scanner = { ...scanner, text: span.text + unitText, raw: span.text + unitText, at: 0, noticed: [] }
       const one = readQuantity(alone)
       if (!one) return null
-      ends.push(endOf(one.quantity))
+      const { quantity } = one
+      if (!isWithinBounds(quantity)) return null
+      ends.push(endOf(quantity))
     }
     const from = spans[0]!.at
     scanner.at = unitEnd.at

@@ -2,7 +2,7 @@ import type { Block, Ceiling, Leg, Place, PlainPlaceKind, Prompt, Repeat, Sport 
 import { limits } from '../../session/limits'
 import { parseClock } from '../../quantity/time'
 import { readCeiling, readDoubt } from './ends'
-import { readQuantity } from './quantities'
+import { isWithinBounds, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, sees, skipSpaces, take } from './scanner'
 
@@ -56,8 +56,7 @@ function readRepeat(scanner: Scanner): Repeat | null {
     const reading = readQuantity(scanner)
     if (!reading) return null
     const { quantity } = reading
-    const amount = quantity.measure === 'time' ? quantity.seconds : quantity.value
-    if (!(amount > 0 && amount <= (quantity.measure === 'time' ? limits.seconds : 1e7))) return null
+    if (!isWithinBounds(quantity)) return null
     return quantity.measure === 'time'
       ? { seconds: quantity.seconds }
       : { distance: { value: quantity.value, unit: quantity.unit } }

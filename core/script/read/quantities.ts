@@ -1,4 +1,5 @@
 import type { DistanceUnit } from '../../session/document'
+import { limits } from '../../session/limits'
 import { formatNumber, formatTime, parseClock } from '../../quantity/time'
 import type { Scanner } from './scanner'
 import { attempt, notice, saidBetween, sees, take } from './scanner'
@@ -64,6 +65,13 @@ export interface ReadQuantity { quantity: Quantity, doubt?: { said: string, othe
 
 const printQuantity = (quantity: Quantity) =>
   quantity.measure === 'time' ? formatTime(quantity.seconds) : `${formatNumber(quantity.value)} ${quantity.unit}`
+
+const longestWay = 1e7
+
+/** Whether a length is more than nothing and within what a document may say. */
+export const isWithinBounds = (quantity: Quantity): boolean => quantity.measure === 'time'
+  ? quantity.seconds > 0 && quantity.seconds <= limits.seconds
+  : quantity.value > 0 && quantity.value <= longestWay
 
 const minutesOf = (value: number): Quantity => ({ measure: 'time', seconds: roundMilli(value * 60) })
 

@@ -1,7 +1,7 @@
 import type { Ceiling, End, Grade, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import type { Quantity } from './quantities'
-import { readNumber, readQuantity } from './quantities'
+import { isWithinBounds, readNumber, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, sees, take } from './scanner'
 
@@ -42,8 +42,8 @@ function readSimpleEnd(scanner: Scanner): Extent | null {
   }
   const reading = readQuantity(scanner)
   if (!reading) return null
+  if (!isWithinBounds(reading.quantity)) return null
   const end = endOf(reading.quantity)
-  if (end.on === 'time' ? !(end.seconds > 0 && end.seconds <= limits.seconds) : !(end.on === 'distance' && end.value > 0 && end.value <= 1e7)) return null
   if (end.on === 'distance') {
     const seconds = attempt(scanner, readSendOffClock)
     if (seconds !== null) return { end: { on: 'send-off', value: end.value, unit: end.unit, seconds } }

@@ -26,7 +26,7 @@ function expectFits(id: string, value: unknown): void {
 
 describe('the formats', () => {
   it('are JSON Schemas of draft 2020-12, one for every document and every command\'s output', () => {
-    expect(schemas.map(schema => schema.$id).sort()).toEqual(['athlete', 'fit', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(name => `agonis:${name}`))
+    expect(schemas.map(schema => schema.$id).sort()).toEqual(['athlete', 'diff', 'fit', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(name => `agonis:${name}`))
     for (const schema of schemas) {
       expect(schema.$schema).toBe('https://json-schema.org/draft/2020-12/schema')
       expect(ajv.getSchema(schema.$id)).toBeTypeOf('function')

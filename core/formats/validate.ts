@@ -2,11 +2,13 @@ import Ajv2020 from 'ajv/dist/2020.js'
 import type { ErrorObject, ValidateFunction } from 'ajv/dist/2020.js'
 import addFormats from 'ajv-formats'
 import athleteSchema from '../../docs/formats/athlete.schema.json'
+import scoreSchema from '../../docs/formats/score.schema.json'
 import recordingSchema from '../../docs/formats/recording.schema.json'
 import sessionSchema from '../../docs/formats/session.schema.json'
 import watchSchema from '../../docs/formats/watch.schema.json'
 import type { Athlete } from '../athlete/athlete'
 import type { Recording } from '../record/recording'
+import type { Score } from '../record/score'
 import type { Session } from '../session/document'
 import type { WatchProfile } from '../wrist/profile'
 
@@ -46,3 +48,5 @@ export const validateAthlete = validator<Athlete>(athleteSchema)
 export const validateWatchProfile = validator<WatchProfile>(watchSchema)
 /** Checks a value against `docs/formats/recording.schema.json`. */
 export const validateRecording = validator<Recording>(recordingSchema)
+/** Checks a value against `docs/formats/score.schema.json`. */
+export const validateScore = validator<Score>(scoreSchema)

@@ -107,7 +107,8 @@ export function printBlockHeader(block: Block): string {
   return `${block.off ? 'off ' : ''}${parts.join(', ')}${block.doubt ? ` ${printDoubt(block.doubt)}` : ''}`
 }
 
-function printLegHeader(leg: Leg): string {
+/** Writes a leg's own row, without its rows. */
+export function printLegHeader(leg: Leg): string {
   return `leg ${leg.sport}${leg.place ? `, place ${printPlace(leg.place)}` : ''}`
 }
 

@@ -2,8 +2,12 @@ import type { Session } from '../session/document'
 import { checkSession } from '../session/check'
 import { limits } from '../session/limits'
 import type { Remark } from './remark'
+import type { RowResult } from './as-run'
+import { takeResult } from './as-run'
 import type { ReadOptions, RowPlace } from './read/options'
 import { readSession } from './read/session'
+import type { Line } from './read/state'
+import { partByDay } from './read/week'
 
 export type { ReadOptions, RowPlace } from './read/options'
 
@@ -12,6 +16,8 @@ export interface ReadResult {
   remarks: Remark[]
   /** For each session, where each item stands in the text, by path. */
   places: Map<string, RowPlace>[]
+  /** For each session, what came of a row, by path, where its text says so behind `=>`. */
+  results: Map<string, RowResult>[]
 }
 
 const byteLength = (text: string) => new TextEncoder().encode(text).length
@@ -25,7 +31,7 @@ const byteLength = (text: string) => new TextEncoder().encode(text).length
  * @param text up to 1 MB; sessions are parted by a line `---`
  */
 export function readScript(text: string, options: ReadOptions = {}): ReadResult {
-  const result: ReadResult = { sessions: [], remarks: [], places: [] }
+  const result: ReadResult = { sessions: [], remarks: [], places: [], results: [] }
   if (text.length > limits.textBytes || byteLength(text) > limits.textBytes) {
     result.remarks.push({
       line: 1, column: 1, length: 0, level: 'error', code: 'too-long', said: '', fixes: [],
@@ -34,19 +40,51 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
     return result
   }
   const lines = text.split(/\r\n|\n|\r/)
+  const results = takeResults(lines)
   let start = 0
   for (let index = 0; index <= lines.length; index++) {
     if (index < lines.length && lines[index]!.trim() !== '---') continue
     const own = lines.slice(start, index)
     if (own.some(line => line.trim() !== '') || (index === lines.length && result.sessions.length === 0)) {
-      const { session, remarks, places } = readSession(own, start + 1, options)
-      result.sessions.push(session)
-      result.places.push(places)
-      result.remarks.push(...remarks, ...limitRemarks(session, places, start + 1))
+      const chunk = own.map((raw, offset): Line => ({ number: start + 1 + offset, raw, indent: /^[ \t]*/.exec(raw)![0].length, start: 0 }))
+      const { parts, remarks: dayRemarks } = partByDay(chunk, options)
+      result.remarks.push(...dayRemarks)
+      for (const part of parts) {
+        const { session, remarks, places } = readSession(part.lines, options, part.heading)
+        result.sessions.push(session)
+        result.places.push(places)
+        result.results.push(resultsAt(places, results))
+        for (const remark of remarks) result.remarks.push(remark)
+        result.remarks.push(...limitRemarks(session, places, part.lines[0]?.number ?? start + 1))
+      }
     }
     start = index + 1
   }
+  result.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
   return result
+}
+
+/** Takes the results off the rows, by line number; the lines stay as long as they were said. */
+function takeResults(lines: string[]): Map<number, RowResult> {
+  const results = new Map<number, RowResult>()
+  lines.forEach((line, index) => {
+    const taken = takeResult(line)
+    if (!taken) return
+    lines[index] = taken.row
+    results.set(index + 1, taken.result)
+  })
+  return results
+}
+
+/** A result belongs to the one row of its line. */
+function resultsAt(places: ReadonlyMap<string, RowPlace>, results: ReadonlyMap<number, RowResult>): Map<string, RowResult> {
+  const found = new Map<string, RowResult>()
+  if (results.size === 0) return found
+  for (const [path, place] of places) {
+    const result = results.get(place.line)
+    if (result && !found.has(path)) found.set(path, result)
+  }
+  return found
 }
 
 function limitRemarks(session: Session, places: Map<string, RowPlace>, firstLine: number): Remark[] {

@@ -3,10 +3,11 @@ import { limits } from '../../session/limits'
 import { printStep } from '../print'
 import { endOf } from './ends'
 import type { SoftWord } from './piece'
+import { restThenLength } from './content'
 import { readPiece } from './piece'
 import { isWithinBounds, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
-import { attempt, notice, take } from './scanner'
+import { attempt, notice, take, upcoming } from './scanner'
 
 /** Steps whose role their place in the session decides, found while a text is read. */
 export type SoftSteps = Map<Step, SoftWord>
@@ -62,7 +63,7 @@ export function readNumberList(scanner: Scanner, joint: RegExp, least: number): 
 const betweenTail = /(?:in\s+)?between(?:\s+(?:reps|sets|each))?/iy
 
 /** `equal jog`, `half the time jog`: computed from the step before. */
-function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
+export function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
   return attempt(scanner, () => {
     const from = scanner.at
     const share = take(scanner, /(?:(equal|same)(?:\s+(?:time|distance))?|half(?:\s+the)?(?:\s+(?:time|distance))?)(?![a-z])(?!\s*(?:mile|km|hour))/iy)
@@ -71,42 +72,69 @@ function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
     const end: End = before.end.on === 'time' ? { on: 'time', seconds: before.end.seconds * by } : { ...before.end, value: before.end.value * by }
     const piece = readPiece(scanner, end)
     if (!piece) return null
-    notice(scanner, from, 'note', 'computed', printStep(piece.step))
-    return piece.step
+    const step = asRecovery(piece.step, new Map())
+    notice(scanner, from, 'note', 'computed', printStep(step))
+    return step
+  })
+}
+
+/** `(200 jog)`, `(90 s)`: a lone step in brackets is a recovery unless it says how hard. */
+export function readBracketRecovery(scanner: Scanner, soft: SoftSteps): Step | null {
+  const next = upcoming(scanner)
+  if (next !== '(' && next !== '[') return null
+  return attempt(scanner, () => {
+    take(scanner, opening)
+    const step = readStep(scanner, soft)
+    if (!step || !take(scanner, closing)) return null
+    const isPlain = !step.target && !step.note && !step.swim && !step.manner
+    return soft.has(step) || step.role === 'recovery' || step.role === 'rest' || isPlain ? asRecovery(step, soft) : null
   })
 }
 
 /** What stands between the repeats: `/ 4 min easy`, `w/ 90" rest`, `with 1,1,3 min rest`, `(200 jog)`, `off 90`. */
 export function readBetween(scanner: Scanner, soft: SoftSteps, before?: Item): Step[] | null {
-  const introduced = attempt(scanner, () => {
-    if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
-    const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
-    if (ends) {
-      const pattern = readPiece(scanner, ends[0])
-      if (!pattern) return null
-      take(scanner, betweenTail)
-      return ends.map(end => asRecovery({ ...structuredClone(pattern.step), end }, soft))
-    }
-    const step = readRelative(scanner, before) ?? readStep(scanner, soft)
-    take(scanner, betweenTail)
-    return step && [asRecovery(step, soft)]
-  })
+  const next = upcoming(scanner)
+  const introduced = next !== '/' && next !== 'w'
+    ? null
+    : attempt(scanner, () => {
+        if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
+        const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
+        if (ends) {
+          const pattern = readPiece(scanner, ends[0])
+          if (!pattern) return null
+          take(scanner, betweenTail)
+          return ends.map(end => asRecovery({ ...pattern.step, end }, soft))
+        }
+        const step = readRelative(scanner, before) ?? readStep(scanner, soft)
+        take(scanner, betweenTail)
+        return step && [asRecovery(step, soft)]
+      })
   if (introduced) return introduced
-  const bracketed = attempt(scanner, () => {
-    if (!take(scanner, opening)) return null
-    const step = readStep(scanner, soft)
-    if (!step || !take(scanner, closing)) return null
-    return soft.has(step) || step.role === 'recovery' || step.role === 'rest' ? [asRecovery(step, soft)] : null
-  })
+  const inBrackets = readBracketRecovery(scanner, soft)
+  const bracketed = inBrackets && [inBrackets]
   if (bracketed) return bracketed
-  const off = attempt(scanner, () => {
-    if (!take(scanner, /off(?=\s*\d)/iy)) return null
-    const reading = readQuantity(scanner, 'seconds')
-    if (!reading) return null
-    const tail = readPiece(scanner, endOf(reading.quantity))
-    return tail && [asRecovery(tail.step, soft)]
-  })
-  if (off) return off
+  const rest = next !== 'r'
+    ? null
+    : attempt(scanner, () => {
+        const word = take(scanner, restThenLength)
+        const reading = word && readQuantity(scanner, 'seconds')
+        const tail = reading && readPiece(scanner, endOf(reading.quantity))
+        if (!tail) return null
+        take(scanner, betweenTail)
+        if (tail.step.role === 'work' && /^r(?:est|i)?\b/i.test(word[0].trim())) tail.step.role = 'rest'
+        return [asRecovery(tail.step, soft)]
+      })
+  if (rest) return rest
+  const off = next !== 'o'
+    ? null
+    : attempt(scanner, () => {
+        if (!take(scanner, /off(?=\s*\d)/iy)) return null
+        const reading = readQuantity(scanner, 'seconds')
+        if (!reading) return null
+        const tail = readPiece(scanner, endOf(reading.quantity))
+        return tail && [asRecovery(tail.step, soft)]
+      })
+  if (off || !/between/i.test(scanner.text.slice(scanner.at))) return off
   return attempt(scanner, () => {
     take(scanner, /,/y)
     const step = readStep(scanner, soft)

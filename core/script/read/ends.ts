@@ -3,7 +3,7 @@ import { limits } from '../../session/limits'
 import type { Quantity } from './quantities'
 import { isWithinBounds, readNumber, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
-import { attempt, sees, take } from './scanner'
+import { attempt, sees, take, upcoming } from './scanner'
 
 /** The end that a length of time or way makes. */
 export function endOf(quantity: Quantity): End {
@@ -26,13 +26,18 @@ function readUntil(scanner: Scanner): End | null {
 /** How long a step goes, with the doubt that its words leave. */
 export interface Extent { end: End, doubt?: Step['doubt'] }
 
+/** Digits, fraction signs, `until`, `till`, a bracket, `half`, `quarter`, `a half`. */
+const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamk]/
+
 function readSimpleEnd(scanner: Scanner): Extent | null {
-  const until = attempt(scanner, readUntil)
+  const next = upcoming(scanner)
+  if (!extentStarts.test(next)) return null
+  const until = next === 'u' || next === 't' ? attempt(scanner, readUntil) : null
   if (until) return { end: until }
   const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
   if (energy && !(Number(energy[1]) > 0 && Number(energy[1]) <= 50_000)) return null
   if (energy) return { end: { on: 'energy', kilocalories: Number(energy[1]) } }
-  if (sees(scanner, /\({1,8}(?=[\du])/iy)) {
+  if (next === '(' && sees(scanner, /\({1,8}(?=[\du])/iy)) {
     const inBrackets = attempt(scanner, () => {
       take(scanner, /\(/y)
       const inner = readEnd(scanner)
@@ -44,15 +49,16 @@ function readSimpleEnd(scanner: Scanner): Extent | null {
   if (!reading) return null
   if (!isWithinBounds(reading.quantity)) return null
   const end = endOf(reading.quantity)
-  if (end.on === 'distance') {
+  if (end.on === 'distance' && 'oelg'.includes(upcoming(scanner))) {
     const seconds = attempt(scanner, readSendOffClock)
     if (seconds !== null) return { end: { on: 'send-off', value: end.value, unit: end.unit, seconds } }
   }
   return { end, doubt: reading.doubt }
 }
 
-function readSendOffClock(scanner: Scanner): number | null {
-  if (!take(scanner, /on\b(?=\s*\d)/iy)) return null
+/** The clock of a send-off, in seconds. */
+export function readSendOffClock(scanner: Scanner): number | null {
+  if (!take(scanner, scanner.strict ? /on\b(?=\s*\d)/y : /(?:(?:leaving|going)(?:\s+(?:on|every))?|on|every)(?:\s+the)?\b(?=\s*\d)/iy)) return null
   const reading = readQuantity(scanner, 'seconds')
   if (reading?.quantity.measure !== 'time' || sees(scanner, /off\b/iy)) return null
   const { seconds } = reading.quantity
@@ -65,6 +71,7 @@ export function readEnd(scanner: Scanner): Extent | null {
   if (!first) return null
   let end = first.end
   for (;;) {
+    if (upcoming(scanner) !== 'o') return { ...first, end }
     const other = attempt(scanner, () => take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null)
     if (!other) return { ...first, end }
     end = { on: 'first', of: [end, other.end] }
@@ -78,6 +85,11 @@ const withinGrade = (low: number, high: number): Grade | null => low < -steepest
 export function readGrade(scanner: Scanner): Grade | null {
   const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
   if (mixed) return withinGrade(Number(mixed[1]), Number(mixed[2]))
+  const loose = scanner.strict ? null : take(scanner, /(?:(?:hills?(?:\s+(?:reps?|repeats?|sprints?))?|incline|gradient|grade)\s*(?:at|of|@)?\s*(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%|(?:(?:at|on|@)\s+(?:an?\s+)?)?(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%\s*(?:hills?|incline|gradient|grade))(?![a-z])/iy)
+  if (loose) {
+    const low = Number(loose[1] ?? loose[3])
+    return withinGrade(low, Number(loose[2] ?? loose[4] ?? low))
+  }
   const match = take(scanner, /(up|down)hill\s+(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%/iy)
   if (!match) return null
   const [low, high] = [Number(match[2]), Number(match[3] ?? match[2])]

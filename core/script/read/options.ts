@@ -6,6 +6,10 @@ export interface ReadOptions {
   sport?: SessionSport
   /** How this athlete writes paces and pool lengths, where the text leaves it open. */
   units?: { run: 'km' | 'mi', ride: 'km' | 'mi', swim: 'm' | 'yd' }
+  /** A date of the week that named days stand for; named days stay names without it. */
+  week?: string
+  /** Today, where a date without a year is read and no week is given. */
+  on?: string
   /** What `Z4` counts, by sport; else heart rate for a run, power for a ride, pace for a swim. */
   preferredMeasure?: Partial<Record<Sport, 'pace' | 'heart-rate' | 'power'>>
 }

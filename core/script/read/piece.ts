@@ -1,10 +1,13 @@
-import type { End, Manner, Role, Step, Swim, SwimKit, Stroke } from '../../session/document'
+import type { End, Manner, Role, Step, Swim } from '../../session/document'
 import { printEnd } from '../print'
 import type { Extent } from './ends'
-import { readCeiling, readDoubt, readEnd, readGrade } from './ends'
+import { readCeiling, readDoubt, readEnd, readGrade, readSendOffClock } from './ends'
 import type { Scanner } from './scanner'
-import { attempt, notice, saidBetween, sees, skipSpaces, take } from './scanner'
+import { attempt, firstOf, notice, saidBetween, sees, skipSpaces, take, upcoming } from './scanner'
+import { hasContent, restThenLength } from './content'
+import { readSwimWord } from './swim'
 import { readTarget } from './targets'
+import { askedWords, bareEffortNames, effortWords, joiningWords, mannerWords, roleWords, slopeWords } from './words'
 
 /** Words whose role depends on where they stand: first, last or between. */
 export type SoftWord = 'easy' | 'jog' | 'walk' | 'float'
@@ -20,73 +23,6 @@ export interface Piece {
   to: number
 }
 
-const roleWords: readonly (readonly [RegExp, Role])[] = [
-  [/(?:warm[\s-]?up|warm|WU)(?![a-z\d])/iy, 'warm-up'],
-  [/(?:cool[\s-]?down|warm[\s-]?down|CD)(?![a-z\d])/iy, 'cool-down'],
-  [/(?:recovery|recoveries|recover|rec)(?![a-z\d])/iy, 'recovery'],
-  [/(?:resting|rest|standing|stand)(?![a-z\d])/iy, 'rest'],
-  [/transition(?![a-z\d])/iy, 'transition'],
-  [/work(?![a-z\d])/iy, 'work'],
-]
-
-const mannerWords: readonly (readonly [RegExp, Manner])[] = [
-  [/(?:walking|walk)(?![a-z\d])/iy, 'walk'],
-  [/(?:jogging|jog)(?![a-z\d])/iy, 'jog'],
-  [/(?:floating|float)(?![a-z\d])/iy, 'float'],
-  [/(?:strides|stride)(?![a-z\d])/iy, 'stride'],
-]
-
-const strokes: readonly (readonly [RegExp, Stroke])[] = [
-  [/(?:free(?:style)?|front crawl|FS)(?![a-z])/iy, 'free'], [/back(?:stroke)?(?![a-z])/iy, 'back'],
-  [/breast(?:stroke)?(?![a-z])/iy, 'breast'], [/(?:butter)?fly(?![a-z])/iy, 'fly'],
-  [/(?:medley|IM)(?![a-z])/iy, 'medley'], [/choice(?![a-z])/iy, 'choice'],
-]
-const modes = /(swim|kick|pull|drill)(?![a-z])/iy
-const kitWords: readonly (readonly [RegExp, SwimKit])[] = [
-  [/(?:with\s+)?fins?(?![a-z])/iy, 'fins'], [/(?:with\s+)?paddles?(?![a-z])/iy, 'paddles'],
-  [/(?:with\s+)?buoy(?![a-z])/iy, 'buoy'], [/(?:with\s+)?snorkel(?![a-z])/iy, 'snorkel'], [/(?:with\s+)?board(?![a-z])/iy, 'board'],
-]
-const askedWords = /tempo(?![a-z])/iy
-const effortWords = /(?:very\s+)?(?:hard|sprint|fast|brisk|smooth|relaxed|strong)(?![a-z])/iy
-
-const firstOf = <T>(scanner: Scanner, forms: readonly (readonly [RegExp, T])[]): T | undefined =>
-  forms.find(([pattern]) => take(scanner, pattern))?.[1]
-
-function readSwimWord(scanner: Scanner, swim: Swim): boolean {
-  const quote = take(scanner, /"(?:[^"\\]|\\.)*"/y)
-  if (quote) {
-    const drill = jsonString(scanner.raw.slice(scanner.at - quote[0].length, scanner.at))
-    if (!drill || swim.drill !== undefined) return false
-    swim.drill = drill
-    return true
-  }
-  const kit = firstOf(scanner, kitWords)
-  if (kit) {
-    if (!swim.kit?.includes(kit)) swim.kit = [...swim.kit ?? [], kit]
-    return true
-  }
-  const stroke = swim.stroke === undefined && firstOf(scanner, strokes)
-  if (stroke) {
-    swim.stroke = stroke
-    return true
-  }
-  const mode = swim.mode === undefined && take(scanner, modes)
-  if (mode) {
-    swim.mode = mode[1]!.toLowerCase() as Swim['mode']
-    return true
-  }
-  return false
-}
-
-function jsonString(text: string): string | null {
-  try {
-    return JSON.parse(text) as string
-  }
-  catch {
-    return null
-  }
-}
-
 interface Draft {
   role?: Role
   extent?: Extent
@@ -96,6 +32,8 @@ interface Draft {
   step: Partial<Step>
   notes: string[]
 }
+
+const lengthOf = (draft: Draft) => draft.extent?.end.on === 'distance' ? draft.extent.end : undefined
 
 function readTargets(scanner: Scanner, draft: Draft): boolean {
   return attempt(scanner, () => {
@@ -107,7 +45,7 @@ function readTargets(scanner: Scanner, draft: Draft): boolean {
       draft.step.also = also
       return true
     }
-    const target = readTarget(scanner, { afterAt: true })
+    const target = readTarget(scanner, { afterAt: true, length: lengthOf(draft) })
     if (!target) return null
     if (!draft.step.target) draft.step.target = target
     else if ((ownTime || !scanner.strict) && !draft.step.also) draft.step.also = target
@@ -130,32 +68,54 @@ function readOwnTime(scanner: Scanner, draft: Draft): boolean {
   return target !== null
 }
 
+/** Words in brackets that say no length and no role: `8 x 75 (kick/drill/swim)`. */
+function readAside(scanner: Scanner, draft: Draft): boolean {
+  const from = scanner.at
+  const aside = take(scanner, /\(([^()\d]{2,80})\)/y)
+  if (!aside || hasContent(aside[1]!)) {
+    scanner.at = from
+    return false
+  }
+  draft.notes.push(scanner.raw.slice(scanner.at - aside[1]!.length - 1, scanner.at - 1).trim())
+  notice(scanner, from, 'note', 'left-over', `kept as a note: ${draft.notes.at(-1)!}`)
+  return true
+}
+
+/** Signs that no phrase of a row begins with. */
+const endsPiece = ',;+&)]#/-:*=!.'
+
 /** Takes one more word or phrase of the row into the draft; false when the next word belongs to something else. */
 function readAttribute(scanner: Scanner, draft: Draft): boolean {
-  if (readTargets(scanner, draft) || readAnd(scanner, draft) || readOwnTime(scanner, draft)) return true
-  if (draft.role === undefined) {
+  const next = upcoming(scanner)
+  if (next === '(' && draft.extent && !scanner.strict && readAside(scanner, draft)) return true
+  if (next === '' || endsPiece.includes(next)) return false
+  const grade = (scanner.strict ? 'gud' : 'gudhia@o0123456789').includes(next) && draft.step.grade === undefined && readGrade(scanner)
+  if (grade) {
+    draft.step.grade = grade
+    return true
+  }
+  if ((next === '@' || next === 'a') && (readTargets(scanner, draft) || readAnd(scanner, draft))) return true
+  if (next === 'i' && readOwnTime(scanner, draft)) return true
+  const isWord = next >= 'a' && next <= 'z'
+  if (isWord && draft.extent && next === 'r' && !scanner.strict && sees(scanner, restThenLength)) return false
+  if (isWord && draft.role === undefined) {
     const role = firstOf(scanner, roleWords)
     if (role) {
       draft.role = role
       return true
     }
   }
-  const ceiling = draft.step.ceiling === undefined && attempt(scanner, readCeiling)
+  const ceiling = next === 'c' && draft.step.ceiling === undefined && attempt(scanner, readCeiling)
   if (ceiling) {
     draft.step.ceiling = ceiling
     return true
   }
-  const doubt = draft.step.doubt === undefined && readDoubt(scanner)
+  const doubt = next === '?' && draft.step.doubt === undefined && readDoubt(scanner)
   if (doubt) {
     draft.step.doubt = doubt
     return true
   }
-  const grade = draft.step.grade === undefined && readGrade(scanner)
-  if (grade) {
-    draft.step.grade = grade
-    return true
-  }
-  const isPaceRange = draft.extent !== undefined && !scanner.strict && sees(scanner, /\d:\d\d\s*-\s*\d{1,2}:\d\d/y)
+  const isPaceRange = !isWord && draft.extent !== undefined && !scanner.strict && sees(scanner, /\d:\d\d\s*-\s*\d{1,2}:\d\d/y)
   const bareTarget = draft.step.target === undefined && readTarget(scanner, { afterAt: isPaceRange })
   if (bareTarget) {
     draft.step.target = bareTarget
@@ -171,27 +131,65 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
     draft.extent = extent
     return true
   }
-  const manner = draft.manner === undefined && firstOf(scanner, mannerWords)
+  const manner = isWord && draft.manner === undefined && firstOf(scanner, mannerWords)
   if (manner) {
     draft.manner = manner
-    if (!scanner.strict) take(scanner, /back(?![a-z\d])/iy)
+    if (!scanner.strict) take(scanner, /back(?:\s+down)?(?:\s+to\s+(?:the\s+)?start)?(?:\s+recover(?:y|ies))?(?![a-z\d])/iy)
     return true
   }
-  if (readSwimWord(scanner, draft.swim)) return true
-  if (scanner.strict) return false
-  if (take(scanner, /(?:easily|easy)(?![a-z\d])/iy)) {
+  if ((isWord || next === '"') && readSwimWord(scanner, draft.swim)) return true
+  if (scanner.strict || !isWord) return false
+  if (take(scanner, /(?:easily|easy)(?![a-z\d])/iy) ?? take(scanner, /E(?![A-Za-z\d])/y)) {
     draft.soft = 'easy'
+    return true
+  }
+  if (draft.extent?.end.on === 'distance' && 'oelg'.includes(next)) {
+    const { value, unit } = draft.extent.end
+    const seconds = attempt(scanner, () => readSendOffClock(scanner))
+    if (seconds !== null) {
+      draft.extent = { ...draft.extent, end: { on: 'send-off', value, unit, seconds } }
+      return true
+    }
+  }
+  if (draft.extent && draft.role === undefined && take(scanner, /off(?![a-z])(?!\s*(?:\d|the\b))/iy)) {
+    draft.role = 'recovery'
     return true
   }
   const beforeWord = scanner.at
   const asked = take(scanner, askedWords)
   if (asked) notice(scanner, beforeWord, 'ask', 'effort-word', `a note: how hard "${asked[0]}" is differs from coach to coach`)
-  const effort = asked ?? take(scanner, effortWords)
-  if (effort) {
-    draft.notes.push(effort[0])
+  const named = draft.step.target ? undefined : firstOf(scanner, bareEffortNames)
+  if (named) {
+    take(scanner, /(?:effort|pace)(?![a-z])/iy)
+    draft.step.target = { of: 'effort', name: named }
+    notice(scanner, beforeWord, 'note', 'effort-name', `${named} effort`)
     return true
   }
-  return take(scanner, /(?:each|of|for|down|the|a)(?![a-z\d])/iy) !== null
+  const words = asked ?? take(scanner, effortWords) ?? take(scanner, slopeWords)
+  if (words) {
+    draft.notes.push(words[0].trim())
+    return true
+  }
+  if (take(scanner, joiningWords)) return true
+  return draft.extent !== undefined && readUnknownWords(scanner, draft)
+}
+
+const outerWords = /(?:w|with|then|and|or|to|x|by|between|in\s+between|times|twice|thrice|through|sets?|rounds?|until|till|for|same|last|final|finish(?:ing)?|including|incl|plus|followed|repeat(?:ed)?|less|more|shorter|longer|off|on|rest|recovery|rec|ri|r|warm|cool|wu|cd|jog|walk|float|easy|strides?|swim|ride|run|at|as|per|cap|max|hr|zone|rpe|ceiling|give|over|kcal|half|quarter)(?![\p{L}\d])/iuy
+const unknownWord = /\p{L}[\p{L}'\u2019.-]*/uy
+
+/** Words about the step that say no length, role or target, kept as its note: `45 min easy along the quay`. */
+function readUnknownWords(scanner: Scanner, draft: Draft): boolean {
+  const from = scanner.at
+  const words: string[] = []
+  while (!sees(scanner, outerWords)) {
+    const word = take(scanner, unknownWord)
+    if (!word) break
+    words.push(word[0])
+  }
+  if (words.length === 0) return false
+  draft.notes.push(saidBetween(scanner, from))
+  notice(scanner, from, 'note', 'left-over', `kept as a note: ${saidBetween(scanner, from)}`)
+  return true
 }
 
 /** A cap beside another word for how hard, as in `easy, HR < 145`, is a ceiling and no target. */
@@ -218,7 +216,7 @@ export function readPiece(scanner: Scanner, given?: End): Piece | null {
     const off = take(scanner, /off\s+(?=\S)/iy)
     while (readAttribute(scanner, draft)) { /* one phrase after another */ }
     const softWord = draft.soft ?? (draft.manner && draft.manner !== 'stride' ? draft.manner : undefined)
-    if (!draft.extent && !draft.role && !(softWord && draft.manner)) return null
+    if (!draft.extent && !draft.role && !(draft.manner && (softWord || !scanner.strict))) return null
     const bare = !draft.extent
     const role = draft.role ?? 'work'
     const step: Step = { kind: 'step', role, end: draft.extent?.end ?? { on: 'press' }, ...draft.step }

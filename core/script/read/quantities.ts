@@ -2,7 +2,7 @@ import type { DistanceUnit } from '../../session/document'
 import { limits } from '../../session/limits'
 import { formatNumber, formatTime, parseClock } from '../../quantity/time'
 import type { Scanner } from './scanner'
-import { attempt, notice, saidBetween, sees, take } from './scanner'
+import { attempt, notice, saidBetween, sees, skipSpaces, take, upcoming } from './scanner'
 
 const numberPattern = /(\d{1,3}(?:,\d{3})+(?![\d]))|(\d+)\s*([\u00BD\u00BC\u00BE])|([\u00BD\u00BC\u00BE])|(\d+(?:[.,]\d+)?)/y
 const fractions: Record<string, number> = { '\u00BD': 0.5, '\u00BC': 0.25, '\u00BE': 0.75 }
@@ -28,26 +28,44 @@ const primes = /(\d+(?:[.,]\d+)?)\s*'(?!')(?:\s*(\d{1,2})\s*(?:"|''|s(?:ec)?\b)|
 const minuteForms = /(\d+(?:[.,]\d+)?)\s*min(?:ute)?s?(?:\s*(\d{1,2})\s*(?:s(?:ec(?:ond)?s?)?(?![a-z])|")|([0-5]\d)(?!\d))?(?![a-z])/iy
 const minuteSeconds = /(\d+)\s*m\s*(\d{1,2})\s*s(?:ec)?\b/iy
 const secondForms = /(\d+(?:[.,]\d+)?)\s*(?:"|''|s(?:ec(?:ond)?s?)?(?![a-z/]))/iy
+const numberThenSign = /\d+(?:[.,]\d+)?\s*([a-z:'"])/iy
 const decimal = (text: string) => Number(text.replace(',', '.'))
 const roundMilli = (value: number) => Math.round(value * 1000) / 1000
 
 /** A time with its unit or as a clock, in seconds; a bare number is none. */
 export function readTime(scanner: Scanner): number | null {
-  const asClock = take(scanner, clock)
-  if (asClock) return parseClock(asClock[1]!)
-  const hours = take(scanner, hourForms)
-  if (hours) return roundMilli(decimal(hours[1]!) * 3600 + Number(hours[2] ?? hours[3] ?? 0) * 60)
-  const mixed = take(scanner, minuteSeconds)
-  if (mixed) return Number(mixed[1]) * 60 + Number(mixed[2])
-  const minutes = take(scanner, minuteForms) ?? take(scanner, primes)
-  if (minutes) return roundMilli(decimal(minutes[1]!) * 60 + Number(minutes[2] ?? minutes[3] ?? 0))
-  const seconds = take(scanner, secondForms)
-  if (seconds) return decimal(seconds[1]!)
-  return null
+  skipSpaces(scanner)
+  numberThenSign.lastIndex = scanner.at
+  const sign = numberThenSign.exec(scanner.text)?.[1]?.toLowerCase()
+  switch (sign) {
+    case ':': {
+      const asClock = take(scanner, clock)
+      return asClock && parseClock(asClock[1]!)
+    }
+    case 'h': {
+      const hours = take(scanner, hourForms)
+      return hours && roundMilli(decimal(hours[1]!) * 3600 + Number(hours[2] ?? hours[3] ?? 0) * 60)
+    }
+    case 'm': case '\'': {
+      const mixed = sign === 'm' ? take(scanner, minuteSeconds) : null
+      if (mixed) return Number(mixed[1]) * 60 + Number(mixed[2])
+      const minutes = take(scanner, sign === 'm' ? minuteForms : primes)
+      if (minutes) return roundMilli(decimal(minutes[1]!) * 60 + Number(minutes[2] ?? minutes[3] ?? 0))
+      return readSeconds(scanner)
+    }
+    case 's': case '"': return readSeconds(scanner)
+    default: return null
+  }
 }
 
-const spoken = /(?:a\s+)?(half|quarter)(?:\s+a)?(?:\s+of\s+a)?[\s-]+(mile|km|kilomet(?:re|er)|hour)s?\b/iy
-const distanceUnit = /(m(?:et(?:re|er)s?)?|k(?:m|ms|ilomet(?:re|er)s?)?|mi(?:les?)?|miles?|yd|yds|yards?)(?![a-z/%\d])/iy
+function readSeconds(scanner: Scanner): number | null {
+  const seconds = take(scanner, secondForms)
+  return seconds && decimal(seconds[1]!)
+}
+
+const spoken = /(?:a\s+)?(half|quarter)(?:\s+(?:an?|1))?(?:\s+of\s+(?:an?|1))?[\s-]+(mile|km|kilomet(?:re|er)|hour)s?\b/iy
+const oneMile = /(?:the\s+)?(mile|kilomet(?:re|er))(?:\s+rep(?:eat)?s?)?(?![a-z])(?!\s+(?:effort|pace|race|speed))/iy
+const distanceUnit = /(m(?:et(?:re|er)s?)?|k(?:m|ms|ilomet(?:re|er)s?)?|mi(?:les?)?|miles?|yd|yds|yards?)(?![a-z%\d]|\/(?!\s*\d))/iy
 
 function unitOf(word: string): DistanceUnit {
   const lower = word.toLowerCase()
@@ -117,17 +135,21 @@ function readBareNumber(scanner: Scanner, from: number, value: number): ReadQuan
 export function readQuantity(scanner: Scanner, bare: 'guess' | 'seconds' | 'none' = 'guess'): ReadQuantity | null {
   return attempt(scanner, () => {
     const from = scanner.at
-    const words = take(scanner, spoken)
+    const words = 'ahq'.includes(upcoming(scanner)) ? take(scanner, spoken) : null
     if (words) {
       const share = words[1]!.toLowerCase() === 'half' ? 0.5 : 0.25
       const noun = words[2]!.toLowerCase()
       if (noun === 'hour') return { quantity: { measure: 'time', seconds: share * 3600 } }
       return { quantity: { measure: 'distance', value: share, unit: noun === 'mile' ? 'mi' : 'km' } }
     }
+    const single = scanner.strict || !'mkt'.includes(upcoming(scanner)) ? null : take(scanner, oneMile)
+    if (single) return { quantity: { measure: 'distance', value: 1, unit: /^m/i.test(single[1]!) ? 'mi' : 'km' } }
     const seconds = readTime(scanner)
     if (seconds !== null) return { quantity: { measure: 'time', seconds } }
-    const range = attempt(scanner, () => readTimeRange(scanner, from))
+    const range = sees(scanner, numberThenDash) ? attempt(scanner, () => readTimeRange(scanner, from)) : null
     if (range) return range
+    const ways = !scanner.strict && sees(scanner, numberThenDash) ? attempt(scanner, () => readDistanceRange(scanner, from)) : null
+    if (ways) return ways
     const value = readNumber(scanner)
     if (value === null) return null
     const spaced = scanner.text[scanner.at] === ' '
@@ -143,6 +165,8 @@ export function readQuantity(scanner: Scanner, bare: 'guess' | 'seconds' | 'none
   })
 }
 
+const numberThenDash = /\d+(?:[.,]\d+)?\s*-/y
+
 function readTimeRange(scanner: Scanner, from: number): ReadQuantity | null {
   const match = take(scanner, /(\d+(?:[.,]\d+)?)\s*-\s*(?=\d+(?:[.,]\d+)?\s*(?:min|sec|s\b|'|"|h\b))/iy)
   if (!match) return null
@@ -153,4 +177,14 @@ function readTimeRange(scanner: Scanner, from: number): ReadQuantity | null {
   const low = decimal(match[1]!) * ratio
   if (!(low < high)) return null
   return inDoubt(scanner, from, { measure: 'time', seconds: low }, [{ measure: 'time', seconds: high }])
+}
+
+/** `16-18 km`: the shorter is taken, and it is asked. */
+function readDistanceRange(scanner: Scanner, from: number): ReadQuantity | null {
+  const match = take(scanner, /(\d+(?:[.,]\d+)?)\s*-\s*(\d+(?:[.,]\d+)?)\s*/y)
+  const unit = match && take(scanner, distanceUnit)
+  if (!match || !unit) return null
+  const [low, high] = [decimal(match[1]!), decimal(match[2]!)]
+  const distance = (value: number): Quantity => ({ measure: 'distance', value, unit: unitOf(unit[1]!) })
+  return low < high ? inDoubt(scanner, from, distance(low), [distance(high)]) : null
 }

@@ -1,11 +1,12 @@
-import type { Item, SessionSport, Step } from '../../session/document'
+import type { Item, SessionSport } from '../../session/document'
 import { printBlockHeader, printItem } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
+import { hasContent, namesLength } from './content'
+import { readRow, takeNote } from './known-rows'
 import type { Placed } from './list'
-import { readList } from './list'
-import { readPiece } from './piece'
-import type { Scanner, Setting } from './scanner'
-import { fold, scan, skipSpaces, take } from './scanner'
+import type { Scanner } from './scanner'
+import { fold, scan } from './scanner'
+import { takeLabels } from './labels'
 import type { Line, State } from './state'
 import { addRemark, settingFor } from './state'
 
@@ -65,65 +66,6 @@ function addNote(holder: { note?: string }, text: string): void {
   holder.note = holder.note === undefined ? text : `${holder.note}\n${text}`
 }
 
-/** The note behind a row, verbatim after two spaces and `# `. */
-function takeNote(scanner: Scanner, line: Line): string | undefined {
-  const mark = take(scanner, /#/y)
-  if (!mark) return undefined
-  const rest = line.raw.slice(scanner.at)
-  scanner.at = line.raw.length
-  return rest.startsWith(' ') ? rest.slice(1) : rest
-}
-
-const hasContent = (text: string) => /\d/.test(text)
-  || /\b(?:until|till|half|quarter|warm[\s-]?up|cool[\s-]?down|WU|CD|recovery|rest|jog|walk|float|easy|strides?)\b/i.test(text)
-
-interface CanonicalRow { step: Step, from: number, to: number }
-
-/** Rows read before: while one row is typed all the others stay as they are. Their parts are never changed in place. */
-const knownRows = new Map<string, CanonicalRow | null>()
-const knownRowsAtMost = 4000
-
-function parseCanonicalRow(setting: Setting, line: Line): CanonicalRow | null {
-  const scanner = scan(line.raw, setting, line.indent, true)
-  const piece = readPiece(scanner)
-  if (!piece) return null
-  const note = takeNote(scanner, line)
-  if (note !== undefined) piece.step.note = note
-  return ' '.repeat(line.indent) + printItem(piece.step) === line.raw ? { step: piece.step, from: piece.from, to: piece.to } : null
-}
-
-/** A row in exactly the form the printer writes, or null. */
-function readCanonicalRow(state: State, line: Line): Placed | null {
-  const { sport, poolUnit, paceUnit, preferredMeasure } = state.setting
-  const key = `${sport} ${poolUnit} ${paceUnit} ${preferredMeasure} ${line.raw}`
-  let row = knownRows.get(key)
-  if (row === undefined) {
-    row = parseCanonicalRow(state.setting, line)
-    if (knownRows.size >= knownRowsAtMost) knownRows.clear()
-    knownRows.set(key, row)
-  }
-  return row && { item: { ...row.step }, from: row.from, to: row.to }
-}
-
-function readRow(state: State, line: Line): Item[] {
-  const canonical = readCanonicalRow(state, line)
-  if (canonical) {
-    placeItem(state, canonical, line)
-    return [canonical.item]
-  }
-  const scanner = scan(line.raw, state.setting, line.indent)
-  const placed = readList(scanner, state.soft, 0, false)
-  const note = takeNote(scanner, line)
-  const last = placed.at(-1)?.item
-  if (note !== undefined && last && (last.kind === 'step' || last.kind === 'block')) {
-    last.note = last.note === undefined ? note : `${last.note}\n${note}`
-  }
-  const items = placed.map(entry => entry.item)
-  state.readings.push({ line, noticed: scanner.noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
-  for (const entry of placed) placeItem(state, entry, line)
-  return items
-}
-
 function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
   let start = from
   while (line.raw[start] === ' ') start++
@@ -132,20 +74,35 @@ function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
   if (item.kind === 'block') for (const inner of item.items) placeItem(state, { item: inner, from, to }, line)
 }
 
+/** A line that says neither a length nor a role. */
+function keepTalk(state: State, line: Line, text: string): Item[] {
+  addNote(state.session, text)
+  addRemark(state, line, { from: line.raw.length - line.raw.trimStart().length, to: line.raw.trimEnd().length, level: 'note', code: 'chatter', readAs: 'kept as the session\'s note', fixes: [] })
+  return []
+}
+
 function readFreeLine(state: State, line: Line): Item[] {
   const text = line.raw.trim()
-  const cap = /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
+  const cap = !/^(?:HR|heart|pulse|<|under|below|max)/i.test(text) ? null : /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
   if (cap) {
     state.session.ceiling = { of: 'heart-rate', above: Number(cap[1]) }
     addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'note', code: 'session-ceiling', readAs: `ceiling ${cap[1]} bpm`, fixes: [] })
     return []
   }
-  if (!hasContent(fold(text))) {
-    addNote(state.session, text)
-    addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'note', code: 'chatter', readAs: 'kept as the session\'s note', fixes: [] })
-    return []
+  if (!hasContent(text) && !hasContent(fold(text))) return keepTalk(state, line, text)
+  const { setting } = state
+  if (line.sport && setting.bySport) state.setting = { ...setting.bySport[line.sport], bySport: setting.bySport }
+  const { placed, isCanonical, noticed } = readRow(state, line)
+  state.setting = setting
+  if (placed.length === 0 || (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))) return keepTalk(state, line, text)
+  const items = placed.map(entry => entry.item)
+  if (!isCanonical) state.readings.push({ line, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  for (const entry of placed) {
+    placeItem(state, entry, line)
+    const sport = line.sport ?? entry.sport
+    if (sport) state.sports.set(entry.item, sport)
   }
-  return readRow(state, line)
+  return items
 }
 
 /** The lines of a session, and which comes next. */
@@ -231,8 +188,8 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
       inHeaders = false
       continue
     }
-    skipSpaces(scanner)
-    const items = readFreeLine(state, line)
+    const labelled = takeLabels(state, line, leastIndent === 0 && into.length === 0)
+    const items = readFreeLine(state, labelled)
     if (items.length > 0) inHeaders = false
     into.push(...items)
   }

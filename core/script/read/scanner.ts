@@ -1,5 +1,6 @@
 import type { Sport } from '../../session/document'
 import type { Fix, RemarkLevel } from '../remark'
+import { foldPhrases } from './phrases'
 
 /** A remark whose column is still counted within the line being read, from 0. */
 export interface Noticed {
@@ -17,13 +18,15 @@ export interface Setting {
   poolUnit: 'm' | 'yd'
   paceUnit: 's/km' | 's/mi' | 's/100m' | 's/100yd'
   preferredMeasure: 'pace' | 'heart-rate' | 'power'
+  /** Set where the pieces name several sports: what to go by in each. */
+  bySport?: Record<Sport, Setting>
 }
 
 /** A place in one line. `text` is folded for matching, `raw` is as typed; both have the same length. */
 export interface Scanner {
   readonly raw: string
   readonly text: string
-  readonly setting: Setting
+  setting: Setting
   /** Only canonical words count: a first reading that decides whether the row is canonical. */
   readonly strict: boolean
   at: number
@@ -33,13 +36,15 @@ export interface Scanner {
 const foldings: Record<string, string> = {
   '\u2013': '-', '\u2014': '-', '\u2212': '-', '\u2010': '-', '\u2011': '-',
   '\u00D7': 'x', '\u2715': 'x', '\u2019': '\'', '\u2018': '\'', '\u2032': '\'', '\u00B4': '\'',
-  '\u2033': '"', '\u201D': '"', '\u201C': '"', '\u00A0': ' ', '\u202F': ' ', '\u2009': ' ', '\t': ' ', '\uFF0C': ',',
+  '\u2033': '"', '\u201D': '"', '\u201C': '"', '\u00A0': ' ', '\u202F': ' ', '\u2009': ' ', '\t': ' ', '\uFF0C': ',', '\u2022': '*',
 }
 
-/** One character for one character, so that columns keep their meaning. */
+/** Spellings made one, each as long as it was, so that columns keep their meaning. */
 export function fold(text: string): string {
-  return text.replace(/[\u2013\u2014\u2212\u2010\u2011\u00D7\u2715\u2019\u2018\u2032\u00B4\u2033\u201D\u201C\u00A0\u202F\u2009\t\uFF0C]/g, letter => foldings[letter]!)
+  return foldPhrases(text.replace(unusual, letter => foldings[letter]!))
 }
+
+const unusual = /[\u2013\u2014\u2212\u2010\u2011\u00D7\u2715\u2019\u2018\u2032\u00B4\u2033\u201D\u201C\u00A0\u202F\u2009\t\uFF0C\u2022]/g
 
 export function scan(raw: string, setting: Setting, at = 0, strict = false): Scanner {
   return { raw, text: strict ? raw : fold(raw), setting, strict, at, noticed: [] }
@@ -47,6 +52,14 @@ export function scan(raw: string, setting: Setting, at = 0, strict = false): Sca
 
 export function skipSpaces(scanner: Scanner): void {
   while (scanner.text[scanner.at] === ' ') scanner.at++
+}
+
+/** The next letter or sign, in lower case; empty at the end. It tells most readings off before they are tried. */
+export function upcoming(scanner: Scanner): string {
+  const { text } = scanner
+  let at = scanner.at
+  while (text[at] === ' ') at++
+  return (text[at] ?? '').toLowerCase()
 }
 
 /** Takes the pattern (sticky) at the next word, or leaves the scanner where it is. */
@@ -61,6 +74,19 @@ export function take(scanner: Scanner, pattern: RegExp): RegExpExecArray | null 
   }
   scanner.at += match[0].length
   return match
+}
+
+/** A word in one of its spellings, with the letters or digits that its spellings begin with. */
+export type Form<T> = readonly [starts: string, pattern: RegExp, value: T]
+
+/** The value of the first form that stands at the next word; only forms that can begin so are tried. */
+export function firstOf<T>(scanner: Scanner, forms: readonly Form<T>[]): T | undefined {
+  const next = upcoming(scanner)
+  if (next === '') return undefined
+  for (const [starts, pattern, value] of forms) {
+    if (starts.includes(next) && take(scanner, pattern)) return value
+  }
+  return undefined
 }
 
 /** Whether the pattern (sticky) stands at the next word. */
@@ -78,7 +104,7 @@ export function attempt<T>(scanner: Scanner, reading: (scanner: Scanner) => T | 
   const result = reading(scanner)
   if (result === null) {
     scanner.at = at
-    scanner.noticed.length = count
+    if (scanner.noticed.length > count) scanner.noticed.length = count
   }
   return result
 }

@@ -1,6 +1,10 @@
 import type { Item, Session, SessionSport, Sport } from '../../session/document'
 import type { Remark } from '../remark'
-import { printEnd, printRepeat } from '../print'
+import { printEnd, printRepeat, printSession } from '../print'
+import type { DayHeading } from './day-heading'
+import { dayInWeek } from './day-heading'
+import { readHourClocks } from './hour-clock'
+import { intoLegs, namedSports } from './legs'
 import type { ReadOptions, RowPlace } from './options'
 import { readRows } from './rows'
 import { fold } from './scanner'
@@ -9,9 +13,9 @@ import type { Line, LineReading, State } from './state'
 import { addRemark, settingFor } from './state'
 
 const sportSigns: readonly (readonly [RegExp, Sport])[] = [
-  [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim)\b|\bfly\b|\/\s*100\s*(?:m|yd)\b/i, 'swim'],
-  [/\d\s*(?:m|yd)?\s+on\s+\d+[:'\d]/i, 'swim'],
-  [/\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\bride\b|\bbike\b|km\/h/i, 'ride'],
+  [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i, 'swim'],
+  [/\d\s*(?:m|yd)?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i, 'swim'],
+  [/\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i, 'ride'],
 ]
 
 function inferSport(text: string): Sport | null {
@@ -61,29 +65,62 @@ function dropEmptyNotes(session: Session, items: readonly Item[]): void {
   }
 }
 
+const statedSport = (lines: readonly Line[]) =>
+  lines.map(line => /^sport:?\s+(run|ride|swim|multi)\s*$/i.exec(line.raw)?.[1]?.toLowerCase()).find(Boolean) as SessionSport | undefined
+
+interface TakenSport { sport: SessionSport, isSaid: boolean, isByPiece: boolean }
+
+/** A day's heading wins, then a `sport` line, then the option, then what the pieces name, then other signs; else a run. */
+function sportFor(lines: readonly Line[], stated: SessionSport | undefined, options: ReadOptions, heading: DayHeading | undefined): TakenSport {
+  const said = heading?.sport ?? stated ?? options.sport
+  if (said) return { sport: said, isSaid: true, isByPiece: false }
+  const text = fold(lines.map(line => line.raw).join('\n'))
+  if (/^leg (?:run|ride|swim)\b/m.test(text)) return { sport: 'multi', isSaid: false, isByPiece: false }
+  if (namedSports(text).size > 1) return { sport: 'multi', isSaid: false, isByPiece: true }
+  return { sport: inferSport(text) ?? 'run', isSaid: false, isByPiece: false }
+}
+
+/** The legs of a session whose pieces named several sports, with the whole of it set out in rows as the one fix. */
+function settleLegs(state: State, lines: readonly Line[]): void {
+  const { session } = state
+  session.items = intoLegs(session.items, state.sports)
+  state.readings = state.readings.map(reading => ({ ...reading, printed: () => reading.line.raw.slice(reading.line.start) }))
+  const written = lines.filter(line => line.raw.trim() !== '')
+  const [first, last] = [written[0]!, written.at(-1)!]
+  const length = lines.slice(lines.indexOf(first), lines.indexOf(last) + 1).reduce((sum, line) => sum + line.raw.length + 1, -1)
+  const printed = printSession(session).trimEnd()
+  state.remarks.push({
+    line: first.number, column: 1, length, level: 'note', code: 'legs', said: '', readAs: printed, fixes: [{ label: 'set out in legs', replacement: printed }],
+  })
+}
+
 /**
  * Reads the lines of one session.
  *
- * @param firstLine the number of its first line in the whole text
+ * @param heading of the day in whose lines it stands
  */
-export function readSession(raw: readonly string[], firstLine: number, options: ReadOptions): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
-  const lines = raw.map((text, index): Line => ({ number: firstLine + index, raw: text, indent: /^[ \t]*/.exec(text)![0].length }))
-  const stated = raw.map(text => /^sport:?\s+(run|ride|swim|multi)\s*$/i.exec(text)?.[1]?.toLowerCase()).find(Boolean) as SessionSport | undefined
-  const text = fold(raw.join('\n'))
-  const inferred = stated ?? options.sport ?? inferSport(text)
-  const sport: SessionSport = inferred ?? 'run'
-  const pool = /^place:?\s+pool\s+[\d.]+\s*(m|yd)/im.exec(text)?.[1] as 'm' | 'yd' | undefined
-  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, pool ?? options.units?.swim ?? 'm')
+export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
+  const stated = statedSport(lines)
+  const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
+  const pool = lines.map(line => /^place:?\s+pool\s+[\d.]+\s*(m|yd)/i.exec(line.raw)?.[1]).find(Boolean) as 'm' | 'yd' | undefined
+  const poolUnit = pool ?? options.units?.swim ?? 'm'
+  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit)
+  if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
-  const state: State = { session, setting, options, soft: new Map(), readings: [], remarks: [], places: new Map() }
+  if (heading && heading.day !== '') session.day = heading.day
+  const state: State = { session, setting, options, soft: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map() }
   readRows(state, { lines, at: 0 }, 0, session.items)
+  if (heading?.sport) session.sport = heading.sport
+  if (options.week !== undefined && session.day !== undefined) session.day = dayInWeek(session.day, options.week)
   settleSoftSteps(session, state.soft)
   dropEmptyNotes(session, session.items)
+  if (stated === undefined) readHourClocks(state, state.places)
+  if (isByPiece && session.items.length > 0) settleLegs(state, lines)
   for (const reading of state.readings) remarkOn(state, reading)
   openDoubts(state)
-  if (stated === undefined && options.sport === undefined && session.items.length > 0) {
+  if (!isSaid && session.items.length > 0) {
     const first = lines.find(line => line.raw.trim() !== '')!
-    addRemark(state, first, { from: first.indent, to: first.raw.trimEnd().length, level: 'note', code: 'sport', readAs: `sport ${sport}`, fixes: [] })
+    addRemark(state, first, { from: Math.max(first.indent, first.start), to: first.raw.trimEnd().length, level: 'note', code: 'sport', readAs: `sport ${sport}`, fixes: [] })
   }
   state.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
   const places = new Map<string, RowPlace>()
@@ -95,9 +132,9 @@ function remarkOn(state: State, reading: LineReading): void {
   for (const noticed of reading.noticed) addRemark(state, reading.line, noticed)
   const printed = reading.printed()
   const { line } = reading
-  if (printed === line.raw || printed === '') return
+  if (printed === line.raw.slice(line.start) || printed === '') return
   addRemark(state, line, {
-    from: 0, to: line.raw.length, level: 'note', code: 'spelling', readAs: printed,
+    from: line.start, to: line.raw.length, level: 'note', code: 'spelling', readAs: printed,
     fixes: [{ label: printed.includes('\n') ? 'set out in rows' : 'write it so', replacement: printed }],
   })
 }

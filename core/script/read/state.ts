@@ -4,7 +4,15 @@ import type { SoftSteps } from './between'
 import type { ReadOptions, RowPlace } from './options'
 import type { Noticed, Setting } from './scanner'
 
-export interface Line { number: number, raw: string, indent: number }
+export interface Line {
+  number: number
+  raw: string
+  indent: number
+  /** Where the row's own words begin: what stands before is a heading or a bullet that was taken already. */
+  start: number
+  /** The sport its label named, in a session of several. */
+  sport?: Sport
+}
 
 /** A line's reading, kept until the whole session is known: roles can depend on what follows. */
 export interface LineReading { line: Line, noticed: Noticed[], printed: () => string }
@@ -15,6 +23,8 @@ export interface State {
   setting: Setting
   options: ReadOptions
   soft: SoftSteps
+  /** The sport that an item's words named, where the pieces name several. */
+  sports: Map<Item, Sport>
   readings: LineReading[]
   remarks: Remark[]
   places: Map<Item, RowPlace>

@@ -1,37 +1,34 @@
-import type { Band, BandMeasure, BandTarget, BandUnit, EffortName, EffortTarget, Give, Offset, Target, ZoneMeasure, ZoneTarget } from '../../session/document'
+import type { Band, BandMeasure, BandTarget, BandUnit, DistanceUnit, EffortName, EffortTarget, Give, Offset, PaceUnit, Target, ZoneMeasure, ZoneTarget } from '../../session/document'
+import { toMetres } from '../../quantity/distance'
 import { isPaceUnit } from '../../quantity/intensity'
 import { readNumber, readTime } from './quantities'
-import type { Scanner } from './scanner'
-import { attempt, notice, sees, take } from './scanner'
+import type { Form, Scanner } from './scanner'
+import type { Fix } from '../remark'
+import { attempt, firstOf, notice, saidBetween, sees, take, upcoming } from './scanner'
 
 interface UnitReading { of: BandMeasure, unit: BandUnit }
 
-const unitForms: readonly (readonly [RegExp, BandMeasure, BandUnit])[] = [
-  [/(?:min\s*)?(?:\/|per\s+)\s*(?:km|k|kilomet(?:re|er))\b/iy, 'pace', 's/km'],
-  [/(?:min\s*)?(?:\/|per\s+)\s*(?:mi|mile)\b/iy, 'pace', 's/mi'],
-  [/(?:\/|per\s+)\s*100\s*m\b/iy, 'pace', 's/100m'],
-  [/(?:\/|per\s+)\s*100\s*(?:yd|y|yards?)\b/iy, 'pace', 's/100yd'],
-  [/\/\s*step\b/iy, 'pace', 's/step'],
-  [/(?:km\/h|kph|kmh)\b/iy, 'speed', 'km/h'],
-  [/(?:mi\/h|mph)\b/iy, 'speed', 'mi/h'],
-  [/m\/s\b/iy, 'speed', 'm/s'],
-  [/(?:bpm|beats)\b/iy, 'heart-rate', 'bpm'],
-  [/%\s*(?:of\s+)?(?:HR\s*max|max\s*HR)\b/iy, 'heart-rate', '%HRmax'],
-  [/%\s*(?:of\s+)?HRR\b/iy, 'heart-rate', '%HRR'],
-  [/%\s*(?:of\s+)?LTHR\b/iy, 'heart-rate', '%LTHR'],
-  [/%\s*(?:of\s+)?(?:CP|critical\s+power)\b/iy, 'power', '%CP'],
-  [/%\s*(?:of\s+)?(?:CS|critical\s+speed)\b/iy, 'pace', '%CS'],
-  [/(?:W(?!\/)|watts?)\b/iy, 'power', 'W'],
-  [/rpm\b/iy, 'cadence', 'rpm'],
-  [/spm\b/iy, 'cadence', 'spm'],
+const unitForms: readonly Form<UnitReading>[] = [
+  ['m/p', /(?:min\s*)?(?:\/|per\s+)\s*(?:km|k|kilomet(?:re|er))\b/iy, { of: 'pace', unit: 's/km' }],
+  ['m/p', /(?:min\s*)?(?:\/|per\s+)\s*(?:mi|mile)\b/iy, { of: 'pace', unit: 's/mi' }],
+  ['/p', /(?:\/|per\s+)\s*100\s*m\b/iy, { of: 'pace', unit: 's/100m' }],
+  ['/p', /(?:\/|per\s+)\s*100\s*(?:yd|y|yards?)\b/iy, { of: 'pace', unit: 's/100yd' }],
+  ['/', /\/\s*step\b/iy, { of: 'pace', unit: 's/step' }],
+  ['k', /(?:km\/h|kph|kmh)\b/iy, { of: 'speed', unit: 'km/h' }],
+  ['m', /(?:mi\/h|mph)\b/iy, { of: 'speed', unit: 'mi/h' }],
+  ['m', /m\/s\b/iy, { of: 'speed', unit: 'm/s' }],
+  ['b', /(?:bpm|beats)\b/iy, { of: 'heart-rate', unit: 'bpm' }],
+  ['%', /%\s*(?:of\s+)?(?:HR\s*max|max\s*HR)\b/iy, { of: 'heart-rate', unit: '%HRmax' }],
+  ['%', /%\s*(?:of\s+)?HRR\b/iy, { of: 'heart-rate', unit: '%HRR' }],
+  ['%', /%\s*(?:of\s+)?LTHR\b/iy, { of: 'heart-rate', unit: '%LTHR' }],
+  ['%', /%\s*(?:of\s+)?(?:CP|critical\s+power)\b/iy, { of: 'power', unit: '%CP' }],
+  ['%', /%\s*(?:of\s+)?(?:CS|critical\s+speed)\b/iy, { of: 'pace', unit: '%CS' }],
+  ['w', /(?:W(?!\/)|watts?)\b/iy, { of: 'power', unit: 'W' }],
+  ['r', /rpm\b/iy, { of: 'cadence', unit: 'rpm' }],
+  ['s', /spm\b/iy, { of: 'cadence', unit: 'spm' }],
 ]
 
-function readUnit(scanner: Scanner): UnitReading | null {
-  for (const [pattern, of, unit] of unitForms) {
-    if (take(scanner, pattern)) return { of, unit }
-  }
-  return null
-}
+const readUnit = (scanner: Scanner): UnitReading | null => firstOf(scanner, unitForms) ?? null
 
 interface Amount { value: number, clock: boolean }
 
@@ -46,6 +43,8 @@ type Side = 'easier' | 'harder' | null
 
 /** `or faster` and its kin: which side is left open. */
 function readOpenSide(scanner: Scanner): Side {
+  const next = upcoming(scanner)
+  if (next !== 'o' && next !== '+') return null
   if (take(scanner, /or\s+(?:faster|above|more|higher|over)\b|\+(?!\s*\d)/iy)) return 'harder'
   if (take(scanner, /or\s+(?:slower|below|less|lower|under)\b/iy)) return 'easier'
   return null
@@ -56,7 +55,7 @@ interface AmountRange { first: Amount, second: Amount }
 function readRange(scanner: Scanner): AmountRange | null {
   const first = readAmount(scanner)
   if (!first) return null
-  const second = attempt(scanner, () => take(scanner, /-\s*(?=\d)/y) ? readAmount(scanner) : null)
+  const second = upcoming(scanner) === '-' ? attempt(scanner, () => take(scanner, /-\s*(?=\d)/y) ? readAmount(scanner) : null) : null
   return { first, second: second ?? first }
 }
 
@@ -80,26 +79,76 @@ function asUnit(range: AmountRange, unit: BandUnit): AmountRange {
 const inReach = (amount: Amount) => amount.value > 0 && amount.value <= 1e7
 const positive = (range: AmountRange) => inReach(range.first) && inReach(range.second)
 
-export interface TargetContext { afterAt: boolean, unit?: UnitReading }
+export interface TargetContext {
+  afterAt: boolean
+  unit?: UnitReading
+  /** The step's own length: a bare clock beside miles is a pace per mile, and may be the time for a short length. */
+  length?: { value: number, unit: DistanceUnit }
+}
+
+function bareClockUnit(scanner: Scanner, length: DistanceUnit | undefined): PaceUnit {
+  const { paceUnit } = scanner.setting
+  if (scanner.setting.sport !== 'run' || length === undefined) return paceUnit
+  return length === 'mi' ? 's/mi' : length === 'km' ? 's/km' : paceUnit
+}
+
+const fastestPerKm = 150
+
+/** `400 @ 1:30`: faster than anyone runs as a pace, so the time for the step's own length; asked. */
+function asOwnTime(scanner: Scanner, from: number, range: AmountRange, context: TargetContext): BandTarget | null {
+  const { length } = context
+  if (scanner.setting.sport !== 'run' || !length) return null
+  const unit = bareClockUnit(scanner, length.unit)
+  const perKm = Math.min(range.first.value, range.second.value) / (unit === 's/mi' ? 1.609344 : 1)
+  const ownPerKm = range.first.value / toMetres(length) * 1000
+  if (perKm >= fastestPerKm || ownPerKm < fastestPerKm || ownPerKm > 900) return null
+  const band: BandTarget = { of: 'pace', unit: 's/step', ...bandOf(range, 's/step', null) }
+  notice(scanner, from, 'ask', 'own-time', `the time for each ${length.value} ${length.unit}`)
+  return band
+}
+
+/** `100 @ 1:45` at the pool is a pace to some and the clock of the next start to others. */
+function sendOffFixes(scanner: Scanner, from: number, unit: PaceUnit): Fix[] {
+  const said = saidBetween(scanner, from)
+  return [{ label: `pace per ${unit.slice(2)}`, replacement: `${said} ${unit.slice(1)}` }]
+}
+
+const isNumberStart = (letter: string) => (letter >= '0' && letter <= '9') || letter === '\u00BD' || letter === '\u00BC' || letter === '\u00BE'
+const bandStarts = 'hp<>ubaocf'
 
 function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const from = scanner.at
-  const cap = take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy)
-    ?? take(scanner, /(<|>|under|below|above|over|at\s+most)\s*(?=\d)/iy)
+  const startsWithNumber = isNumberStart(upcoming(scanner))
+  const cap = startsWithNumber
+    ? null
+    : take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy)
+      ?? take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy)
+      ?? take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)/iy)
   const range = readRange(scanner)
   if (!range || !positive(range)) return null
   let goal = context.unit ? null : attempt(scanner, () => take(scanner, /to\b/iy) ? readRange(scanner) : null)
+  if (context.unit?.unit === 's/step') take(scanner, /(?:s|sec(?:onds?)?)(?![a-z/])/iy)
+  const isFrom = /^from/i.test(cap?.[0].trim() ?? '')
   const isWith = range.first.clock && sees(scanner, /w\b/iy)
   let target = context.unit ?? (isWith ? null : readUnit(scanner))
-  if (!target && goal) return null
+  if (!target && goal && !(isFrom && range.first.clock)) return null
   if (!target && cap && /hr|heart|pulse/i.test(cap[0])) target = { of: 'heart-rate', unit: 'bpm' }
-  if (!target && context.afterAt && range.first.clock) {
-    target = { of: 'pace', unit: scanner.setting.paceUnit }
-    notice(scanner, from, 'note', 'pace-unit', `per ${target.unit.slice(2)}`)
+  if (!target && cap && /cadence/i.test(cap[0])) target = { of: 'cadence', unit: scanner.setting.sport === 'ride' ? 'rpm' : 'spm' }
+  if (!target && context.afterAt && take(scanner, /%(?!\s*(?:hill|incline|grad|of\b))/iy)) {
+    target = scanner.setting.sport === 'ride' ? { of: 'power', unit: '%CP' } : { of: 'pace', unit: '%CS' }
+    notice(scanner, from, 'ask', 'percent-of', `percent of critical ${target.of === 'power' ? 'power' : 'speed'}`)
+  }
+  if (!target && (context.afterAt || (isFrom && goal)) && range.first.clock) {
+    const ownTime = asOwnTime(scanner, from, range, context)
+    if (ownTime) return ownTime
+    const unit = bareClockUnit(scanner, context.length?.unit)
+    target = { of: 'pace', unit }
+    const isSwim = scanner.setting.sport === 'swim'
+    notice(scanner, from, isSwim ? 'ask' : 'note', 'pace-unit', `per ${unit.slice(2)}`, isSwim ? sendOffFixes(scanner, from, unit) : [])
   }
   if (!target) return null
   if (isPaceUnit(target.unit) && !range.first.clock && !context.afterAt && !context.unit) return null
-  const capSide: Side = cap?.[1] ? (/^(?:<|under|below|at)/i.test(cap[1]) ? 'easier' : 'harder') : null
+  const capSide: Side = cap?.[1] && !/between/i.test(cap[1]) ? (/^(?:<|under|below|at)/i.test(cap[1]) ? 'easier' : 'harder') : null
   const side = capSide ? speedAware(capSide, target) : readOpenSide(scanner)
   const band = bandOf(asUnit(range, target.unit), target.unit, side)
   const result: BandTarget = { of: target.of, unit: target.unit, ...band }
@@ -124,7 +173,7 @@ function readRpe(scanner: Scanner): Target | null {
   const range = readRange(scanner)
   const isOfTen = (amounts: AmountRange) => positive(amounts) && amounts.first.value <= 10 && amounts.second.value <= 10
   if (!range || !isOfTen(range)) return null
-  take(scanner, /(?:of|out of)\s+10\b/iy)
+  take(scanner, /(?:(?:of|out of)\s+|\/\s*)10\b/iy)
   const side = readOpenSide(scanner)
   const result: BandTarget = { ...unit, ...bandOf(range, 'of 10', side) }
   const goal = attempt(scanner, () => take(scanner, /to\b(?:\s*RPE\b)?/iy) ? readRange(scanner) : null)
@@ -139,6 +188,7 @@ const zoneMeasures: readonly (readonly [RegExp, ZoneMeasure])[] = [
 
 function readZone(scanner: Scanner): ZoneTarget | null {
   const from = scanner.at
+  if (upcoming(scanner) !== 'z') return null
   const match = take(scanner, /(?:zone\s*|z\s?)([1-9])(?:\s*-\s*z?([1-9]))?(?:\s+of\s+(3|5|own)\b)?(?!\d)/iy)
   if (!match) return null
   const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])].sort((a, b) => a - b) as [number, number]
@@ -152,12 +202,14 @@ function readZone(scanner: Scanner): ZoneTarget | null {
   return target
 }
 
-const effortNames: readonly (readonly [RegExp, EffortName])[] = [
-  [/1500\s*m\b(?!\s*\/)|1500(?=\s+(?:effort|race|pace))/iy, '1500m'], [/mile\b/iy, 'mile'], [/3\s?k(?:m)?\b(?!\s*\/)/iy, '3k'], [/5\s?k(?:m)?\b(?!\s*\/)/iy, '5k'], [/10\s?k(?:m)?\b(?!\s*\/)/iy, '10k'],
-  [/(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'], [/(?:marathon|MP)\b/iy, 'marathon'],
-  [/(?:threshold|LT|T)\b/iy, 'threshold'], [/critical\b/iy, 'critical'], [/steady\b/iy, 'steady'], [/easy\b/iy, 'easy'],
-  [/max\b/iy, 'max'], [/goal\b/iy, 'goal'],
+const effortNames: readonly Form<EffortName>[] = [
+  ['1', /1500\s*m\b(?!\s*\/)|1500(?=\s+(?:effort|race|pace))/iy, '1500m'], ['m', /mile\b/iy, 'mile'], ['3', /3\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '3k'], ['5', /5\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '5k'], ['1', /10\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '10k'],
+  ['h', /(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'], ['m', /(?:marathon|MP)\b/iy, 'marathon'],
+  ['tl', /(?:threshold|LT|T)\b/iy, 'threshold'], ['c', /critical\b/iy, 'critical'], ['s', /steady\b/iy, 'steady'], ['e', /easy\b/iy, 'easy'],
+  ['m', /max\b/iy, 'max'], ['g', /goal\b/iy, 'goal'],
 ]
+
+const effortStarts = 'mhltcseg'
 
 const offsetUnit = /(s\/km|s\/mi|s\/100\s?m|%|(?:s|sec|seconds)?\s*(?:\/|per\s+)(?:km|mi|mile|100\s?m)\b|s(?:ec(?:onds?)?)?(?![a-z/]))/iy
 
@@ -186,17 +238,17 @@ interface Effort { name: EffortName, offset?: Offset }
 
 /** Without `effort` or `pace` behind it a name counts only where a target is due. */
 function readEffort(scanner: Scanner, afterAt: boolean): Effort | null {
-  const share = attempt(scanner, () => take(scanner, /(\d+(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(?=[a-z\d])/iy))
-  const found = effortNames.find(([pattern]) => take(scanner, pattern))
-  if (!found) return null
+  const share = isNumberStart(upcoming(scanner)) ? take(scanner, /(\d+(?:[.,]\d+)?)\s*%\s*(?:of\s+)?(?=[a-z\d])/iy) : null
+  const name = firstOf(scanner, effortNames)
+  if (!name) return null
   const named = take(scanner, /(?:race\s+)?(?:effort|pace|speed)\b/iy) !== null
   if (!named && !afterAt) return null
   const offset = readOffset(scanner)
   if (share) {
     const value = Math.round((Number(share[1]!.replace(',', '.')) - 100) * 1e6) / 1e6
-    return value === 0 ? { name: found[1] } : { name: found[1], offset: { value, unit: '%' } }
+    return value === 0 ? { name } : { name, offset: { value, unit: '%' } }
   }
-  return offset && offset.value !== 0 ? { name: found[1], offset } : { name: found[1] }
+  return offset && offset.value !== 0 ? { name, offset } : { name }
 }
 
 function readEffortTarget(scanner: Scanner, afterAt: boolean): EffortTarget | null {
@@ -240,6 +292,14 @@ function readGive(scanner: Scanner): Give | null {
   return give
 }
 
+function readByStart(scanner: Scanner, context: TargetContext, start: string): Target | null {
+  const isNumber = isNumberStart(start)
+  return (start === 'r' ? attempt(scanner, readRpe) : null)
+    ?? (start === 'z' ? attempt(scanner, readZoneTarget) : null)
+    ?? (isNumber || effortStarts.includes(start) ? attempt(scanner, () => readEffortTarget(scanner, context.afterAt)) : null)
+    ?? (isNumber || bandStarts.includes(start) ? attempt(scanner, () => readBand(scanner, context)) : null)
+}
+
 /**
  * A target in any of its spellings.
  *
@@ -248,19 +308,17 @@ function readGive(scanner: Scanner): Give | null {
  */
 export function readTarget(scanner: Scanner, context: TargetContext): Target | null {
   return attempt(scanner, () => {
-    const target: Target | null = context.unit
-      ? readBand(scanner, context)
-      : attempt(scanner, readRpe)
-        ?? attempt(scanner, readZoneTarget)
-        ?? attempt(scanner, () => readEffortTarget(scanner, context.afterAt))
-        ?? attempt(scanner, () => readBand(scanner, context))
+    const target = context.unit ? readBand(scanner, context) : readByStart(scanner, context, upcoming(scanner))
     if (!target) return null
-    const over = attempt(scanner, () => {
-      const word = take(scanner, /over\s+(\d+(?:\.\d+)?)\s*s(?:ec(?:onds)?)?\b/iy)
-      return word && Number(word[1]) > 0 && Number(word[1]) <= 3600 ? Number(word[1]) : null
-    })
+    const next = upcoming(scanner)
+    const over = next !== 'o'
+      ? null
+      : attempt(scanner, () => {
+          const word = take(scanner, /over\s+(\d+(?:\.\d+)?)\s*s(?:ec(?:onds)?)?\b/iy)
+          return word && Number(word[1]) > 0 && Number(word[1]) <= 3600 ? Number(word[1]) : null
+        })
     if (over !== null) target.over = over
-    const give = attempt(scanner, readGive)
+    const give = upcoming(scanner) === 'g' ? attempt(scanner, readGive) : null
     if (give) target.give = give
     return target
   })

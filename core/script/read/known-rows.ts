@@ -1,0 +1,77 @@
+import type { Item, Step } from '../../session/document'
+import { printItem } from '../print'
+import type { SoftWord } from './piece'
+import type { Placed } from './list'
+import { readList } from './list'
+import { readPiece } from './piece'
+import type { Noticed, Scanner, Setting } from './scanner'
+import { scan, take } from './scanner'
+import type { Line, State } from './state'
+
+/** The note behind a row, verbatim after two spaces and `# `. */
+export function takeNote(scanner: Scanner, line: Line): string | undefined {
+  const mark = take(scanner, /#/y)
+  if (!mark) return undefined
+  const rest = line.raw.slice(scanner.at)
+  scanner.at = line.raw.length
+  return rest.startsWith(' ') ? rest.slice(1) : rest
+}
+
+/** What no row in canonical form begins with or holds before its note; it spares most shorthand a first reading. */
+const cannotBeCanonical = /^ *[^ \douwrct(]|^[^#"?]*(?:\d\s*(?:[x\u00D7*'\u2019]|min|sec|s\b(?![ ,/]|$))|\/ |w\/|\+ \d+ ?x)/
+
+function readCanonical(setting: Setting, line: Line): Placed | null {
+  if (cannotBeCanonical.test(line.raw)) return null
+  const scanner = scan(line.raw, setting, line.indent, true)
+  const piece = readPiece(scanner)
+  if (!piece) return null
+  const note = takeNote(scanner, line)
+  if (note !== undefined) piece.step.note = note
+  return ' '.repeat(line.indent) + printItem(piece.step) === line.raw ? { item: piece.step, from: piece.from, to: piece.to } : null
+}
+
+function readFree(setting: Setting, line: Line): RowReading {
+  const soft = new Map<Step, SoftWord>()
+  const scanner = scan(line.raw, setting, Math.max(line.indent, line.start))
+  const placed = readList(scanner, soft, 0, false)
+  const note = takeNote(scanner, line)
+  const last = placed.at(-1)?.item
+  if (note !== undefined && last && (last.kind === 'step' || last.kind === 'block')) {
+    last.note = last.note === undefined ? note : `${last.note}\n${note}`
+  }
+  if (note && last?.kind === 'unread') last.text = `${last.text}  # ${note}`.trim()
+  return { placed, isCanonical: false, noticed: scanner.noticed, soft }
+}
+
+interface RowReading { placed: Placed[], isCanonical: boolean, noticed: Noticed[], soft: ReadonlyMap<Step, SoftWord> }
+
+/**
+ * Rows read before: while one row is typed all the others stay as they are. What is kept here is never handed out,
+ * only copies of it, because a reading goes on to change its steps by where they stand.
+ */
+const knownRows = new Map<string, RowReading>()
+const knownRowsAtMost = 8000
+
+const keyOf = ({ sport, poolUnit, paceUnit, preferredMeasure, bySport }: Setting, line: Line) => `${sport}${bySport ? '*' : ''} ${poolUnit} ${paceUnit} ${preferredMeasure} ${line.start} ${line.raw}`
+
+function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, into: Map<Step, SoftWord>): Item {
+  if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, into)) }
+  const copy = { ...item }
+  const word = item.kind === 'step' ? soft.get(item) : undefined
+  if (word) into.set(copy as Step, word)
+  return copy
+}
+
+/** The items that one line says, in canonical form or not; soft steps are added to the state's. */
+export function readRow(state: State, line: Line): Pick<RowReading, 'placed' | 'isCanonical' | 'noticed'> {
+  const key = keyOf(state.setting, line)
+  let row = knownRows.get(key)
+  if (row === undefined) {
+    const canonical = readCanonical(state.setting, line)
+    row = canonical ? { placed: [canonical], isCanonical: true, noticed: [], soft: new Map() } : readFree(state.setting, line)
+    if (knownRows.size >= knownRowsAtMost) knownRows.clear()
+    knownRows.set(key, row)
+  }
+  const { soft } = row
+  return { ...row, placed: row.placed.map(entry => ({ ...entry, item: copyOf(entry.item, soft, state.soft) })) }
+}

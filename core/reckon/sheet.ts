@@ -33,7 +33,7 @@ export const effortAxis = { low: 45, high: 130 } as const
 type Reckoned = NonNullable<ReckonedStep['target']>
 
 /** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
-function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null {
+export function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null {
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {

@@ -1,0 +1,103 @@
+import type { Athlete } from '../athlete/athlete'
+import type { PowerLaw } from '../athlete/power-law'
+import { fitPowerLaw, metresFor } from '../athlete/power-law'
+import { defaultSteadiness, smoothedSd } from '../athlete/steadiness'
+import { itemAt, sportAt } from '../edit/item-path'
+import { isPaceUnit, metresPerSecondOf } from '../quantity/intensity'
+import { formatTime } from '../quantity/time'
+import type { ReckonedStep, Reckoning } from '../reckon/reckon'
+import { printTarget } from '../script/print-target'
+import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
+import { isBandTarget } from '../session/document'
+import type { Thought } from './advise'
+
+const laws = new WeakMap<Athlete, Partial<Record<Sport, PowerLaw | null>>>()
+
+/** The power law through the athlete's marks, fitted once for each document of an athlete. */
+function lawOf(athlete: Athlete, sport: Sport): PowerLaw | null {
+  const known = laws.get(athlete) ?? {}
+  laws.set(athlete, known)
+  if (known[sport] !== undefined) return known[sport]
+  const efforts = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
+  known[sport] = fitPowerLaw(sport, efforts.map(effort => ({ metres: effort.metres!, seconds: effort.seconds })))
+  return known[sport]
+}
+
+/** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
+export function shownFor(athlete: Athlete, sport: Sport, seconds: number): number | null {
+  if (sport === 'ride') {
+    const { criticalPower, wPrime } = athlete.ride ?? {}
+    return criticalPower === undefined || seconds < 60 ? null : criticalPower + (wPrime ?? 0) / seconds
+  }
+  const law = lawOf(athlete, sport)
+  return law === null || seconds < 60 ? null : metresFor(law, seconds) / seconds
+}
+
+/** More than shown by this share is worth a remark: races are run by feel, and a day can be better than the last. */
+const margin = 1.02
+
+function easedWords(target: BandTarget, by: number): string | null {
+  if (isPaceUnit(target.unit)) {
+    const slower = (value: number | undefined) => value === undefined ? undefined : Math.ceil(value * by)
+    return printTarget({ ...target, ...defined(slower(target.easiest), slower(target.hardest)) }, target.unit === 's/step')
+  }
+  if (target.unit === 'W' || target.unit in metresPerSecondOf) {
+    const lower = (value: number | undefined) => value === undefined ? undefined : Math.floor(value / by * 10) / 10
+    return printTarget({ ...target, ...defined(lower(target.easiest), lower(target.hardest)) })
+  }
+  return null
+}
+
+const defined = (easiest: number | undefined, hardest: number | undefined): Band =>
+  ({ ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) })
+
+function beyondShown(entry: ReckonedStep, step: Step, athlete: Athlete, sport: Sport): Thought | null {
+  const { target, seconds } = entry
+  const easiest = target?.easiest ?? target?.hardest ?? null
+  const isSpeed = target?.unit === 'm/s' || (target?.unit === 'W' && sport === 'ride')
+  if (!target || easiest === null || !isSpeed || seconds.likely === null || step.role !== 'work') return null
+  const shown = shownFor(athlete, sport, seconds.likely)
+  if (shown === null || easiest <= shown * margin) return null
+  const words = step.target && isBandTarget(step.target) && !step.target.to ? easedWords(step.target, easiest / shown) : null
+  const most = sport === 'ride' ? `${Math.round(shown)} W` : `${formatTime(Math.round(sport === 'swim' ? 100 / shown : 1000 / shown))} ${sport === 'swim' ? '/100m' : '/km'}`
+  return {
+    code: 'beyond-shown', path: entry.path, said: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
+    fixes: words === null ? [] : [{ label: words, edits: [{ do: 'target', at: entry.path, words: step.target && isBandTarget(step.target) && step.target.unit === 's/step' ? `in ${words}` : words }] }],
+  }
+}
+
+/** A band of less than this many standard deviations of the smoothed value, from end to end, is left every few seconds by chance alone. */
+const narrowest = 0.75
+const usualSmoothing = 3
+
+function narrowBand(step: Step, path: string): Thought | null {
+  const { target } = step
+  if (!target || !isBandTarget(target) || target.to || target.easiest === undefined || target.hardest === undefined || target.easiest === target.hardest) return null
+  const isPace = isPaceUnit(target.unit) && target.unit !== 's/step'
+  if (!isPace && target.unit !== 'W') return null
+  const { sd, tau } = defaultSteadiness[target.unit === 'W' ? 'power' : 'speed']
+  const middle = (target.easiest + target.hardest) / 2
+  const width = Math.abs(target.easiest - target.hardest) / middle
+  const wander = smoothedSd(sd, tau, Math.max(usualSmoothing, target.over ?? 0))
+  if (width >= narrowest * wander) return null
+  const half = middle * wander
+  const [low, high] = [Math.floor(middle - half), Math.ceil(middle + half)]
+  const words = printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
+  return { code: 'narrow-band', path, said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`, fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }] }
+}
+
+/** What the athlete's own marks say about the targets. */
+export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: Athlete): Thought[] {
+  const seen = new Set<string>()
+  const thoughts: Thought[] = []
+  for (const entry of reckoning.flat) {
+    const item = seen.has(entry.path) ? null : itemAt(session, entry.path)
+    seen.add(entry.path)
+    if (item?.kind !== 'step') continue
+    const sport = sportAt(session, entry.path)
+    if (sport === 'multi') continue
+    const found = [beyondShown(entry, item, athlete, sport), narrowBand(item, entry.path)]
+    thoughts.push(...found.filter(thought => thought !== null))
+  }
+  return thoughts
+}

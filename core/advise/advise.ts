@@ -1,0 +1,84 @@
+import type { Athlete } from '../athlete/athlete'
+import type { Edit } from '../edit/edit'
+import { itemAt } from '../edit/item-path'
+import { sayDuration } from '../quantity/time'
+import type { Reckoning } from '../reckon/reckon'
+import { printBlockHeader, printStep } from '../script/print'
+import type { Item, Session } from '../session/document'
+import { abilityAdvice } from './ability'
+import { shapeAdvice } from './shape'
+import { unitAdvice } from './units'
+
+export type AdviceCode
+  = | 'needless-last-recovery' | 'two-recoveries' | 'narrow-band' | 'beyond-shown' | 'implausible' | 'mixed-units'
+    | 'press-in-block' | 'no-easy-after' | 'no-warm-up' | 'over-time'
+
+/** Something worth a thought about a session that reads well, with what would change it. */
+export interface Advice {
+  code: AdviceCode
+  /** The row it is about; null for the session as a whole. */
+  path: string | null
+  said: string
+  fixes: { label: string, edits: Edit[] }[]
+  /** Names this thought in this session: it stays waved off while the row says the same. */
+  key: string
+}
+
+/** An advice before it is keyed. */
+export type Thought = Omit<Advice, 'key'>
+
+export interface AdviceOptions {
+  /** Seconds that the athlete has today. */
+  secondsToday?: number
+}
+
+const wordsOf = (item: Item | null): string => {
+  switch (item?.kind) {
+    case 'step': return printStep({ ...item, note: undefined })
+    case 'block': return printBlockHeader(item)
+    case 'leg': return `leg ${item.sport}`
+    case 'unread': return item.text
+    default: return ''
+  }
+}
+
+function timeAdvice(reckoning: Reckoning, options: AdviceOptions): Thought[] {
+  const { likely } = reckoning.seconds
+  if (options.secondsToday === undefined || likely === null || likely <= options.secondsToday) return []
+  return [{
+    code: 'over-time', path: null, fixes: [],
+    said: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
+  }]
+}
+
+/** One thought said at every row is a nag: of a kind only the first few are said. */
+const alikeAtMost = 5
+
+/** The order in which rows are written; what concerns the whole session comes first. */
+function byPath(one: string | null, other: string | null): number {
+  if (one === other) return 0
+  if (one === null || other === null) return one === null ? -1 : 1
+  const [a, b] = [one.split('.'), other.split('.')]
+  for (let index = 0; index < Math.min(a.length, b.length); index++) {
+    if (a[index] !== b[index]) return Number(a[index]) - Number(b[index])
+  }
+  return a.length - b.length
+}
+
+/**
+ * What a thoughtful training partner would remark on: custom and arithmetic, never a verdict. The order is that of the rows.
+ *
+ * @param reckoning of the same session and athlete
+ */
+export function advise(session: Session, reckoning: Reckoning, athlete: Athlete, options: AdviceOptions = {}): Advice[] {
+  const thoughts = [...timeAdvice(reckoning, options), ...shapeAdvice(session, reckoning, athlete), ...abilityAdvice(session, reckoning, athlete), ...unitAdvice(session)]
+  const counts = new Map<AdviceCode, number>()
+  return thoughts
+    .filter((thought) => {
+      const count = (counts.get(thought.code) ?? 0) + 1
+      counts.set(thought.code, count)
+      return count <= alikeAtMost
+    })
+    .map(thought => ({ ...thought, key: `${thought.code}: ${thought.path === null ? '' : wordsOf(itemAt(session, thought.path))}` }))
+    .sort((a, b) => byPath(a.path, b.path))
+}

@@ -1,0 +1,135 @@
+import type { Athlete } from '../athlete/athlete'
+import { usualOf } from '../athlete/athlete'
+import type { Path } from '../edit/item-path'
+import { formatTime, sayDuration } from '../quantity/time'
+import type { ReckonedStep, Reckoning } from '../reckon/reckon'
+import { onEffortAxis } from '../reckon/sheet'
+import { toMetres } from '../quantity/distance'
+import { printEnd } from '../script/print'
+import type { Block, End, Item, Session, Sport, Step } from '../session/document'
+import type { Thought } from './advise'
+
+const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
+function isRecovery(item: Item | undefined): item is Step {
+  return item?.kind === 'step' && !isOff(item) && (item.role === 'recovery' || item.role === 'rest')
+}
+
+/** The recovery that a block leaves at its end, in every round. */
+function trailingRecovery(item: Item | undefined): Step | null {
+  if (item?.kind !== 'block' || isOff(item) || item.lastRecovery || item.repeat.times === undefined || item.repeat.times < 2) return null
+  const last = item.items.filter(inner => !isOff(inner)).at(-1)
+  return isRecovery(last) && item.items.length > 1 ? last : null
+}
+
+function sumOf(first: End, second: End): string | null {
+  if (first.on === 'time' && second.on === 'time') return formatTime(first.seconds + second.seconds)
+  if (first.on === 'distance' && second.on === 'distance' && first.unit === second.unit) return printEnd({ ...first, value: first.value + second.value })
+  return null
+}
+
+function twoInARow(first: Step, second: Step): string {
+  const sum = sumOf(first.end, second.end)
+  return `${first.role} ${printEnd(first.end)} and ${second.role} ${printEnd(second.end)} follow each other${sum ? `: ${sum} in all` : ''}`
+}
+
+/** What stands before and after each other: recoveries that nobody adds up. */
+function* recoveries(items: readonly Item[], prefix: string): Generator<Thought> {
+  const active = items.map((item, index) => ({ item, path: `${prefix}${index + 1}` })).filter(({ item }) => !isOff(item))
+  for (const [index, { item, path }] of active.entries()) {
+    const next = active[index + 1]
+    if (isRecovery(item) && isRecovery(next?.item)) {
+      const isAddable = sumOf(item.end, next.item.end) !== null && Number(next.path.split('.').at(-1)) === Number(path.split('.').at(-1)) + 1
+      yield { code: 'two-recoveries', path: next.path, said: twoInARow(item, next.item), fixes: isAddable ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }] : [{ label: 'take this one away', edits: [{ do: 'remove', at: next.path }] }] }
+    }
+    const trailing = trailingRecovery(item)
+    if (trailing) {
+      const drop = { label: 'leave it out after the last round', edits: [{ do: 'drop-last' as const, at: path }] }
+      const after = next?.item
+      const pause = isRecovery(after) ? after as Step : null
+      if (pause) yield { code: 'two-recoveries', path, said: `after the last round, ${twoInARow(trailing, pause)}`, fixes: [drop] }
+      else if (prefix === '' && (after === undefined || ('role' in after && after.role === 'cool-down'))) {
+        yield { code: 'needless-last-recovery', path, said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${next ? ' before the cool-down' : ', and then nothing'}`, fixes: [drop] }
+      }
+    }
+    if (item.kind === 'block' || item.kind === 'leg') yield* recoveries(item.items, `${path}.`)
+  }
+}
+
+const hourSeconds = 3600
+
+/** A length that is likelier a slip: hours typed for minutes, kilometres for metres. */
+function slip(step: Step, isRepeated: boolean): { said: string, end: string } | null {
+  const { end } = step
+  const isPause = step.role === 'rest' || step.role === 'recovery'
+  if (end.on === 'time') {
+    if (end.seconds >= hourSeconds && (isPause || (isRepeated && end.seconds > 1.5 * hourSeconds))) return { said: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`, end: formatTime(end.seconds / 60) }
+    if (end.seconds < 5) return { said: `${formatTime(end.seconds)} is over before it can be told`, end: formatTime(end.seconds * 60) }
+  }
+  if (end.on === 'distance') {
+    const metres = toMetres(end)
+    const isLong = metres > 60_000 || (isPause && metres > 5000) || (isRepeated && metres > 30_000)
+    if (isLong && (end.unit === 'km' || end.unit === 'mi')) return { said: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
+    if (metres < 10) return { said: `${printEnd(end)} is over in a moment`, end: `${end.value} km` }
+  }
+  return null
+}
+
+function* slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', inBlock: boolean): Generator<Thought> {
+  for (const [index, item] of items.entries()) {
+    const path = `${prefix}${index + 1}`
+    if (isOff(item)) continue
+    if (item.kind === 'block') yield* slips(item.items, `${path}.`, sport, inBlock || (item.repeat.times ?? 2) > 1)
+    if (item.kind === 'leg') yield* slips(item.items, `${path}.`, item.sport, false)
+    const found = item.kind === 'step' && !item.doubt && sport !== 'ride' ? slip(item, inBlock) : null
+    if (found) yield { code: 'implausible', path, said: found.said, fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }] }
+  }
+}
+
+/** A step that waits for the button while others of its round follow by themselves. */
+function* presses(items: readonly Item[], prefix: string, block: Block | null, usual: number): Generator<Thought> {
+  for (const [index, item] of items.entries()) {
+    const path = `${prefix}${index + 1}`
+    if (isOff(item)) continue
+    if (item.kind === 'block' || item.kind === 'leg') yield* presses(item.items, `${path}.`, item.kind === 'block' ? item : block, usual)
+    const isMiddle = block && (index < items.length - 1 || (item.kind === 'step' && item.role === 'work'))
+    if (item.kind === 'step' && item.end.on === 'press' && isMiddle) {
+      const words = formatTime(usual)
+      yield { code: 'press-in-block', path, said: 'waits for the button in the middle of a repeat', fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }] }
+    }
+  }
+}
+
+const hardFrom = 90
+const veryHardFrom = 98
+const longHardSeconds = 20 * 60
+
+/** How hard a reckoned step is, in percent of critical; null where its target cannot tell. */
+export function shareOf(entry: ReckonedStep, athlete: Athlete, sport: Sport): number | null {
+  const band = entry.target ? onEffortAxis(entry.target, athlete, sport) : null
+  return band && (band.low + band.high) / 2
+}
+
+function* around(session: Session, reckoning: Reckoning, athlete: Athlete): Generator<Thought> {
+  const sport = session.sport as Sport
+  const shares = reckoning.flat.map(entry => shareOf(entry, athlete, sport) ?? 0)
+  const [first] = reckoning.flat
+  if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
+    const words = 'warm-up until press'
+    yield { code: 'no-warm-up', path: '1', said: 'the first step is very hard, with nothing easy before it', fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }] }
+  }
+  const hard = reckoning.flat.reduce((sum, entry, index) => sum + (shares[index]! >= hardFrom ? entry.seconds.likely ?? 0 : 0), 0)
+  const last = reckoning.flat.findLastIndex(entry => entry.role !== 'recovery' && entry.role !== 'rest')
+  if (hard >= longHardSeconds && last >= 0 && shares[last]! >= hardFrom && reckoning.flat[last]!.role === 'work') {
+    const at: Path = `${session.items.length}`
+    const words = 'cool-down until press'
+    yield { code: 'no-easy-after', path: reckoning.flat[last]!.path, said: `${sayDuration(hard)} of hard work, and nothing easy after it`, fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }] }
+  }
+}
+
+/** What the order and the lengths of the steps suggest. */
+export function shapeAdvice(session: Session, reckoning: Reckoning, athlete: Athlete): Thought[] {
+  return [
+    ...recoveries(session.items, ''), ...slips(session.items, '', session.sport, false),
+    ...presses(session.items, '', null, usualOf(athlete).otherOpenSeconds), ...(session.sport === 'multi' ? [] : around(session, reckoning, athlete)),
+  ]
+}

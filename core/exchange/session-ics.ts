@@ -1,0 +1,20 @@
+import ical from 'ical-generator'
+import type { Athlete } from '../athlete/athlete'
+import { reckon } from '../reckon/reckon'
+import { printSession } from '../script/print'
+import type { Session } from '../session/document'
+import { titleOf } from '../session/title'
+import { digestOf } from '../wrist/digest'
+
+/** A session of a dated day as a day's entry of a calendar file; its script is the description. Null without a date. */
+export function sessionIcs(session: Session, athlete: Athlete): string | null {
+  if (!/^\d{4}-/.test(session.day ?? '')) return null
+  const { likely } = reckon(session, { athlete }).seconds
+  const start = new Date(`${session.day}T00:00:00Z`)
+  const calendar = ical({ prodId: '//Agonis//session//EN' })
+  calendar.createEvent({
+    id: `${digestOf(session)}@agonis`, start, allDay: true, stamp: start, summary: titleOf(session),
+    description: `${likely === null ? '' : `about ${Math.round(likely / 60)} min\n\n`}${printSession(session)}`,
+  })
+  return calendar.toString()
+}

@@ -1,0 +1,45 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { arbitrarySession } from '../../tests/support/arbitrary-session'
+import { readScript } from '../script/read'
+import { facetsOf } from './facets'
+import { parseQuery } from './query'
+
+const facets = (text: string, options = {}) => facetsOf(readScript(text, options).sessions[0]!)
+
+describe('what is in a session', () => {
+  it('names repeats, lengths, zones and send-offs alike however they were typed', () => {
+    expect(facets('12 x 300 / 100 jog')).toEqual(expect.arrayContaining(['sport:run', 'rounds:12', 'rounds:12x300m', 'length:300m', 'manner:jog']))
+    expect(facets('12 x 0.3 km')).toContain('rounds:12x300m')
+    expect(facets('2 x (6 x 1 min) w/ 3 min')).toEqual(expect.arrayContaining(['rounds:6x60s', 'rounds:12x60s']))
+    expect(facets('8 x 50 back on 1:00 fins')).toEqual(expect.arrayContaining(['sport:swim', 'send-off', 'stroke:back', 'kit:fins']))
+    expect(facets('90 min Z2-3', { sport: 'ride' })).toEqual(expect.arrayContaining(['zone:2', 'zone:3', 'by:power']))
+    expect(facets('sport run\n\noff 4 times\n  0:30 uphill 6 %\n5:00')).not.toContain('hill')
+  })
+
+  it('is a list of words for every document', () => {
+    fc.assert(fc.property(arbitrarySession, session => facetsOf(session).every(facet => /^[\w:.-]+$/.test(facet))), { numRuns: 500 })
+  })
+})
+
+describe('what a search asks for', () => {
+  it.each([
+    ['12x300', { facets: [['rounds:12x300m', 'rounds:12x18000s', 'rounds:12x300s']] }],
+    ['12 x 300 m', { facets: [['rounds:12x300m']] }],
+    ['4 x 5 min', { facets: [['rounds:4x300s']] }],
+    ['ride under 1 h with zone 3', { sport: 'ride', seconds: { under: 3600 }, facets: [['zone:3']] }],
+    ['swim on send-offs', { sport: 'swim', facets: [['send-off']] }],
+    ['runs over 15 km', { sport: 'run', metres: { over: 15000 } }],
+    ['threshold ride under an hour', { sport: 'ride', seconds: { under: 3600 }, facets: [['effort:threshold']] }],
+    ['#track quay ladder', { tags: ['track'], words: ['quay', 'ladder'] }],
+    ['"in the dark" 400 m', { words: ['in the dark'], facets: [['length:400m']] }],
+    ['5k effort hills', { facets: [['effort:5k'], ['hill']] }],
+    ['duplicates', { twins: true }], ['archived swim', { archived: true, sport: 'swim' }], ['', {}], ['x', { words: ['x'] }], ['under', { words: ['under'] }],
+  ])('%s', (text, wanted) => {
+    expect(parseQuery(text)).toEqual({ facets: [], seconds: {}, metres: {}, tags: [], words: [], ...wanted })
+  })
+
+  it('never fails and comes to an end, whatever is typed', () => {
+    fc.assert(fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), (text) => { parseQuery(text) }), { numRuns: 2000 })
+  })
+})

@@ -1,0 +1,35 @@
+import { encode } from 'uqr'
+import type { Athlete } from '../athlete/athlete'
+import { unitsOf } from '../athlete/athlete'
+import { sayDistance } from '../quantity/distance'
+import { sayDuration } from '../quantity/time'
+import { reckon } from '../reckon/reckon'
+import { sheetRows } from '../reckon/sheet'
+import { printSession } from '../script/print'
+import type { Session } from '../session/document'
+import { titleOf } from '../session/title'
+import type { Card, CardSize, Measure } from './card'
+import { layCard } from './card'
+
+export interface SessionCardOptions { size: CardSize, withCode?: boolean, measure?: Measure }
+
+/** More than a code of a size that a phone reads from paper can hold, in bytes. */
+export const codeBytesAtMost = 1000
+
+const byteLength = (text: string) => new TextEncoder().encode(text).length
+
+/** Whether a QR code can hold the session's script. */
+export const fitsCode = (session: Session): boolean => byteLength(printSession(session)) <= codeBytesAtMost
+
+/** A session on paper: what it comes to on top, its rows below, and its script as a QR code where asked and it fits. */
+export function sessionCard(session: Session, athlete: Athlete, { size, withCode, measure }: SessionCardOptions): Card {
+  const reckoning = reckon(session, { athlete })
+  const unit = session.sport === 'multi' || session.sport === 'swim' ? 'km' : unitsOf(athlete)[session.sport]
+  const { seconds, metres } = reckoning
+  const summary = [
+    session.sport, session.day, seconds.likely === null ? null : `about ${sayDuration(Math.round(seconds.likely / 60) * 60)}`,
+    metres.likely === null || metres.likely === 0 ? null : `about ${sayDistance(metres.likely, unit)}`, session.ceiling ? `ceiling ${session.ceiling.above} ${session.ceiling.unit ?? 'bpm'}` : null,
+  ].filter(Boolean).join(' \u00B7 ')
+  const code = withCode && fitsCode(session) ? encode(printSession(session), { ecc: 'L', border: 2 }).data : undefined
+  return layCard({ title: titleOf(session), summary, rows: sheetRows(session, reckoning, athlete), ...(code ? { code } : {}) }, size, measure)
+}

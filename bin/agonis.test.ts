@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -106,7 +106,46 @@ describe('agonis', () => {
     expect(problems[0]).toMatchObject(more)
   })
 
-  it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['fit', '-']], [['read', '--nonsense', '-']], [['read', '--week', 'mon', '-']], [['reckon', '--school', 'old', '-']], [['reckon', '--on', '2026-02-30', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
+  it('reads several files, each remark saying in which it stands, and a week by its dates', () => {
+    writeFileSync(file('week.txt'), 'Tue: 6 x 800 / 90 s jog\nThu: rest\nSat swim 1500 easy\n')
+    const { sessions, remarks } = agonis(['read', '--week', '2026-03-30', file('line.txt'), file('week.txt')]).json<{ sessions: { day?: string, sport: string }[], remarks: { file: string, code: string }[] }>()
+    expect(sessions.map(({ day, sport }) => [day, sport])).toEqual([[undefined, 'run'], ['2026-03-31', 'run'], ['2026-04-04', 'swim']])
+    expect(remarks.filter(remark => remark.code === 'day-off').map(remark => remark.file)).toEqual([file('week.txt')])
+  })
+
+  it('says row by row how two sessions differ', () => {
+    writeFileSync(file('a.txt'), 'sport run\n\n4 times\n  400 m\n  rest 1:00\n')
+    writeFileSync(file('b.txt'), 'sport run\n\n6 times\n  400 m\n  rest 1:00\ncool-down 10:00\n')
+    expect(agonis(['diff', file('a.txt'), file('b.txt')]).json()).toEqual({
+      added: [{ path: '2', depth: 0, words: 'cool-down 10:00' }], removed: [], headers: { before: [], after: [] },
+      changed: [{ before: { path: '1', depth: 0, words: '4 times' }, after: { path: '1', depth: 0, words: '6 times' } }],
+    })
+  })
+
+  it('prints what came of each row, and reads it back', () => {
+    writeFileSync(file('run.txt'), 'sport run\n\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:00 jog\n')
+    writeFileSync(file('rec.json'), agonis(['rehearse', file('run.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--seed', '3']).stdout)
+    writeFileSync(file('score.json'), agonis(['score', file('run.txt'), file('rec.json'), '--athlete', file('athlete.json')]).stdout)
+    const { stdout } = agonis(['print', file('run.txt'), '--score', file('score.json')])
+    expect(stdout).toMatch(/ {2}400 m @ 5k effort {2}=> 1:\d\d 1:\d\d 1:\d\d, held \d+ %\n {2}recovery 1:00 jog {2}=> \d+ m, \d+ m\n/)
+    const { results } = agonis(['read', '-'], stdout).json<{ results: Record<string, { rounds: unknown[] }>[] }>()
+    expect(results[0]!['1.1']!.rounds).toHaveLength(3)
+  })
+
+  it.each([['json', /"format": "agonis.session"/], ['txt', /^sport run\n/], ['csv', /^path,depth/], ['svg', /^<svg /], ['pdf', /^%PDF-/]])('converts a session to %s', (extension, looks) => {
+    expect(agonis(['convert', file('line.txt'), file(`out.${extension}`), '--size', 'arm-band', '--code'])).toMatchObject({ status: 0, stderr: '' })
+    expect(readFileSync(file(`out.${extension}`), 'latin1')).toMatch(looks)
+  })
+
+  it('writes a calendar entry for a day only', () => {
+    expect(agonis(['convert', file('line.txt'), file('out.ics')])).toMatchObject({ status: 1, problems: [{ pointer: '/day' }] })
+    writeFileSync(file('dated.txt'), 'title Quay ladder\nsport run\nday 2026-03-31\n\n10:00\n')
+    expect(agonis(['convert', file('dated.txt'), file('out.ics')]).status).toBe(0)
+    expect(readFileSync(file('out.ics'), 'utf8')).toMatch(/DTSTART;VALUE=DATE:20260331[\s\S]*SUMMARY:Quay ladder/)
+    expect(agonis(['convert', file('dated.txt'), file('out.xyz')])).toMatchObject({ status: 1, problems: [{ problem: expect.stringMatching(/written as/) }] })
+  })
+
+  it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['diff', '-']], [['convert', '-']], [['convert', 'a', 'b.pdf', '--size', 'huge']], [['read']], [['fit', '-']], [['read', '--nonsense', '-']], [['read', '--week', 'mon', '-']], [['reckon', '--school', 'old', '-']], [['reckon', '--on', '2026-02-30', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
     const { status, stdout } = agonis(args.map(word => word === 'x' ? file('athlete.json') : word), '1:00')
     expect([status, stdout]).toEqual([2, ''])
   })

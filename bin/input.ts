@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import type { Athlete } from '../core/athlete/athlete'
-import { validateAthlete, validateRecording, validateSession, validateWatchProfile } from '../core/formats/validate'
+import { validateAthlete, validateRecording, validateScore, validateSession, validateWatchProfile } from '../core/formats/validate'
 import type { Validated } from '../core/formats/validate'
 import type { Recording } from '../core/record/recording'
 import { checkRecording } from '../core/record/recording'
+import type { Score } from '../core/record/score'
 import type { ReadOptions } from '../core/script/read'
 import { readScript } from '../core/script/read'
 import { checkSession } from '../core/session/check'
@@ -64,6 +65,11 @@ export function readRecording(file: string): Recording {
   const fault = checkRecording(recording)
   if (fault) throw new BadInput([{ problem: fault, pointer: '/samples' }])
   return recording
+}
+
+/** A score as `agonis score` gave it. */
+export function readScore(file: string): Score {
+  return accepted(validateScore(parseJson(readText(file), file)))
 }
 
 function goodSession(value: unknown, pointer: string): Session {

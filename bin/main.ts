@@ -1,24 +1,32 @@
 import { parseArgs } from 'node:util'
 import type { Athlete } from '../core/athlete/athlete'
 import { unitsOf, unknownAthlete } from '../core/athlete/athlete'
+import type { CardSize } from '../core/card/card'
+import { cardSizes } from '../core/card/card'
+import type { DiffRow, RowChange } from '../core/edit/diff'
+import { diffSessions } from '../core/edit/diff'
+import { printAsRun, resultsOf } from '../core/script/as-run'
 import { score } from '../core/record/score'
 import { reckon } from '../core/reckon/reckon'
+import type { ReadOptions } from '../core/script/read'
 import { readScript } from '../core/script/read'
 import { parseDay } from '../core/script/read/headers'
-import type { Session } from '../core/session/document'
 import { printSessions } from '../core/script/print'
 import { fit } from '../core/wrist/fit'
 import { profileNamed } from '../core/wrist/profile'
 import type { Button } from '../core/wrist/engine'
 import { rehearse } from '../standin/rehearse'
 import type { Press } from '../standin/rehearse'
-import { BadInput, isSport, readAthlete, readOneSession, readRecording, readSessions, readText, readWatch } from './input'
+import { convert } from './convert'
+import { BadInput, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
 
 /** Wrong use: exit 2. */
 class WrongUse extends Error {}
 
-const usage = `agonis read [--sport S] [--athlete A] [--week DATE] [--strict] F
-agonis print F
+const usage = `agonis read [--sport S] [--athlete A] [--week DATE] [--on DATE] [--strict] F...
+agonis print [--score SCORE] F
+agonis diff A B
+agonis convert IN OUT [--as session] [--size arm-band|index-card|a4] [--code] [--athlete A]
 agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
 agonis fit F --watch W [--athlete A]
 agonis rehearse F --athlete A --watch W --seed n [--presses P]
@@ -27,7 +35,7 @@ F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or 
 
 const options = {
   sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
-  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
 } as const
 
 type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
@@ -60,15 +68,6 @@ function dateOf(values: Values, name: 'on' | 'week'): string | undefined {
 const dayOf = (values: Values) => dateOf(values, 'on')
 const dayNames = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 
-/** A named day becomes the date of it in the week that has `week` in it, from Monday. */
-function inWeek(session: Session, week: string): Session {
-  const index = dayNames.indexOf(session.day ?? '')
-  if (index < 0) return session
-  const date = new Date(`${week}T00:00:00Z`)
-  date.setUTCDate(date.getUTCDate() - (date.getUTCDay() + 6) % 7 + index)
-  return { ...session, day: date.toISOString().slice(0, 10) }
-}
-
 function withSchool(athlete: Athlete, school: string | undefined): Athlete {
   if (school === undefined) return athlete
   const kinds = ['quiet', 'lean-fast', 'even', 'percent'] as const
@@ -79,17 +78,47 @@ function withSchool(athlete: Athlete, school: string | undefined): Athlete {
 
 const athleteOf = (values: Values) => values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete)
 
-function read(files: string[], values: Values): number {
-  const [file] = positionals(files, 1)
+function readOptions(values: Values): ReadOptions {
   if (values.sport !== undefined && !isSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
   const athlete = values.athlete === undefined ? undefined : readAthlete(values.athlete)
-  const result = readScript(readText(file!), {
-    sport: values.sport, ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
+  return {
+    sport: values.sport, week: dateOf(values, 'week'), on: dateOf(values, 'on'),
+    ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
+  }
+}
+
+/** One file gives its own lines; of several each remark says in which it stands. */
+function read(files: string[], values: Values): number {
+  if (files.length === 0) throw new WrongUse('a file is needed')
+  const options = readOptions(values)
+  const results = files.map((file) => {
+    const result = readScript(readText(file), options)
+    if (result.remarks.some(remark => remark.code === 'too-long')) throw new BadInput([{ problem: `${files.length > 1 ? `${file}: ` : ''}the text is over 1 MB, the limit` }])
+    return { ...result, remarks: files.length > 1 ? result.remarks.map(remark => ({ file, ...remark })) : result.remarks }
   })
-  if (result.remarks.some(remark => remark.code === 'too-long')) throw new BadInput([{ problem: 'the text is over 1 MB, the limit' }])
-  const week = dateOf(values, 'week')
-  write({ sessions: week ? result.sessions.map(session => inWeek(session, week)) : result.sessions, remarks: result.remarks })
-  return values.strict && result.remarks.some(remark => remark.level !== 'note') ? 1 : 0
+  const remarks = results.flatMap(result => result.remarks)
+  const asRun = results.flatMap(result => result.results.map(found => Object.fromEntries(found)))
+  write({ sessions: results.flatMap(result => result.sessions), remarks, ...(asRun.some(found => Object.keys(found).length > 0) ? { results: asRun } : {}) })
+  return values.strict && remarks.some(remark => remark.level !== 'note') ? 1 : 0
+}
+
+function print(files: string[], values: Values): number {
+  const [file] = positionals(files, 1)
+  if (values.score === undefined) {
+    process.stdout.write(printSessions(readSessions(file!, {}, true)))
+    return 0
+  }
+  const session = readOneSession(file!)
+  process.stdout.write(printAsRun(session, resultsOf(session, readScore(values.score).steps)))
+  return 0
+}
+
+function diff(files: string[]): number {
+  const [before, after] = positionals(files, 2).map(file => readOneSession(file))
+  const { headers, rows } = diffSessions(before!, after!)
+  const of = (change: RowChange['change']) => rows.filter(row => row.change === change)
+  write({ added: of('added').map(row => (row as { after: DiffRow }).after), removed: of('removed').map(row => (row as { before: DiffRow }).before), changed: of('changed').map(({ change: _, ...row }) => row), headers })
+  return 0
 }
 
 function pressesOf(file: string | undefined): Press[] {
@@ -113,20 +142,26 @@ function pressesOf(file: string | undefined): Press[] {
 
 function rehearseCommand(files: string[], values: Values): number {
   const [file] = positionals(files, 1)
+  const seed = seedOf(values)
   const athlete = readAthlete(needed(values.athlete, 'athlete'))
   const profile = readWatch(needed(values.watch, 'watch'))
   const { program, losses, fits } = fit(readOneSession(file!), profile, athlete, dayOf(values))
   if (!fits) throw new BadInput(losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
   const day = dayOf(values) ?? '2026-03-31'
-  write(rehearse(program, athlete, { seed: seedOf(values), startedAt: `${day}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(values.presses) }))
+  write(rehearse(program, athlete, { seed, startedAt: `${day}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(values.presses) }))
   return 0
 }
 
-function run(command: string, files: string[], values: Values): number {
+async function run(command: string, files: string[], values: Values): Promise<number> {
   switch (command) {
     case 'read': return read(files, values)
-    case 'print': {
-      process.stdout.write(printSessions(readSessions(positionals(files, 1)[0]!, {}, true)))
+    case 'print': return print(files, values)
+    case 'diff': return diff(files)
+    case 'convert': {
+      const [from, to] = positionals(files, 2)
+      if (values.as !== undefined && values.as !== 'session') throw new WrongUse('--as is session')
+      if (values.size !== undefined && !(values.size in cardSizes)) throw new WrongUse(`--size is one of ${Object.keys(cardSizes).join(', ')}`)
+      await convert(from!, to!, { athlete: athleteOf(values), size: values.size as CardSize | undefined, withCode: values.code === true })
       return 0
     }
     case 'reckon': {
@@ -150,7 +185,7 @@ function run(command: string, files: string[], values: Values): number {
   }
 }
 
-function main(): number {
+async function main(): Promise<number> {
   try {
     const { values, positionals: words } = parseArgs({ options, allowPositionals: true })
     if (values.help) {
@@ -159,7 +194,7 @@ function main(): number {
     }
     const [command, ...files] = words
     if (command === undefined) throw new WrongUse('a command is needed')
-    return run(command, files, values)
+    return await run(command, files, values)
   }
   catch (error) {
     if (error instanceof BadInput) {
@@ -174,4 +209,4 @@ function main(): number {
   }
 }
 
-process.exitCode = main()
+process.exitCode = await main()

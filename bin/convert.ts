@@ -1,0 +1,45 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { extname } from 'node:path'
+import type { Athlete } from '../core/athlete/athlete'
+import type { CardSize } from '../core/card/card'
+import { cardPdf } from '../core/card/pdf'
+import { sessionCard } from '../core/card/session-card'
+import { cardSvg } from '../core/card/svg'
+import { sessionCsv } from '../core/exchange/session-csv'
+import { sessionIcs } from '../core/exchange/session-ics'
+import { printSessions } from '../core/script/print'
+import type { Session } from '../core/session/document'
+import { BadInput, readSessions } from './input'
+
+interface ConvertOptions { athlete: Athlete, size?: CardSize, withCode: boolean }
+
+const letterFile = (name: string) =>
+  new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`)))
+
+function onlyOne(sessions: readonly Session[], extension: string): Session {
+  if (sessions.length !== 1) throw new BadInput([{ problem: `${sessions.length} sessions; a ${extension} file holds one` }])
+  return sessions[0]!
+}
+
+/** Writes a session in another form, told by the extension of the file: .json .txt .csv .ics .svg .pdf */
+export async function convert(from: string, to: string, { athlete, size = 'a4', withCode }: ConvertOptions): Promise<void> {
+  const extension = extname(to).toLowerCase()
+  const sessions = readSessions(from, {}, extension === '.txt' || extension === '.json')
+  switch (extension) {
+    case '.txt': return writeFileSync(to, printSessions(sessions))
+    case '.json': return writeFileSync(to, `${JSON.stringify(sessions.length === 1 ? sessions[0] : { sessions }, null, 2)}\n`)
+    case '.csv': return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), athlete))
+    case '.svg': return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode })))
+    case '.ics': {
+      const calendar = sessionIcs(onlyOne(sessions, extension), athlete)
+      if (calendar === null) throw new BadInput([{ problem: 'a calendar needs a date: day 2026-03-31', pointer: '/day' }])
+      return writeFileSync(to, calendar)
+    }
+    case '.pdf': {
+      const letters = { regular: ['latin-400', 'latin-ext-400'].map(letterFile), bold: ['latin-700', 'latin-ext-700'].map(letterFile) }
+      return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), letters))
+    }
+    default: throw new BadInput([{ problem: `${to}: a session is written as .json, .txt, .csv, .ics, .svg or .pdf` }])
+  }
+}

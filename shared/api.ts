@@ -12,12 +12,24 @@ import type { Program } from '../core/wrist/program'
 
 export interface KeptAthlete { number: number, athlete: Athlete }
 
-export interface KeptSession { id: string, number: number, script: string, document: Session, title: string, updatedAt: string }
+export interface KeptSession {
+  id: string, number: number, script: string, document: Session, title: string, updatedAt: string
+  /** The words as pasted, where there were some. */
+  source: string | null
+  tags: string[], waved: string[], isArchived: boolean
+}
 
 export interface ShelfRow {
   id: string, title: string, sport: SessionSport, seconds: number | null, metres: number | null
-  steps: number, open: number, updatedAt: string
+  steps: number, open: number, updatedAt: string, tags: string[], isArchived: boolean
+  /** Other sessions of its family, and others with the same rows. */
+  variants: number, twins: number
 }
+
+export type ShelfSort = 'newest' | 'title' | 'shortest' | 'longest'
+
+/** What became of one file that was taken in. */
+export interface ImportedFile { file: string, titles: string[], problem?: string }
 
 /** A page of a list, and how many rows there are in all. */
 export interface Listed<Row> { rows: Row[], total: number }

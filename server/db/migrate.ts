@@ -2,6 +2,8 @@ import { fileURLToPath } from 'node:url'
 import { drizzle } from 'drizzle-orm/postgres-js'
 import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
+import { refreshFacets } from '../services/facets'
+import { openDatabase } from './client'
 
 const lockKey = 4_711_2026
 
@@ -22,4 +24,6 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set')
   await migrateDatabase(url)
+  await refreshFacets(openDatabase(url))
+  process.exit(0)
 }

@@ -52,10 +52,25 @@ export const session = pgTable('session', {
   metres: doublePrecision('metres'),
   steps: integer('steps').notNull(),
   open: integer('open').notNull(),
+  /** The session that this one is a variant of, or its own id: variants of one session share it. */
+  familyId: uuid('family_id'),
+  tags: text('tags').array().notNull().default(sql`'{}'`),
+  /** Thoughts about it that the athlete has waved off, by their keys. */
+  waved: text('waved').array().notNull().default(sql`'{}'`),
+  /** What is in it, as words a search asks for; made from the newest revision, by the version of the rules that made it. */
+  facets: text('facets').array().notNull().default(sql`'{}'`),
+  words: text('words').notNull().default(''),
+  /** Digest of its rows alone: sessions with equal rows share it, whatever they are called. */
+  content: text('content').notNull().default(''),
+  facetsVersion: integer('facets_version').notNull().default(0),
+  archivedAt: timestamp('archived_at', { withTimezone: true }),
   removedAt: timestamp('removed_at', { withTimezone: true }),
   createdAt: createdAt(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
-}, table => [index('session_by_owner').on(table.ownerId, table.updatedAt), ownerPolicy('session')])
+}, table => [
+  index('session_by_owner').on(table.ownerId, table.updatedAt), index('session_by_facets').using('gin', table.facets),
+  index('session_by_content').on(table.ownerId, table.content), index('session_by_family').on(table.ownerId, table.familyId), ownerPolicy('session'),
+])
 
 /** One accepted save: the words as typed, the document they read as, and the number it started from. */
 export const revision = pgTable('revision', {
@@ -64,6 +79,8 @@ export const revision = pgTable('revision', {
   number: integer('number').notNull(),
   base: integer('base').notNull(),
   script: text('script').notNull(),
+  /** The words as pasted, where the script was made from some. */
+  source: text('source'),
   document: text('document').notNull(),
   search: jsonb('search').$type<Session>().notNull(),
   digest: text('digest').notNull(),

@@ -5,7 +5,7 @@ import { planEntry, session } from '../db/schema'
 import { notFound, Problem } from './problem'
 import { loadSession } from './session'
 
-function checkDay(day: string): void {
+export function checkDay(day: string): void {
   const time = Date.parse(`${day}T00:00:00Z`)
   if (Number.isNaN(time) || new Date(time).toISOString().slice(0, 10) !== day) {
     throw new Problem(400, `${day} is not a day of the calendar.`, 'body.day', 'Write it as 2026-03-31.')

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm'
 import { unitsOf } from '../../core/athlete/athlete'
 import type { Athlete } from '../../core/athlete/athlete'
 import { validateSession } from '../../core/formats/validate'
@@ -6,15 +6,16 @@ import { reckon } from '../../core/reckon/reckon'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/read'
 import { checkSession } from '../../core/session/check'
-import type { Session, SessionSport } from '../../core/session/document'
+import type { Session } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
 import { titleOf } from '../../core/session/title'
 import { countFlatSteps } from '../../core/session/walk'
-import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
+import type { KeptSession } from '../../shared/api'
 import { digestOf } from '../../core/wrist/digest'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
 import { currentAthlete } from './athlete'
+import { shelvedAs } from './facets'
 import { notFound, Problem } from './problem'
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
@@ -44,35 +45,43 @@ export async function loadSession(tx: OwnerTransaction, id: string): Promise<Kep
   if (!row) throw notFound('session', 'params.id')
   return {
     id, number: row.revision.number, script: row.revision.script, document: JSON.parse(row.revision.document) as Session,
-    title: row.head.title, updatedAt: row.head.updatedAt.toISOString(),
+    title: row.head.title, updatedAt: row.head.updatedAt.toISOString(), source: row.revision.source,
+    tags: row.head.tags, waved: row.head.waved, isArchived: row.head.archivedAt !== null,
   }
+}
+
+export interface SaveOptions {
+  /** The words as pasted, kept beside what was made of them. */
+  source?: string | null
+  familyId?: string
 }
 
 /**
  * Saves the words of a session as a new revision on top of `base`; base 0 makes the session. A base that is no longer the
  * newest is refused with the other side, so that the athlete chooses. Saving what is there already changes nothing.
  */
-export async function saveSession(tx: OwnerTransaction, id: string, base: number, script: string): Promise<KeptSession> {
+export async function saveSession(tx: OwnerTransaction, id: string, base: number, script: string, { source = null, familyId }: SaveOptions = {}): Promise<KeptSession> {
   const { athlete } = await currentAthlete(tx)
   const document = readOne(script, athlete)
-  if (script !== printSession(document)) document.source = script
+  if (source !== null) document.source = source
+  else if (script !== printSession(document)) document.source = script
   const title = titleOf(document)
   const [head] = await tx.select().from(session).where(eq(session.id, id)).for('update')
   if (head?.removedAt) throw notFound('session', 'params.id')
   if (head && head.head !== base) {
     const theirs = await loadSession(tx, id)
-    if (theirs.script === script) return theirs
+    if (theirs.script === script && (source === null || theirs.source === source)) return theirs
     throw new Problem(409, 'This session was changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs })
   }
   if (!head && base !== 0) throw notFound('session', 'params.id')
-  const figures = figuresOf(document, athlete)
+  const figures = { ...figuresOf(document, athlete), ...shelvedAs(document, title) }
   const number = base + 1
   if (head) await tx.update(session).set({ ...figures, title, sport: document.sport, head: number }).where(eq(session.id, id))
   else {
-    const made = await tx.insert(session).values({ id, title, sport: document.sport, head: number, ...figures }).onConflictDoNothing().returning({ id: session.id })
+    const made = await tx.insert(session).values({ id, title, sport: document.sport, head: number, familyId: familyId ?? id, ...figures }).onConflictDoNothing().returning({ id: session.id })
     if (made.length === 0) throw notFound('session', 'params.id')
   }
-  await tx.insert(revision).values({ sessionId: id, number, base, script, document: JSON.stringify(document), search: document, digest: digestOf(document) })
+  await tx.insert(revision).values({ sessionId: id, number, base, script, source, document: JSON.stringify(document), search: document, digest: digestOf(document) })
   return loadSession(tx, id)
 }
 
@@ -86,18 +95,6 @@ export async function importSession(tx: OwnerTransaction, id: string, value: unk
   const against = checkSession(validated.value).find(problem => problem.code !== 'unread')
   if (against) throw new Problem(422, `The session document is not sound: ${against.problem}.`, against.path ? `body.document item ${against.path}` : 'body.document', 'docs/limits.md lists the limits.')
   return saveSession(tx, id, 0, printSession(validated.value))
-}
-
-/** The shelf, newest first, a page at a time. */
-export async function listSessions(tx: OwnerTransaction, options: { search?: string, limit: number, offset: number }): Promise<Listed<ShelfRow>> {
-  const words = (options.search ?? '').trim()
-  const matches = and(isNull(session.removedAt), words === '' ? undefined : sql`${session.title} ilike ${`%${words.replace(/[\\%_]/g, '\\$&')}%`}`)
-  const rows = await tx.select({
-    id: session.id, title: session.title, sport: session.sport, seconds: session.seconds, metres: session.metres,
-    steps: session.steps, open: session.open, updatedAt: session.updatedAt,
-  }).from(session).where(matches).orderBy(desc(session.updatedAt), session.id).limit(options.limit).offset(options.offset)
-  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(session).where(matches)
-  return { rows: rows.map(row => ({ ...row, sport: row.sport as SessionSport, updatedAt: row.updatedAt.toISOString() })), total: count!.total }
 }
 
 /** Takes a session off the shelf; it can be brought back. */
@@ -117,12 +114,17 @@ const copyTitle = (title: string) => {
   return match && Number(match[2]) < 999 ? `${match[1]} ${Number(match[2]) + 1}` : `${title} 2`
 }
 
-/** A copy under a new title. */
-export async function copySession(tx: OwnerTransaction, id: string, copyId: string): Promise<KeptSession> {
+/** A copy under a new title: a session of its own, or a variant that stays in the family of the original. */
+export async function copySession(tx: OwnerTransaction, id: string, copyId: string, options: { asVariant?: boolean, title?: string, script?: string } = {}): Promise<KeptSession> {
   const original = await loadSession(tx, id)
-  const title = copyTitle(original.title).slice(0, limits.titleLength)
-  const lines = original.script.split('\n').filter(line => !/^title:?\s/i.test(line))
-  return saveSession(tx, copyId, 0, [`title ${title}`, ...lines].join('\n'))
+  const title = (options.title ?? copyTitle(original.title)).slice(0, limits.titleLength)
+  const lines = (options.script ?? original.script).split('\n').filter(line => !/^title:?\s/i.test(line))
+  const [head] = await tx.select({ familyId: session.familyId, tags: session.tags }).from(session).where(eq(session.id, id))
+  const familyId = head!.familyId ?? id
+  if (options.asVariant && head!.familyId === null) await tx.update(session).set({ familyId }).where(eq(session.id, id))
+  const copy = await saveSession(tx, copyId, 0, [`title ${title}`, ...lines].join('\n'), { source: original.source, ...(options.asVariant ? { familyId } : {}) })
+  await tx.update(session).set({ tags: head!.tags }).where(eq(session.id, copyId))
+  return { ...copy, tags: head!.tags }
 }
 
 /** Earlier wordings of a session, newest first. */

@@ -62,7 +62,7 @@ describe('keeping sessions', () => {
 
   it('finds a title with a percent sign literally', async () => {
     await newSession(ilse, 'title 100 % effort\nsport run\n\n10:00\n')
-    const { body } = await ilse.ask<{ total: number }>('GET', `/sessions?search=${encodeURIComponent('0 % e')}`)
+    const { body } = await ilse.ask<{ total: number }>('GET', `/sessions?search=${encodeURIComponent('"0 % e"')}`)
     expect(body.total).toBe(1)
     expect((await ilse.ask<{ total: number }>('GET', `/sessions?search=${encodeURIComponent('1%%t')}`)).body.total).toBe(0)
   })

@@ -1,0 +1,96 @@
+import { and, arrayContains, arrayOverlaps, asc, desc, eq, gt, gte, ilike, inArray, isNotNull, isNull, lt, lte, sql } from 'drizzle-orm'
+import type { SQL } from 'drizzle-orm'
+import { parseQuery } from '../../core/find/query'
+import type { SessionSport } from '../../core/session/document'
+import type { Listed, ShelfRow, ShelfSort } from '../../shared/api'
+import type { OwnerTransaction } from '../db/client'
+import { session } from '../db/schema'
+import { notFound } from './problem'
+
+const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+
+/** What a search asks for, as conditions on the shelf. */
+function conditions(search: string): SQL | undefined {
+  const query = parseQuery(search)
+  return and(
+    isNull(session.removedAt),
+    query.archived ? isNotNull(session.archivedAt) : isNull(session.archivedAt),
+    query.sport ? eq(session.sport, query.sport) : undefined,
+    ...query.facets.map(group => arrayOverlaps(session.facets, group)),
+    query.seconds.under === undefined ? undefined : lte(session.seconds, query.seconds.under),
+    query.seconds.over === undefined ? undefined : gte(session.seconds, query.seconds.over),
+    query.metres.under === undefined ? undefined : lt(session.metres, query.metres.under),
+    query.metres.over === undefined ? undefined : gt(session.metres, query.metres.over),
+    query.tags.length === 0 ? undefined : arrayContains(session.tags, query.tags),
+    ...query.words.map(word => ilike(session.words, escaped(word))),
+    query.twins ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)` : undefined,
+  )
+}
+
+const sorts: Record<ShelfSort, SQL[]> = {
+  newest: [desc(session.updatedAt)],
+  title: [asc(sql`lower(${session.title})`)],
+  shortest: [sql`${session.seconds} asc nulls last`],
+  longest: [sql`${session.seconds} desc nulls last`],
+}
+
+/** The shelf, a page at a time: what a search asks for, in the order wanted. */
+export async function listSessions(tx: OwnerTransaction, options: { search?: string, sort: ShelfSort, limit: number, offset: number }): Promise<Listed<ShelfRow>> {
+  const matches = conditions(options.search ?? '')
+  const rows = await tx.select({
+    id: session.id, title: session.title, sport: session.sport, seconds: session.seconds, metres: session.metres, steps: session.steps, open: session.open,
+    tags: session.tags, familyId: session.familyId, content: session.content, archivedAt: session.archivedAt, updatedAt: session.updatedAt,
+  }).from(session).where(matches).orderBy(...sorts[options.sort], session.id).limit(options.limit).offset(options.offset)
+  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(session).where(matches)
+  const [families, twins] = [await countsBy(tx, session.familyId, rows.map(row => row.familyId)), await countsBy(tx, session.content, rows.map(row => row.content))]
+  return {
+    total: count!.total,
+    rows: rows.map(({ familyId, content, archivedAt, ...row }) => ({
+      ...row, sport: row.sport as SessionSport, updatedAt: row.updatedAt.toISOString(), isArchived: archivedAt !== null,
+      variants: Math.max(0, (families.get(familyId) ?? 1) - 1), twins: Math.max(0, (twins.get(content) ?? 1) - 1),
+    })),
+  }
+}
+
+/** How many sessions on the shelf share each of these values. */
+async function countsBy(tx: OwnerTransaction, column: typeof session.familyId | typeof session.content, values: (string | null)[]): Promise<Map<string | null, number>> {
+  const known = [...new Set(values.filter(value => value !== null && value !== ''))] as string[]
+  if (known.length === 0) return new Map()
+  const rows = await tx.select({ value: column, count: sql<number>`count(*)::int` }).from(session).where(and(inArray(column, known), isNull(session.removedAt))).groupBy(column)
+  return new Map(rows.map(row => [row.value, row.count]))
+}
+
+async function change(tx: OwnerTransaction, id: string, values: Partial<typeof session.$inferInsert>): Promise<void> {
+  const changed = await tx.update(session).set(values).where(and(eq(session.id, id), isNull(session.removedAt))).returning({ id: session.id })
+  if (changed.length === 0) throw notFound('session', 'params.id')
+}
+
+const tidyTags = (tags: readonly string[]) => [...new Set(tags.map(tag => tag.trim().replace(/^#/, '').toLowerCase().replace(/\s+/g, '-')).filter(tag => tag !== ''))].sort()
+
+/** Sets the tags of a session: lower case, each once. */
+export async function tagSession(tx: OwnerTransaction, id: string, tags: readonly string[]): Promise<string[]> {
+  const tidy = tidyTags(tags)
+  await change(tx, id, { tags: tidy })
+  return tidy
+}
+
+/** Every tag in use, with how many sessions have it. */
+export async function listTags(tx: OwnerTransaction): Promise<{ tag: string, count: number }[]> {
+  const rows = await tx.execute<{ tag: string, count: number }>(sql`select tag, count(*)::int as count from session, unnest(tags) as tag where removed_at is null group by tag order by tag`)
+  return [...rows].map(({ tag, count }) => ({ tag, count }))
+}
+
+/** Puts a session away from the shelf without removing it, or back. */
+export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boolean): Promise<void> => change(tx, id, { archivedAt: isArchived ? new Date() : null })
+
+/** Remembers which thoughts about a session the athlete has waved off. */
+export const waveOff = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> => change(tx, id, { waved: [...new Set(keys)] })
+
+/** The variants of a session, itself among them, oldest first. */
+export async function listFamily(tx: OwnerTransaction, id: string): Promise<{ id: string, title: string, seconds: number | null }[]> {
+  const [own] = await tx.select({ familyId: session.familyId }).from(session).where(and(eq(session.id, id), isNull(session.removedAt)))
+  if (!own) throw notFound('session', 'params.id')
+  if (own.familyId === null) return []
+  return tx.select({ id: session.id, title: session.title, seconds: session.seconds }).from(session)
+    .where(and(eq(session.familyId, own.familyId), isNull(session.removedAt))).orderBy(session.createdAt)
+}

@@ -1,0 +1,38 @@
+import { randomUUID } from 'node:crypto'
+import { and, eq } from 'drizzle-orm'
+import { unitsOf } from '../../core/athlete/athlete'
+import { printSession } from '../../core/script/print'
+import { readScript } from '../../core/script/read'
+import type { PlanRow } from '../../shared/api'
+import type { OwnerTransaction } from '../db/client'
+import { planEntry } from '../db/schema'
+import { currentAthlete } from './athlete'
+import { checkDay, planSession } from './plan'
+import { notFound, Problem } from './problem'
+import { saveSession } from './session'
+
+/** Moves what is planned to another day. */
+export async function movePlanned(tx: OwnerTransaction, id: string, day: string): Promise<void> {
+  checkDay(day)
+  const moved = await tx.update(planEntry).set({ day }).where(and(eq(planEntry.id, id))).returning({ id: planEntry.id })
+  if (moved.length === 0) throw notFound('plan entry', 'params.id')
+}
+
+/**
+ * Fills a week from a message with its days: each session is shelved with the message as its source and put on its day.
+ * All of it or nothing; a session without a day, or with a line that nobody could read, is shelved all the same.
+ */
+export async function fillWeek(tx: OwnerTransaction, week: string, text: string): Promise<PlanRow[]> {
+  checkDay(week)
+  const { athlete } = await currentAthlete(tx)
+  const { sessions } = readScript(text, { week, units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
+  const filled = sessions.filter(session => session.items.length > 0)
+  if (filled.length === 0) throw new Problem(422, 'Nothing in the text reads as a session.', 'body.text', 'Begin each day with its name: Tue: 6 x 800 / 90 s jog.')
+  const rows: PlanRow[] = []
+  for (const document of filled) {
+    const kept = await saveSession(tx, randomUUID(), 0, printSession(document), { source: text })
+    if (document.day && /^\d/.test(document.day)) rows.push(await planSession(tx, kept.id, document.day))
+    else rows.push({ id: '', day: '', sessionId: kept.id, title: kept.title, sport: document.sport, seconds: null })
+  }
+  return rows
+}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const rooms = [
-  { to: '/desk', name: 'Desk' }, { to: '/shelf', name: 'Shelf' }, { to: '/wrist', name: 'Wrist' },
+  { to: '/desk', name: 'Desk' }, { to: '/shelf', name: 'Shelf' }, { to: '/weeks', name: 'Weeks' }, { to: '/wrist', name: 'Wrist' },
   { to: '/watch', name: 'Stand-in watch' }, { to: '/log', name: 'Log' }, { to: '/me', name: 'Me' },
 ]
 const route = useRoute()

@@ -33,7 +33,7 @@ function takeFix(view: EditorView): boolean {
 }
 
 export const sheetKeys: Extension = [
-  history(), rowIndent, indentUnit.of('  '), EditorState.tabSize.of(2),
+  history({ minDepth: 1_000_000 }), rowIndent, indentUnit.of('  '), EditorState.tabSize.of(2),
   keymap.of([
     { key: 'Alt-Enter', run: takeFix },
     { key: 'Tab', run: indentMore, shift: indentLess },

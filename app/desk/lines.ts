@@ -2,7 +2,13 @@ import type { SheetRow } from '~~/core/reckon/sheet'
 import type { Remark } from '~~/core/script/remark'
 
 /** A stretch of a repeat's bracket beside one row. */
-export interface Bracket { level: number, part: 'top' | 'middle' | 'bottom' | 'whole', roundel: string | null }
+export interface Bracket {
+  level: number
+  part: 'top' | 'middle' | 'bottom' | 'whole'
+  roundel: string | null
+  /** The path of the repeat. */
+  path: string
+}
 
 /** A row as the margins draw it. */
 export interface MarginRow { row: SheetRow, brackets: Bracket[] }
@@ -10,9 +16,14 @@ export interface MarginRow { row: SheetRow, brackets: Bracket[] }
 /** What stands beside one line of text: its own row, or the rows that a shorthand line was read as. */
 export interface SheetLine { rows: MarginRow[], isPreview: boolean, remarks: Remark[] }
 
-export interface SheetData { lines: ReadonlyMap<number, SheetLine>, levels: number }
+export interface SheetData {
+  lines: ReadonlyMap<number, SheetLine>
+  levels: number
+  /** The row at a path in spoken words. */
+  say: (path: string) => string
+}
 
-export const emptySheet: SheetData = { lines: new Map(), levels: 0 }
+export const emptySheet: SheetData = { lines: new Map(), levels: 0, say: () => '' }
 
 /** The brackets of every row: each block hugs its rows, its roundel at the middle one. */
 function bracketsOf(rows: readonly SheetRow[]): Bracket[][] {
@@ -26,7 +37,7 @@ function bracketsOf(rows: readonly SheetRow[]): Bracket[][] {
     const middle = Math.floor((start + 1 + end) / 2)
     for (let index = start; index <= end; index++) {
       const part = start === end ? 'whole' : index === start ? 'top' : index === end ? 'bottom' : 'middle'
-      brackets[index]!.push({ level, part, roundel: index === middle ? block.roundel : null })
+      brackets[index]!.push({ level, part, roundel: index === middle ? block.roundel : null, path: block.path })
     }
   })
   return brackets
@@ -37,7 +48,7 @@ function bracketsOf(rows: readonly SheetRow[]): Bracket[][] {
  *
  * @param places where each path was said
  */
-export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string, { line: number }>, remarks: readonly Remark[]): SheetData {
+export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string, { line: number }>, remarks: readonly Remark[], say: (path: string) => string = () => ''): SheetData {
   const lines = new Map<number, SheetLine>()
   const lineAt = (line: number) => {
     const known = lines.get(line)
@@ -54,7 +65,7 @@ export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string
   for (const line of lines.values()) line.isPreview = line.rows.length > 1
   for (const remark of remarks) lineAt(remark.line).remarks.push(remark)
   const levels = brackets.reduce((most, own) => Math.max(most, ...own.map(bracket => bracket.level + 1)), 0)
-  return { lines, levels }
+  return { lines, levels, say }
 }
 
 /** Extra height of a row in pixels: a gentle log of how long it lasts. */

@@ -45,6 +45,8 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
   for (const bracket of brackets) {
     if (!bracket.roundel) continue
     const roundel = element('sheet-roundel', bracket.roundel)
+    roundel.dataset.path = bracket.path
+    roundel.title = 'Drag to move, press to change the count'
     roundel.style.left = `${bracket.level * bracketPitch + 16}px`
     cell.append(roundel)
   }
@@ -56,7 +58,12 @@ export type Column = 'clock' | 'way' | 'spine' | 'comes' | 'string'
 
 function draw(column: Column, { row, brackets }: MarginRow): HTMLElement {
   switch (column) {
-    case 'clock': return element('sheet-number', row.startsAt === null ? '' : formatTime(Math.round(row.startsAt)))
+    case 'clock': {
+      const cell = element('sheet-number sheet-handle', row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt)))
+      cell.dataset.path = row.path
+      cell.title = 'Drag to move'
+      return cell
+    }
     case 'way': return element('sheet-number', row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1))
     case 'spine': return drawSpine(brackets)
     case 'comes': return element('sheet-comes', row.comesTo)

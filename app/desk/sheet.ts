@@ -28,6 +28,7 @@ class PreviewWidget extends WidgetType {
       line.className = `sheet-stack-row ${row.kind}${row.off ? ' off' : ''}`
       line.textContent = row.words
       line.style.paddingLeft = `${8 + row.depth * 20}px`
+      line.dataset.path = row.path
       stack.append(line)
     }
     return stack

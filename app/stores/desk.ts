@@ -1,9 +1,14 @@
+import { advise } from '~~/core/advise/advise'
 import { hardSeconds, sheetRows } from '~~/core/reckon/sheet'
 import { knownSeconds, reckon } from '~~/core/reckon/reckon'
 import { readScript } from '~~/core/script/read'
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { KeptSession } from '~~/shared/api'
-import { clearDraft, keepDraft, keptDraft } from '~/desk/draft'
+import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from '~/desk/draft'
+import { isAlive, ownTab } from '~/desk/tab'
+
+/** The other side of a difference: kept on the server, or left in this browser by a tab that is gone. */
+export interface OtherSide { script: string, number: number, source: string | null, tab?: string, updatedAt?: string }
 
 /** Where the words are safe: nowhere yet, in this browser, on the server, or differing on both. */
 export type Keeping
@@ -11,20 +16,28 @@ export type Keeping
     | { state: 'here', why: string }
     | { state: 'nowhere', why: string }
     | { state: 'there', at: string }
-    | { state: 'differs', theirs: KeptSession }
+    | { state: 'differs', theirs: OtherSide }
 
 const saveAfter = 600
 const retryAfter = 3000
+
+interface KeptMessage { id: string, number: number, script: string, source: string | null, updatedAt: string }
 
 /** The session on the desk: its words, what they read as, and where they are kept. */
 export const useDeskStore = defineStore('desk', () => {
   const athletes = useAthleteStore()
   const id = ref('')
   const script = ref('')
+  const source = ref<string | null>(null)
   const base = ref(0)
+  const tags = ref<string[]>([])
+  const waved = ref<string[]>([])
+  const minutesToday = ref<number | null>(null)
   const keeping = ref<Keeping>({ state: 'empty' })
+  let tab = ''
   let timer: ReturnType<typeof setTimeout> | undefined
   let saving: Promise<void> | null = null
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
 
   const reading = computed(() => readScript(script.value, { units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }))
   const session = computed(() => reading.value.sessions[0])
@@ -33,66 +46,118 @@ export const useDeskStore = defineStore('desk', () => {
   const places = computed(() => reading.value.places[0] ?? new Map())
   const known = computed(() => reckoning.value ? knownSeconds(reckoning.value) : 0)
   const hard = computed(() => session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.athlete) : 0)
+  const advice = computed(() => session.value && reckoning.value && reading.value.sessions.length === 1
+    ? advise(session.value, reckoning.value, athletes.athlete, minutesToday.value === null ? {} : { secondsToday: minutesToday.value * 60 })
+    : [])
+
+  const draft = () => ({ script: script.value, base: base.value, source: source.value })
 
   function schedule(after: number) {
     clearTimeout(timer)
     timer = setTimeout(() => void save(), after)
   }
 
-  async function open(wanted: string) {
-    clearTimeout(timer)
-    await saving
-    id.value = wanted
-    const draft = keptDraft(wanted)
-    const kept = await api<KeptSession>(`/sessions/${wanted}`).catch((error: unknown) => {
-      const told = toldOf(error)
-      if (draft && (told.status === 404 || told.status === 0)) return null
-      throw error
-    })
-    if (id.value !== wanted) return
-    script.value = draft?.script ?? kept?.script ?? ''
-    base.value = draft?.base ?? kept?.number ?? 0
-    if (draft && kept && draft.script === kept.script) {
-      clearDraft(wanted)
-      base.value = kept.number
-    }
-    else if (draft) {
-      keeping.value = { state: 'here', why: 'not there yet' }
-      schedule(0)
-      return
-    }
-    keeping.value = kept ? { state: 'there', at: kept.updatedAt } : { state: 'empty' }
+  function take(kept: Pick<KeptSession, 'script' | 'number' | 'source' | 'updatedAt'>) {
+    script.value = kept.script
+    source.value = kept.source
+    base.value = kept.number
+    keeping.value = { state: 'there', at: kept.updatedAt }
   }
 
-  function begin(newId: string) {
-    clearTimeout(timer)
-    id.value = newId
+  function clear() {
     script.value = ''
+    source.value = null
     base.value = 0
     keeping.value = { state: 'empty' }
   }
 
-  function type(text: string) {
-    if (text === script.value) return
-    script.value = text
-    const isKept = keepDraft(id.value, { script: text, base: base.value })
+  /** A draft by a tab that is gone and says something else than what is kept. */
+  async function leftBehind(wanted: string, kept: string | undefined) {
+    for (const left of draftsOf(wanted)) {
+      if (left.tab === tab || (left.tab !== '' && await isAlive(left.tab))) continue
+      if (left.script !== kept && left.script.trim() !== '') return left
+      clearDraft(wanted, left.tab)
+    }
+    return null
+  }
+
+  async function open(wanted: string) {
+    clearTimeout(timer)
+    await saving
+    tab = await ownTab()
+    id.value = wanted
+    const isNew = isFresh(wanted)
+    const kept = await api<KeptSession>(`/sessions/${wanted}`).catch((error: unknown) => {
+      const told = toldOf(error)
+      if (isNew && told.status === 404) return null
+      if ((keptDraft(wanted, tab) || draftsOf(wanted).length > 0) && (told.status === 404 || told.status === 0)) return null
+      throw error
+    })
+    if (id.value !== wanted) return
+    tags.value = kept?.tags ?? []
+    waved.value = kept?.waved ?? []
+    const own = keptDraft(wanted, tab)
+    const left = await leftBehind(wanted, kept?.script)
+    const first = own ?? left
+    if (!first || first.script === kept?.script) {
+      if (own) clearDraft(wanted, tab)
+      if (kept) take(kept)
+      else clear()
+      return
+    }
+    script.value = first.script
+    source.value = first.source
+    base.value = first.base
+    keepDraft(wanted, tab, draft())
+    if (!own && left) clearDraft(wanted, left.tab)
+    if (own && left && left.script !== own.script) {
+      keeping.value = { state: 'differs', theirs: { script: left.script, number: left.base, source: left.source, tab: left.tab } }
+      return
+    }
+    keeping.value = { state: 'here', why: 'not there yet' }
+    schedule(0)
+  }
+
+  function changed() {
+    const isKept = keepDraft(id.value, tab, draft())
     if (keeping.value.state === 'differs') return
     keeping.value = isKept ? { state: 'here', why: 'on its way there' } : { state: 'nowhere', why: 'this browser has no room left' }
     schedule(saveAfter)
   }
 
+  function type(text: string) {
+    if (text === script.value) return
+    script.value = text
+    changed()
+  }
+
+  /** Keeps words as they were pasted beside what is made of them; a further paste is added below. */
+  function paste(text: string) {
+    source.value = source.value === null ? text : `${source.value}\n${text}`
+    changed()
+  }
+
+  function dropSource() {
+    source.value = null
+    changed()
+  }
+
   async function saveOnce() {
-    const [ownId, text] = [id.value, script.value]
+    const [ownId, text, words] = [id.value, script.value, source.value]
     try {
-      const kept = await api<KeptSession>(`/sessions/${ownId}`, { method: 'PUT', body: { base: base.value, script: text } })
-      if (id.value !== ownId) return
+      const kept = await api<KeptSession>(`/sessions/${ownId}`, { method: 'PUT', body: { base: base.value, script: text, source: words } })
+      channel?.postMessage({ id: ownId, number: kept.number, script: text, source: words, updatedAt: kept.updatedAt } satisfies KeptMessage)
+      if (id.value !== ownId) {
+        clearDraft(ownId, tab)
+        return
+      }
       base.value = kept.number
-      if (script.value === text) {
-        clearDraft(ownId)
+      if (script.value === text && source.value === words) {
+        clearDraft(ownId, tab)
         keeping.value = { state: 'there', at: kept.updatedAt }
       }
       else {
-        keepDraft(ownId, { script: script.value, base: base.value })
+        keepDraft(ownId, tab, draft())
         schedule(saveAfter)
       }
     }
@@ -115,18 +180,29 @@ export const useDeskStore = defineStore('desk', () => {
     await saving
   }
 
+  /** Another tab has put newer words there: they come onto this desk too, unless this one has words of its own. */
+  channel?.addEventListener('message', ({ data }: MessageEvent<KeptMessage>) => {
+    if (data.id !== id.value || data.number <= base.value) return
+    if (keeping.value.state === 'there' || keeping.value.state === 'empty') take(data)
+  })
+
   /** Settles a difference: mine goes on top of theirs, or theirs comes onto the desk. */
   function settle(choice: 'mine' | 'theirs') {
     if (keeping.value.state !== 'differs') return
     const { theirs } = keeping.value
-    base.value = theirs.number
+    if (theirs.tab !== undefined) clearDraft(id.value, theirs.tab)
+    else base.value = theirs.number
     if (choice === 'theirs') {
       script.value = theirs.script
-      clearDraft(id.value)
-      keeping.value = { state: 'there', at: theirs.updatedAt }
-      return
+      source.value = theirs.source
+      if (theirs.tab === undefined) {
+        clearDraft(id.value, tab)
+        keeping.value = { state: 'there', at: theirs.updatedAt! }
+        return
+      }
+      base.value = theirs.number
     }
-    keepDraft(id.value, { script: script.value, base: base.value })
+    keepDraft(id.value, tab, draft())
     keeping.value = { state: 'here', why: 'on its way there' }
     schedule(0)
   }
@@ -138,5 +214,15 @@ export const useDeskStore = defineStore('desk', () => {
     return keeping.value.state === 'there'
   }
 
-  return { id, script, base, keeping, reading, session, reckoning, rows, places, known, hard, open, begin, type, settle, settleSave }
+  async function waveOff(keys: string[]) {
+    waved.value = keys
+    if (await settleSave()) await api(`/sessions/${id.value}/waved`, { method: 'PUT', body: { waved: keys } })
+  }
+
+  async function setTags(wanted: string[]) {
+    if (!await settleSave()) return
+    tags.value = (await api<{ tags: string[] }>(`/sessions/${id.value}/tags`, { method: 'PUT', body: { tags: wanted } })).tags
+  }
+
+  return { id, script, source, base, tags, waved, minutesToday, keeping, reading, session, reckoning, rows, places, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
 })

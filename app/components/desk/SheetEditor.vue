@@ -1,50 +1,173 @@
 <script setup lang="ts">
+import { historyField, isolateHistory } from '@codemirror/commands'
 import { EditorState } from '@codemirror/state'
-import { EditorView, highlightActiveLine, highlightActiveLineGutter, placeholder } from '@codemirror/view'
+import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
+import type { Edit } from '~~/core/edit/edit'
+import { apply } from '~~/core/edit/edit'
+import { itemAt } from '~~/core/edit/item-path'
+import { changeBetween, retext } from '~~/core/edit/retext'
 import type { SheetRow } from '~~/core/reckon/sheet'
+import type { ReadResult } from '~~/core/script/read'
+import { readScript } from '~~/core/script/read'
+import { sayItem } from '~~/core/script/say'
 import type { Remark } from '~~/core/script/remark'
+import { rowDragging } from '~/desk/drag'
+import type { KeptHistory } from '~/desk/history'
 import { sheetKeys } from '~/desk/keys'
+import type { OwnSession } from '~/desk/language'
+import { scriptLanguage } from '~/desk/language'
 import { sheetLines } from '~/desk/lines'
-import { setSheet, sheetColumns } from '~/desk/sheet'
+import { rowActions } from '~/desk/row-keys'
+import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 
-const props = defineProps<{ script: string, rows: SheetRow[], places: ReadonlyMap<string, { line: number }>, remarks: Remark[] }>()
-const emit = defineEmits<{ type: [text: string] }>()
+const props = defineProps<{ script: string, rows: SheetRow[], reading: ReadResult, history: KeptHistory | null, own: OwnSession[], selected: string | null }>()
+const emit = defineEmits<{ type: [text: string], paste: [text: string], row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
 
 const host = useTemplateRef<HTMLElement>('host')
 const levels = ref(1)
 let view: EditorView | undefined
+/** A row chosen by the pointer or left in hand by an edit; the caret alone cannot tell the rows of a shorthand line apart. */
+let chosen: string | null = null
+let historyTimer: ReturnType<typeof setTimeout> | undefined
+const keepHistoryAfter = 700
+
+const places = computed(() => props.reading.places[0] ?? new Map())
+const session = computed(() => props.reading.sessions.length === 1 ? props.reading.sessions[0]! : null)
+const say = (path: string) => {
+  const item = session.value && itemAt(session.value, path)
+  return item ? sayItem(item) : ''
+}
+
+/** The session in spoken words, said anew when typing pauses. */
+const aloud = ref<string[]>([])
+watchDebounced(session, now => aloud.value = now?.items.map(sayItem) ?? [], { debounce: 250, immediate: true })
 
 function refresh() {
   if (!view) return
-  const data = sheetLines(props.rows, props.places, props.remarks)
+  const data = sheetLines(props.rows, places.value, props.reading.remarks, say)
   levels.value = Math.max(1, data.levels)
   view.dispatch({ effects: setSheet.of(data) })
+  emit('row', chosen !== null && places.value.has(chosen) ? chosen : pathAtCaret())
+}
+
+const pathAtCaret = () => {
+  if (!view) return null
+  const line = view.state.doc.lineAt(view.state.selection.main.head).number
+  return view.state.field(sheetField).data.lines.get(line)?.rows[0]?.row.path ?? null
+}
+
+function rememberHistory() {
+  clearTimeout(historyTimer)
+  historyTimer = setTimeout(() => {
+    if (view) emit('history', { doc: view.state.doc.toString(), state: view.state.toJSON({ history: historyField }) })
+  }, keepHistoryAfter)
+}
+
+/** Carries an edit of the session out on the words, as one change that can be undone. */
+async function edit(wanted: Edit | null) {
+  if (!view || !wanted) return
+  const text = view.state.doc.toString()
+  if (props.script !== text) await nextTick()
+  if (!session.value) return emit('refused', 'The text holds several sessions; its rows are changed one session at a time.')
+  const result = apply(session.value, wanted)
+  if (!result.ok) return emit('refused', result.problem)
+  const change = changeBetween(text, retext(text, props.reading, result.session))
+  const inHand = props.selected
+  const isAround = (wanted.do === 'repeat' || wanted.do === 'drop-last') && inHand !== null && inHand.startsWith(`${wanted.at}.`)
+  const select = isAround ? inHand : result.select
+  chosen = select
+  view.dispatch({ changes: change, userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  await nextTick()
+  const place = select ? places.value.get(select) : undefined
+  if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })
+  chosen = select
+  emit('row', select ?? pathAtCaret())
+}
+
+/** Several edits that one fix stands for, undone together. */
+async function editAll(edits: readonly Edit[]) {
+  for (const one of edits) await edit(one)
+}
+
+const actionKeys = keymap.of(rowActions.map(action => ({
+  key: action.key, preventDefault: true,
+  run() {
+    const path = props.selected ?? pathAtCaret()
+    if (session.value && path) void edit(action.edit(session.value, path))
+    return true
+  },
+})))
+
+const readAnew = new Set(['spelling', 'unreadable', 'chatter', 'day', 'date', 'day-off'])
+
+/** Whether pasted words are a message that was read, and not rows in the form they are kept in. */
+function isMessage(text: string): boolean {
+  const written = text.split('\n').filter(line => line.trim() !== '').length
+  if (text.trim().length < 8 || !/\s/.test(text.trim())) return false
+  const anew = new Set(readScript(text).remarks.filter(remark => readAnew.has(remark.code)).map(remark => remark.line))
+  return anew.size * 2 >= written
+}
+
+const extensions = () => [
+  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
+  rowDragging(wanted => void edit(wanted), (path, what) => {
+    chosen = path
+    emit('row', path)
+    if (what === 'count') emit('field', 'count')
+  }),
+  placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
+  EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
+  EditorView.domEventHandlers({
+    paste(event) {
+      const text = event.clipboardData?.getData('text/plain') ?? ''
+      if (isMessage(text)) emit('paste', text)
+    },
+  }),
+  EditorView.updateListener.of((update) => {
+    if (update.docChanged) {
+      emit('type', update.state.doc.toString())
+      rememberHistory()
+    }
+    if (update.selectionSet && !update.docChanged) {
+      chosen = null
+      emit('row', pathAtCaret())
+    }
+  }),
+]
+
+/** The state with everything that could be undone before the page went away. */
+function restoredState(): EditorState {
+  if (props.history) {
+    try {
+      const state = EditorState.fromJSON(props.history.state, { extensions: extensions() }, { history: historyField })
+      return state.update({ changes: changeBetween(state.doc.toString(), props.script) }).state
+    }
+    catch {
+      return EditorState.create({ doc: props.script, extensions: extensions() })
+    }
+  }
+  return EditorState.create({ doc: props.script, extensions: extensions() })
 }
 
 onMounted(() => {
-  view = new EditorView({
-    parent: host.value!,
-    state: EditorState.create({
-      doc: props.script,
-      extensions: [
-        sheetKeys, sheetColumns, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
-        placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
-        EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
-        EditorView.updateListener.of((update) => {
-          if (update.docChanged) emit('type', update.state.doc.toString())
-        }),
-      ],
-    }),
-  })
+  view = new EditorView({ parent: host.value!, state: restoredState() })
   refresh()
   view.focus()
 })
-onBeforeUnmount(() => view?.destroy())
+onBeforeUnmount(() => {
+  clearTimeout(historyTimer)
+  if (view) emit('history', { doc: view.state.doc.toString(), state: view.state.toJSON({ history: historyField }) })
+  view?.destroy()
+})
 
 watch(() => props.script, (text) => {
-  if (view && view.state.doc.toString() !== text) view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } })
+  if (view && view.state.doc.toString() !== text) view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
 })
-watch(() => [props.rows, props.remarks], refresh, { flush: 'sync' })
+watch(() => [props.rows, props.reading], refresh, { flush: 'sync' })
+watch(() => props.selected, (path) => {
+  for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
+  if (path) for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? []) element.classList.add('sheet-selected')
+})
 
 function replace(remark: Remark, replacement: string) {
   if (!view) return
@@ -55,93 +178,32 @@ function replace(remark: Remark, replacement: string) {
 
 function show(line: number) {
   if (!view) return
-  view.dispatch({ selection: { anchor: view.state.doc.line(line).from }, scrollIntoView: true })
+  view.dispatch({ selection: { anchor: view.state.doc.line(Math.min(line, view.state.doc.lines)).from }, scrollIntoView: true })
   view.focus()
 }
 
-defineExpose({ replace, show })
+/** Puts a whole other wording on the desk, as one change that can be undone. */
+function rewrite(text: string) {
+  if (!view) return
+  view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full'), userEvent: 'input.rewrite' })
+  view.focus()
+}
+
+defineExpose({ replace, show, edit, editAll, rewrite, focus: () => view?.focus() })
 </script>
 
 <template>
   <div class="sheet" :style="{ '--spine': `${levels * 26 + 14}px` }">
     <div class="heads" aria-hidden="true">
-      <span class="clock">clock</span><span class="way">km</span><span class="spine" /><span class="words">words</span>
+      <span class="fold" /><span class="clock">clock</span><span class="way">km</span><span class="spine" /><span class="words">words</span>
       <span class="comes">comes to</span>
       <span class="string"><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span>
     </div>
-    <div ref="host" class="editor" />
-    <ol class="hidden-text" aria-label="The session, read aloud">
-      <li v-for="row in rows" :key="row.path">{{ row.words }}{{ row.comesTo ? `, ${row.comesTo}` : '' }}</li>
+    <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0" />
+    <ol class="hidden-text" aria-label="The session, read aloud" data-test="aloud">
+      <li v-for="(words, index) in aloud" :key="index">{{ words }}</li>
     </ol>
   </div>
 </template>
 
-<style>
-.sheet { --string: 236px; --comes: 148px; display: flex; flex-direction: column; min-height: 0; flex: 1; }
-.sheet .heads { display: flex; font-size: .84rem; color: var(--faint); border-bottom: 2px solid var(--slip); padding-bottom: 3px; flex: none; }
-.sheet .heads .clock { width: 62px; text-align: right; }
-.sheet .heads .way { width: 52px; text-align: right; }
-.sheet .heads .spine { width: var(--spine); }
-.sheet .heads .words { flex: 1; padding-left: 8px; }
-.sheet .heads .comes { width: var(--comes); text-align: right; padding-right: 12px; }
-.sheet .heads .string { width: var(--string); position: relative; }
-.sheet .heads .string i { position: absolute; transform: translateX(-50%); font-style: normal; white-space: nowrap; }
-.sheet .editor { flex: 1; min-height: 0; overflow: auto; }
-.sheet .cm-editor { min-height: 100%; background: transparent; font-size: 15.5px; }
-.sheet .cm-editor.cm-focused { outline: none; }
-.sheet .cm-scroller { font-family: var(--mono); line-height: 1.4; overflow-x: hidden; }
-.sheet .cm-content { padding: 0; caret-color: var(--clay-4); }
-.sheet .cm-line { padding: calc(4px + var(--grow, 0px) / 2) 8px; border-bottom: 1px solid var(--rule); }
-.sheet .cm-activeLine { background: var(--lit); }
-.sheet .cm-gutters { background: transparent; border: 0; color: var(--faint); }
-.sheet .cm-gutterElement { border-bottom: 1px solid var(--rule); padding: 0; display: flex; align-items: stretch; }
-.sheet .cm-activeLineGutter { background: var(--lit); }
-.sheet .cm-cursor { border-left: 2px solid var(--clay-4); }
-.sheet .cm-selectionBackground, .sheet .cm-focused .cm-selectionBackground { background: var(--clay-1) !important; }
-.sheet .cm-placeholder { color: var(--faint); white-space: normal; }
-.sheet-column-clock { width: 62px; }
-.sheet-column-way { width: 52px; }
-.sheet-column-spine { width: var(--spine); }
-.sheet-column-comes { width: var(--comes); }
-.sheet-column-string { width: var(--string); border-left: 1px solid var(--rule); }
-.sheet .cm-gutterElement > *, .sheet-stack-row > * { flex: 1; }
-.sheet-number { font: 13.5px var(--mono); display: flex; align-items: center; justify-content: flex-end; }
-.sheet-comes { font: 13.5px var(--read); display: flex; align-items: center; justify-content: flex-end; padding-right: 12px; text-align: right; }
-.sheet-spine { position: relative; width: 100%; min-height: 100%; }
-.sheet-bracket { position: absolute; top: 0; bottom: -1px; border-left: 2px solid var(--slip); width: 9px; }
-.sheet-bracket.top, .sheet-bracket.whole { top: 50%; border-top: 2px solid var(--slip); }
-.sheet-bracket.bottom, .sheet-bracket.whole { bottom: 50%; border-bottom: 2px solid var(--slip); }
-.sheet-roundel { position: absolute; top: 50%; transform: translate(-50%, -50%); margin-left: 1px; background: var(--slip); color: var(--cream); border-radius: 12px; font: 600 11.5px/22px var(--read); min-width: 22px; padding: 0 4px; text-align: center; z-index: 1; }
-.sheet-string { position: relative; min-height: 100%; }
-.sheet-critical { position: absolute; top: 0; bottom: 0; border-left: 1px dashed var(--clay-2); }
-.sheet-band { position: absolute; top: 50%; height: 8px; margin-top: -4px; border-radius: 4px; }
-.sheet-band.easy { background: var(--clay-2); height: 6px; margin-top: -3px; }
-.sheet-band.steady { background: var(--clay-3); }
-.sheet-band.hard { background: var(--clay-4); height: 10px; margin-top: -5px; }
-.sheet-band.hardest { background: repeating-linear-gradient(115deg, var(--clay-5) 0 4px, var(--clay-4) 4px 6px); height: 12px; margin-top: -6px; border-radius: 6px; }
-.sheet-open { position: absolute; top: 50%; border-top: 2px dotted var(--faint); }
-.sheet-stack { width: 100%; }
-.sheet-stack-row { height: 30px; display: flex; border-bottom: 1px solid var(--rule); align-items: stretch; }
-.sheet-stack-row:last-child { border-bottom: 0; }
-.sheet-preview { border-bottom: 1px solid var(--rule); color: var(--slip); background: color-mix(in srgb, var(--paper) 60%, transparent); }
-.sheet-preview .sheet-stack-row { align-items: center; padding-right: 8px; font: 14.5px var(--mono); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.sheet-preview .block, .sheet-block { font-weight: 700; color: var(--clay-5); }
-.sheet-preview .off, .sheet-off { color: var(--faint); text-decoration: line-through; }
-.sheet-note { color: var(--faint); }
-.sheet-error { text-decoration: underline wavy var(--cinnabar) 1px; text-underline-offset: 4px; }
-.sheet-said-ask { text-decoration: underline wavy var(--ochre-line) 1.5px; text-underline-offset: 4px; }
-@media (max-width: 900px) {
-  .sheet { --string: 96px; --comes: 120px; }
-  .sheet .heads .string i:not(:nth-child(3)) { display: none; }
-}
-@media (max-width: 640px) {
-  .sheet { --comes: 84px; }
-  .sheet .heads .way, .sheet .heads .string { display: none; }
-  .sheet .cm-editor .cm-gutters .cm-gutter.sheet-column-way, .sheet .cm-editor .cm-gutters .cm-gutter.sheet-column-string { display: none !important; }
-  .sheet .cm-gutter.sheet-column-clock, .sheet .heads .clock { width: 46px; }
-  .sheet .cm-editor { font-size: 14px; }
-  .sheet .cm-line { padding-left: 4px; padding-right: 4px; }
-  .sheet-number { font-size: 12px; }
-  .sheet-comes { font-size: 12.5px; padding-right: 4px; }
-}
-</style>
+<style src="./sheet.css"></style>

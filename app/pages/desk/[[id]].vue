@@ -2,8 +2,16 @@
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
 import type { Remark } from '~~/core/script/remark'
 import { titleOf } from '~~/core/session/title'
-import { lastOnDesk, rememberOnDesk } from '~/desk/draft'
+import { lastOnDesk, rememberFresh, rememberOnDesk } from '~/desk/draft'
+import type { Edit } from '~~/core/edit/edit'
+import { printSession } from '~~/core/script/print'
+import type { Session } from '~~/core/session/document'
+import type { KeptSession, Listed, ShelfRow } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
+import type RowPanel from '~/components/desk/RowPanel.vue'
+import type { KeptHistory } from '~/desk/history'
+import { keepHistory, keptHistory } from '~/desk/history'
+import type { OwnSession } from '~/desk/language'
 
 definePageMeta({ key: 'desk' })
 const route = useRoute()
@@ -11,6 +19,13 @@ const desk = useDeskStore()
 const athletes = useAthleteStore()
 const problem = ref<ApiProblem | null>(null)
 const isSending = ref(false)
+const history = ref<KeptHistory | null>(null)
+const openedId = ref('')
+const selected = ref<string | null>(null)
+const refused = ref('')
+const isAsking = ref(false)
+const own = ref<OwnSession[]>([])
+const panel = useTemplateRef<InstanceType<typeof RowPanel>>('panel')
 const editor = useTemplateRef<InstanceType<typeof SheetEditor>>('editor')
 
 async function openFor(id: string | undefined) {
@@ -18,7 +33,9 @@ async function openFor(id: string | undefined) {
   try {
     if (!athletes.isLoaded) await athletes.load().catch(() => {})
     if (id === 'new') {
-      await navigateTo(`/desk/${crypto.randomUUID()}?new=1`, { replace: true })
+      const made = crypto.randomUUID()
+      rememberFresh(made)
+      await navigateTo(`/desk/${made}`, { replace: true })
       return
     }
     const wanted = id ?? lastOnDesk()
@@ -26,10 +43,12 @@ async function openFor(id: string | undefined) {
       await navigateTo('/desk/new', { replace: true })
       return
     }
-    if (route.query.new) desk.begin(wanted)
-    else await desk.open(wanted)
+    await desk.open(wanted)
+    history.value = await keptHistory(wanted)
+    selected.value = null
+    openedId.value = wanted
     rememberOnDesk(wanted)
-    if (id !== wanted || route.query.new) history.replaceState(history.state, '', `/desk/${wanted}`)
+    if (id !== wanted) window.history.replaceState(window.history.state, '', `/desk/${wanted}`)
   }
   catch (error) {
     problem.value = toldOf(error)
@@ -48,17 +67,58 @@ const unit = computed(() => session.value?.sport === 'multi' || session.value?.s
 const clockOf = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 
-function onLeave(event: BeforeUnloadEvent) {
-  if (desk.keeping.state === 'nowhere') event.preventDefault()
-}
-onMounted(() => window.addEventListener('beforeunload', onLeave))
-onBeforeUnmount(() => window.removeEventListener('beforeunload', onLeave))
-
 async function toTheWrist() {
   if (!await desk.settleSave()) return
   isSending.value = true
 }
 const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
+
+const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
+const lineOf = (path: string) => desk.places.get(path)?.line ?? null
+const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
+
+/** Titles of own sessions, to be put in by their first letters. */
+async function loadOwn() {
+  const { rows } = await api<Listed<ShelfRow>>('/sessions?limit=60').catch(() => ({ rows: [] as ShelfRow[] }))
+  own.value = rows.filter(row => row.id !== desk.id).map(row => ({
+    title: row.title, rows: () => api<KeptSession>(`/sessions/${row.id}`).then(kept => rowsTextOf(kept.document)).catch(() => null),
+  }))
+}
+onMounted(loadOwn)
+
+function onEdit(edit: Edit) {
+  refused.value = ''
+  void editor.value?.edit(edit)
+}
+function onRow(path: string | null) {
+  if (path !== selected.value) refused.value = ''
+  selected.value = path
+}
+const takeSize = (document: Session) => editor.value?.rewrite(printSession(document))
+function toWeek() {
+  sessionStorage.setItem('agonis.week-text', desk.script)
+  return navigateTo('/weeks')
+}
+function onKey(event: KeyboardEvent) {
+  const isTyping = (event.target as HTMLElement).closest('input, textarea, select, .cm-content') !== null
+  if (event.key === '?' && !isTyping) isAsking.value = true
+  if (event.altKey && event.key.toLowerCase() === 'e') {
+    event.preventDefault()
+    panel.value?.focus()
+  }
+}
+const onHide = () => { if (document.visibilityState === 'hidden') void desk.save() }
+const onUnload = (event: BeforeUnloadEvent) => { if (desk.keeping.state === 'nowhere') event.preventDefault() }
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  document.addEventListener('visibilitychange', onHide)
+  window.addEventListener('beforeunload', onUnload)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  document.removeEventListener('visibilitychange', onHide)
+  window.removeEventListener('beforeunload', onUnload)
+})
 </script>
 
 <template>
@@ -73,11 +133,22 @@ const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
         <h1 data-test="title">{{ title }}</h1>
         <p class="faint">{{ place }}</p>
       </div>
-      <DeskSheetEditor :key="desk.id" ref="editor" :script="desk.script" :rows="desk.rows" :places="desk.places" :remarks="desk.reading.remarks" @type="desk.type" />
-      <DeskTwoSides v-if="desk.keeping.state === 'differs'" :mine="desk.script" :theirs="desk.keeping.theirs.script" @choose="desk.settle" />
+      <p v-if="desk.reading.sessions.length > 1" class="said ask" data-test="several">
+        This holds {{ desk.reading.sessions.length }} sessions. <button class="plain" data-test="to-week" @click="toWeek">Put them on their days</button>
+        <span class="faint"> The sheet shows the first.</span>
+      </p>
+      <DeskSheetEditor
+        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :history="history" :own="own" :selected="selected"
+        @type="desk.type" @paste="desk.paste" @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
+      />
+      <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
+      <DeskRowPanel ref="panel" :session="session ?? null" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
+      <DeskTwoSides v-if="desk.keeping.state === 'differs'" :mine="desk.script" :theirs="desk.keeping.theirs.script" :is-left="desk.keeping.theirs.tab !== undefined" @choose="desk.settle" />
       <div class="bar">
         <button class="act first" :disabled="!canSend" data-test="to-wrist" @click="toTheWrist">To the wrist</button>
+        <NuxtLink class="act link" :to="`/card/${desk.id}`" data-test="to-card">On paper</NuxtLink>
         <NuxtLink class="act link" to="/desk/new">New session</NuxtLink>
+        <button class="act" aria-haspopup="dialog" @click="isAsking = true">Keys</button>
         <span role="status" data-test="keeping">
           <span v-if="desk.keeping.state === 'there'" class="good">● kept, {{ clockOf(desk.keeping.at) }}</span>
           <span v-else-if="desk.keeping.state === 'here'" class="doubt">● kept here, {{ desk.keeping.why }}</span>
@@ -88,10 +159,21 @@ const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
       </div>
     </div>
     <DeskSideColumn
-      :reckoning="desk.reckoning" :remarks="desk.reading.remarks" :known="desk.known" :hard="desk.hard" :unit="unit"
+      :reckoning="desk.reckoning" :remarks="desk.reading.remarks" :advice="desk.advice" :waved="desk.waved" :line-of="lineOf" :known="desk.known" :hard="desk.hard" :unit="unit" :minutes-today="desk.minutesToday"
       @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)"
-    />
+      @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" @today="(minutes: number | null) => desk.minutesToday = minutes"
+    >
+      <template v-if="session && session.items.length > 0">
+        <h2 class="section">Another size</h2>
+        <DeskSizes :session="session" :athlete="athletes.athlete" :likely="desk.reckoning?.seconds.likely ?? null" @take="takeSize" />
+        <h2 class="section">Variants</h2>
+        <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :session="session" :title="plainTitle" :ready="desk.settleSave" />
+        <h2 class="section">Tags</h2>
+        <TagField :tags="desk.tags" @set="desk.setTags" />
+      </template>
+    </DeskSideColumn>
     <WristSendPanel v-if="isSending" :session-id="desk.id" :title="title" @close="isSending = false" />
+    <DeskKeysSheet v-if="isAsking" @close="isAsking = false" />
   </div>
 </template>
 
@@ -101,6 +183,7 @@ const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
 .top { padding-right: 22px; margin-bottom: 8px; }
 .top h1 { overflow-wrap: anywhere; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; padding-bottom: .12em; }
 .top p { margin: 2px 0 0; }
+.section { margin-top: 14px; }
 .bar { border-top: 2px solid var(--slip); margin-left: -22px; padding: 8px 22px; display: flex; gap: 14px; align-items: center; flex-wrap: wrap; flex: none; background: var(--cream); }
 .link { text-decoration: none; color: inherit; display: inline-flex; align-items: center; }
 @media (max-width: 900px) { .desk { flex-direction: column; height: auto; min-height: 100%; } .left { padding-left: 12px; min-height: 70vh; } .bar { margin-left: -12px; padding: 8px 12px; position: sticky; bottom: 0; } }

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { SizeProposal } from '~~/core/edit/sizes'
+import { proposeSizes } from '~~/core/edit/sizes'
+import { sayDuration } from '~~/core/quantity/time'
+import type { Athlete } from '~~/core/athlete/athlete'
+import type { Session } from '~~/core/session/document'
+
+const props = defineProps<{ session: Session, athlete: Athlete, likely: number | null }>()
+const emit = defineEmits<{ take: [session: Session] }>()
+
+const minutes = ref(45)
+const proposals = ref<SizeProposal[] | null>(null)
+const shown = ref<string | null>(null)
+watch(() => props.session, () => proposals.value = null)
+
+function propose() {
+  proposals.value = proposeSizes(props.session, props.athlete, minutes.value * 60)
+  shown.value = proposals.value[0]?.label ?? null
+}
+const direction = computed(() => props.likely !== null && minutes.value * 60 > props.likely ? 'longer' : 'shorter')
+</script>
+
+<template>
+  <form class="sizes" @submit.prevent="propose">
+    <label>Make it <input v-model.number="minutes" class="field" type="number" min="5" max="2880" data-test="size-minutes"> min</label>
+    <button class="act" data-test="propose">{{ direction === 'longer' ? 'Longer' : 'Shorter' }}</button>
+  </form>
+  <p v-if="proposals?.length === 0" class="faint">It is about that long already, or has nothing to count.</p>
+  <div v-for="proposal in proposals ?? []" :key="proposal.label" class="proposal" data-test="proposal">
+    <button class="plain name" :aria-expanded="shown === proposal.label" @click="shown = shown === proposal.label ? null : proposal.label">{{ proposal.label }}, {{ sayDuration(Math.round(proposal.seconds / 60) * 60) }}</button>
+    <p>{{ proposal.why }}</p>
+    <template v-if="shown === proposal.label">
+      <DeskRowDiff :before="session" :after="proposal.session" />
+      <button class="act" data-test="take-size" @click="emit('take', proposal.session)">Take this one</button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sizes { display: flex; gap: 10px; align-items: center; margin: 6px 0; }
+.field { width: 70px; }
+.proposal { border-left: 4px solid var(--clay-2); padding: 2px 0 4px 10px; margin: 8px 0; font-size: .93rem; }
+.proposal p { margin: 0; color: var(--faint); }
+.name { font-weight: 600; }
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { KeptSession } from '~~/shared/api'
+import type { Session } from '~~/core/session/document'
+import { sayDuration } from '~~/core/quantity/time'
+
+const props = defineProps<{ id: string, isKept: boolean, session: Session, title: string, ready: () => Promise<boolean> }>()
+interface Relative { id: string, title: string, seconds: number | null }
+
+const family = ref<Relative[]>([])
+const compared = ref<KeptSession | null>(null)
+const { problem, isBusy, guarded } = useGuarded()
+const others = computed(() => family.value.filter(relative => relative.id !== props.id))
+
+const load = () => guarded(async () => family.value = props.isKept ? await api<Relative[]>(`/sessions/${props.id}/family`) : [])
+const compare = (id: string) => guarded(async () => {
+  compared.value = compared.value?.id === id ? null : await api<KeptSession>(`/sessions/${id}`)
+})
+const saveVariant = () => guarded(async () => {
+  if (!await props.ready()) return
+  const made = await api<{ id: string }>(`/sessions/${props.id}/copy`, { method: 'POST', body: { variant: true, title: `${props.title.slice(0, 108)}, variant` } })
+  await navigateTo(`/desk/${made.id}`)
+})
+watch(() => [props.id, props.isKept], () => {
+  compared.value = null
+  void load()
+}, { immediate: true })
+</script>
+
+<template>
+  <p v-if="problem && problem.status !== 404" class="said error">{{ problem.problem }}</p>
+  <p v-for="relative in others" :key="relative.id" class="relative">
+    <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>
+    <span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds / 60) * 60) }}</span>
+    {{ ' ' }}<button class="plain" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">what differs</button>
+  </p>
+  <DeskRowDiff v-if="compared" :before="compared.document" :after="session" data-test="variant-diff" />
+  <button class="act" :disabled="isBusy" data-test="save-variant" @click="saveVariant">Save a copy as a variant</button>
+</template>
+
+<style scoped>
+.relative { margin: 4px 0; font-size: .93rem; overflow-wrap: anywhere; }
+</style>

@@ -3,6 +3,7 @@ import { Bench } from 'tinybench'
 import { ilse } from '../demo/athlete'
 import { rehearse } from '../standin/rehearse'
 import { score } from '../core/record/score'
+import { advise } from '../core/advise/advise'
 import { reckon } from '../core/reckon/reckon'
 import { sheetRows } from '../core/reckon/sheet'
 import { readScript } from '../core/script/read'
@@ -15,7 +16,13 @@ const canonical = `sport run\n\n${rows.join('\n')}\n`
 const shorthand = Array.from({ length: 100 }, (_, index) => `${2 + index % 8} x ${1 + index % 5} min w/ 90 s easy`).join('\n')
 const megabyte = shorthand.repeat(Math.floor(1024 * 1024 / shorthand.length / 1.01))
 const jsonText = JSON.stringify(readScript(canonical).sessions[0])
-const jsonMegabyte = JSON.stringify({ text: Array.from({ length: 20_000 }, (_, index) => `row ${index} of a large document, with words`) })
+/** A megabyte in which no line comes twice. */
+const varied = Array.from({ length: 30_000 }, (_, index) => [
+  `${2 + index % 8} x ${1 + index % 5} min w/ ${30 + index % 997} s easy`, `${400 + index} m @ 5k effort + ${index % 20} s/km`,
+  `${1 + index % 59}:${String(index % 60).padStart(2, '0')} @ 4:${10 + index % 50}-5:${10 + index % 50} /km`, `${index % 90}.${index} km WU, ${3 + index % 6}x${2 + index % 9}min w ${60 + index % 60}s float`,
+  `good morning all, the boathouse key number ${index} is with the club`,
+][index % 5]!).join('\n').slice(0, 1024 * 1024 - 2)
+const jsonMegabyte = JSON.stringify({ text: varied.split('\n') })
 
 const all = profileNamed('all-sport')!
 const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, ilse).program
@@ -25,7 +32,8 @@ const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {
   const session = readScript(text).sessions[0]!
-  return sheetRows(session, reckon(session, { athlete: ilse }), ilse)
+  const reckoning = reckon(session, { athlete: ilse })
+  return [sheetRows(session, reckoning, ilse), advise(session, reckoning, ilse)]
 }
 
 function hourOfEngine() {
@@ -36,9 +44,10 @@ function hourOfEngine() {
 const bench = new Bench({ time: 1500, warmupTime: 300 })
 bench
   .add('JSON.parse of a 200-step session', () => JSON.parse(jsonText) as unknown)
-  .add('keystroke, 200 steps: read, reckon, rows', () => keystroke(canonical))
+  .add('keystroke, 200 steps: read, reckon, rows, thoughts', () => keystroke(canonical))
   .add('JSON.parse of a megabyte', () => JSON.parse(jsonMegabyte) as unknown)
   .add('read a megabyte of shorthand', () => readScript(megabyte))
+  .add('read a megabyte, no line twice', () => readScript(varied))
   .add('score 6 h, one sample a second', () => score(sixHours, recording))
   .add('engine, an hour of 60 steps', hourOfEngine)
 await bench.run()
@@ -47,7 +56,8 @@ const median = (name: string) => bench.getTask(name)!.result!.latency.p50!
 const worst = (name: string) => bench.getTask(name)!.result!.latency.p99!
 for (const task of bench.tasks) console.log(`${task.name.padEnd(44)} median ${median(task.name).toFixed(2).padStart(8)} ms   p99 ${worst(task.name).toFixed(2).padStart(8)} ms`)
 const ratio = (name: string, base: string) => console.log(`${name} / ${base}: ${(median(name) / median(base)).toFixed(1)}`)
-ratio('keystroke, 200 steps: read, reckon, rows', 'JSON.parse of a 200-step session')
+ratio('keystroke, 200 steps: read, reckon, rows, thoughts', 'JSON.parse of a 200-step session')
 ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')
+ratio('read a megabyte, no line twice', 'JSON.parse of a megabyte')
 ratio('score 6 h, one sample a second', 'JSON.parse of a megabyte')
 ratio('engine, an hour of 60 steps', 'JSON.parse of a megabyte')

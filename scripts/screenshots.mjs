@@ -39,9 +39,34 @@ try {
   await take('desk-narrow')
   await page.setViewportSize({ width: 1280, height: 800 })
 
+  await page.goto('/desk/new')
+  await page.locator('.cm-content').waitFor()
+  await page.locator('.cm-content').evaluate((element, text) => {
+    const data = new DataTransfer()
+    data.setData('text/plain', text)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  }, '2 km easy, 5 x 1 km @ 10k pace, 2 min jog, 2 km easy\nsee you on the quay, bring a lamp')
+  await page.getByRole('button', { name: 'set out in rows' }).click()
+  await page.locator('.cm-line', { hasText: '1 km @ 10k effort' }).click()
+  await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await take('desk-pasted')
+
   await page.goto('/shelf')
-  await page.locator('[data-test=shelf] tr').nth(5).waitFor()
+  await page.fill('[data-test=search]', 'ride under 1 h')
+  await page.locator('[data-test=shelf] tbody tr').first().waitFor()
   await take('shelf')
+
+  await page.goto('/weeks')
+  await page.click('[data-test=fill]')
+  await page.fill('[data-test=week-text]', 'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2')
+  await page.locator('[data-test=read-day]').nth(1).waitFor()
+  await take('weeks')
+
+  await open('Quay ladder')
+  await page.click('[data-test=to-card]')
+  await page.getByLabel('with a code of the script').check()
+  await page.locator('.paper').waitFor()
+  await take('card')
 
   for (const title of ['Boathouse fours', 'Quay ladder']) {
     await open(title)

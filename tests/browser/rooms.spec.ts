@@ -15,7 +15,7 @@ test('the shelf opens, copies, removes and brings back', async ({ app }) => {
   await app.click('[data-test=undo]')
   await expect(rows).toHaveCount(2)
   await app.fill('[data-test=search]', 'no such thing')
-  await expect(app.getByText('Nothing is called “no such thing”.')).toBeVisible()
+  await expect(app.getByText('Nothing on the shelf has “no such thing” in it.')).toBeVisible()
 })
 
 test('a number changed in Me is kept, a wrong one is said and is not', async ({ app }) => {
@@ -47,7 +47,7 @@ test('a number typed a moment before the page goes is not lost, nor is a wrong o
 test('a watch that cannot hold a session says every loss before sending', async ({ app }) => {
   await app.goto('/shelf')
   await app.fill('[data-test=search]', 'Kick and pull')
-  await app.getByRole('link', { name: 'Kick and pull' }).click()
+  await app.getByRole('link', { name: 'Kick and pull', exact: true }).click()
   await app.click('[data-test=to-wrist]')
   await app.getByLabel('Drawer watch').check()
   await expect(app.getByText('this watch knows no swim')).toBeVisible()

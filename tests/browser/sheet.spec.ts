@@ -1,0 +1,184 @@
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, kept, newSession, script, test } from './page'
+
+const lines = (page: Page) => script(page).evaluate(element => Array.from(element.querySelectorAll('.cm-line')).map(line => line.textContent))
+const rowsAre = (page: Page, wanted: string[]) => expect.poll(async () => (await lines(page)).slice(2).filter(line => line !== '')).toEqual(wanted)
+
+async function paste(page: Page, text: string): Promise<void> {
+  await script(page).evaluate((element, words) => {
+    const data = new DataTransfer()
+    data.setData('text/plain', words)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  }, text)
+}
+
+/** Types rows of a run and puts the caret in the line that holds some words. */
+async function begin(page: Page, rows: string): Promise<void> {
+  await newSession(page)
+  await paste(page, `sport run\n\n${rows}`)
+  await expect(page.locator('[data-test=steps]')).not.toHaveText('0')
+}
+async function caretAt(page: Page, line: number): Promise<void> {
+  await script(page).focus()
+  await page.keyboard.press('Control+Home')
+  for (let step = 1; step < line; step++) await page.keyboard.press('ArrowDown')
+}
+
+test('a session is shaped with keys alone, taken back, and done again', async ({ app }) => {
+  await begin(app, '10:00\n400 m @ 5k effort\nrecovery 1:30')
+  await caretAt(app, 4)
+  await app.keyboard.press('Alt+w')
+  await rowsAre(app, ['10:00', '2 times', '  400 m @ 5k effort', 'recovery 1:30'])
+  await caretAt(app, 6)
+  await app.keyboard.press('Alt+ArrowUp')
+  await rowsAre(app, ['10:00', 'recovery 1:30', '2 times', '  400 m @ 5k effort'])
+  await app.keyboard.press('Control+z')
+  await rowsAre(app, ['10:00', '2 times', '  400 m @ 5k effort', 'recovery 1:30'])
+  await caretAt(app, 5)
+  await app.keyboard.press('Alt+=')
+  await app.keyboard.press('Alt+d')
+  await app.keyboard.press('Alt+o')
+  await rowsAre(app, ['10:00', '3 times', '  400 m @ 5k effort', '  off 400 m @ 5k effort', 'recovery 1:30'])
+  await app.keyboard.press('Alt+Backspace')
+  await caretAt(app, 4)
+  await app.keyboard.press('Alt+h')
+  await rowsAre(app, ['10:00', '3 times', '  400 m @ 5k effort', '3 times', '  400 m @ 5k effort + 3 %', 'recovery 1:30'])
+  await caretAt(app, 5)
+  await app.keyboard.press('Alt+e')
+  await expect(app.locator('[data-test=row-length]')).toBeFocused()
+  await app.keyboard.type('800 m')
+  await app.keyboard.press('Enter')
+  await rowsAre(app, ['10:00', '3 times', '  800 m @ 5k effort', '3 times', '  400 m @ 5k effort + 3 %', 'recovery 1:30'])
+  await expect(script(app)).toBeFocused()
+})
+
+test('what does not fit is said and nothing is changed', async ({ app }) => {
+  await begin(app, '10:00\n400 m @ 5k effort')
+  await caretAt(app, 3)
+  await app.keyboard.press('Alt+e')
+  await app.keyboard.type('soon')
+  await app.keyboard.press('Enter')
+  await expect(app.locator('[data-test=refused]')).toContainText('"soon" is not a length')
+  await rowsAre(app, ['10:00', '400 m @ 5k effort'])
+})
+
+test('undo reaches back over a reload', async ({ app }) => {
+  await begin(app, '10:00\n5:00 @ 5k effort')
+  await caretAt(app, 4)
+  await app.keyboard.press('Alt+d')
+  await rowsAre(app, ['10:00', '5:00 @ 5k effort', '5:00 @ 5k effort'])
+  await expect(kept(app)).toBeVisible()
+  await expect.poll(() => app.evaluate(() => new Promise((resolve) => {
+    const opening = indexedDB.open('keyval-store')
+    opening.onsuccess = () => {
+      const reading = opening.result.transaction('keyval').objectStore('keyval').getAll()
+      reading.onsuccess = () => resolve(JSON.stringify(reading.result).split('5:00 @ 5k effort').length > 2)
+    }
+  }))).toBe(true)
+  await app.reload()
+  await rowsAre(app, ['10:00', '5:00 @ 5k effort', '5:00 @ 5k effort'])
+  await script(app).focus()
+  await app.keyboard.press('Control+z')
+  await rowsAre(app, ['10:00', '5:00 @ 5k effort'])
+  await app.keyboard.press('Control+Shift+Z')
+  await rowsAre(app, ['10:00', '5:00 @ 5k effort', '5:00 @ 5k effort'])
+})
+
+test('a block is dragged by its roundel and a row by its clock, each an edit of the text', async ({ app }) => {
+  await begin(app, '10:00\n3 times\n  400 m @ 5k effort\n  recovery 1:00\n5:00')
+  const clock = (path: string) => app.locator(`.sheet-column-clock [data-path="${path}"]`)
+  const roundel = (await app.locator('.sheet-roundel').boundingBox())!
+  const first = (await clock('1').boundingBox())!
+  await app.mouse.move(roundel.x + 8, roundel.y + 8)
+  await app.mouse.down()
+  await app.mouse.move(first.x + 8, first.y + 20, { steps: 6 })
+  await app.mouse.move(first.x + 8, first.y + 2, { steps: 3 })
+  await expect(app.locator('.sheet-drop')).toBeVisible()
+  await app.mouse.up()
+  await rowsAre(app, ['3 times', '  400 m @ 5k effort', '  recovery 1:00', '10:00', '5:00'])
+  const [last, inner] = [(await clock('3').boundingBox())!, (await clock('1.1').boundingBox())!]
+  await app.mouse.move(last.x + 8, last.y + 8)
+  await app.mouse.down()
+  await app.mouse.move(inner.x + 8, inner.y + 10, { steps: 6 })
+  await app.mouse.move(inner.x + 8, inner.y + inner.height - 2, { steps: 3 })
+  await app.mouse.up()
+  await rowsAre(app, ['3 times', '  400 m @ 5k effort', '  5:00', '  recovery 1:00', '10:00'])
+  await script(app).focus()
+  await app.keyboard.press('Control+z')
+  await rowsAre(app, ['3 times', '  400 m @ 5k effort', '  recovery 1:00', '10:00', '5:00'])
+})
+
+test('pasted words stay beside the sheet, linked to their rows, and what became none is shown', async ({ app }) => {
+  await newSession(app)
+  await paste(app, '2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nsee you at the boathouse')
+  const drawer = app.getByRole('region', { name: 'As it was pasted' })
+  await expect(drawer.locator('.left-over')).toHaveText('see you at the boathouse')
+  await app.getByRole('button', { name: 'set out in rows' }).click()
+  await expect(script(app)).toContainText('6 times, drop last recovery')
+  await drawer.getByRole('button', { name: '6 x 800 @ 5k pace / 90 s jog' }).click()
+  await expect(app.locator('[data-test=row-length]')).toHaveValue('6 times')
+  await expect(kept(app)).toBeVisible()
+  await app.reload()
+  await expect(drawer).toContainText('6 x 800 @ 5k pace / 90 s jog')
+})
+
+test('thoughts are taken by their fix or waved off for this session, over a reload too', async ({ app }) => {
+  await begin(app, 'warm-up 10:00\n4 times\n  3:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00')
+  const thought = app.locator('[data-test=thought]')
+  await expect(thought).toContainText('Last recovery')
+  await thought.getByRole('button', { name: 'leave it out after the last round' }).click()
+  await expect(script(app)).toContainText('4 times, drop last recovery')
+  await expect(thought).toHaveCount(0)
+  await app.fill('[data-test=today]', '20')
+  await expect(thought).toContainText('Too long for today')
+  await thought.getByRole('button', { name: /Wave off/ }).click()
+  await expect(app.getByText('1 waved off.')).toBeVisible()
+  await expect(kept(app)).toBeVisible()
+  await app.reload()
+  await app.fill('[data-test=today]', '20')
+  await expect(app.getByText('1 waved off.')).toBeVisible()
+})
+
+test('another size is previewed before it is taken, and a variant says what differs', async ({ app }) => {
+  await begin(app, 'warm-up 15:00\n8 times, drop last recovery\n  3:00 @ 5k effort\n  recovery 2:00\ncool-down 10:00')
+  await app.fill('[data-test=size-minutes]', '50')
+  await app.click('[data-test=propose]')
+  await expect(app.locator('[data-test=proposal]').first()).toContainText('5 rounds instead of 8')
+  await expect(app.locator('[data-test=proposal] .changed').first()).toContainText('5 times')
+  await expect(kept(app)).toBeVisible()
+  await app.click('[data-test=save-variant]')
+  await expect(app.locator('[data-test=title]')).toContainText('variant')
+  await app.fill('[data-test=size-minutes]', '50')
+  await app.click('[data-test=propose]')
+  await app.locator('[data-test=take-size]').click()
+  await expect(script(app)).toContainText('5 times, drop last recovery')
+  await app.getByRole('button', { name: 'what differs' }).click()
+  await expect(app.locator('[data-test=variant-diff] .changed')).toContainText('5 times, drop last recovery')
+})
+
+test('words are completed, read out on hover and folded', async ({ app }) => {
+  await begin(app, '2 times\n  400 m in 1:22-1:24\n  rest 2:00\n5:00')
+  await app.keyboard.press('Control+End')
+  await app.keyboard.type('\n3:00 @ thr')
+  await expect(app.locator('.cm-tooltip-autocomplete li[aria-selected]')).toContainText('threshold effort')
+  await expect(async () => {
+    await app.keyboard.press('Tab')
+    await expect(script(app)).toContainText('threshold effort', { timeout: 300 })
+  }).toPass()
+  await rowsAre(app, ['2 times', '  400 m in 1:22-1:24', '  rest 2:00', '5:00', '3:00 @ threshold effort'])
+  await app.locator('.cm-line', { hasText: '2 times' }).hover({ position: { x: 30, y: 12 } })
+  await expect(app.locator('.sheet-hover')).toHaveText('2 times: 400 metres in 1:22 to 1:24, then 2 minutes standing')
+  await app.locator('.cm-foldGutter span[title="Fold line"]').first().click()
+  await expect(script(app)).not.toContainText('400 m')
+})
+
+test('nothing on the desk stands in the way of a screen reader, with all of it open', async ({ app }) => {
+  await begin(app, 'warm-up 15:00\n8 times\n  3:00 @ 5k effort\n  recovery 2:00\ncool-down 10:00\n5m')
+  await paste(app, '\n2 km easy, 3 x 400')
+  await app.fill('[data-test=size-minutes]', '50')
+  await app.click('[data-test=propose]')
+  await expectAccessible(app)
+  await app.getByRole('button', { name: 'Keys', exact: true }).click()
+  await expect(app.getByRole('dialog', { name: 'Keys of the Desk' })).toBeVisible()
+  await expectAccessible(app)
+})

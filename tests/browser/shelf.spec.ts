@@ -1,0 +1,90 @@
+import { readFileSync } from 'node:fs'
+import { PDFDocument } from 'pdf-lib'
+import { expect, expectAccessible, kept, newSession, script, test } from './page'
+
+test('sessions are found by what is in them', async ({ app }) => {
+  await app.goto('/shelf')
+  const rows = app.locator('[data-test=shelf] tbody tr')
+  await app.fill('[data-test=search]', 'swim on send-offs')
+  await expect(rows.first().locator('.sport')).toHaveText('swim')
+  await app.fill('[data-test=search]', 'ride under 1 h')
+  await expect(rows.first().locator('.sport')).toHaveText('ride')
+  await app.fill('[data-test=search]', '')
+  await app.selectOption('[data-test=sort]', 'title')
+  await expect(rows.first()).toBeVisible()
+  await expectAccessible(app)
+})
+
+test('a session is tagged, put away and brought back', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('title Put me away\nsport run\n\n7 x 77 m')
+  await expect(kept(app)).toBeVisible()
+  await app.goto('/shelf')
+  await app.fill('[data-test=search]', '7 x 77 m')
+  const row = app.locator('[data-test=shelf] tbody tr')
+  await expect(row).toHaveCount(1)
+  await app.getByRole('button', { name: 'Tag Put me away' }).click()
+  await app.fill('[data-test=tag]', 'Odd')
+  await app.keyboard.press('Enter')
+  await expect(row).toContainText('#odd')
+  await app.getByRole('button', { name: 'Put away Put me away' }).click()
+  await expect(row).toHaveCount(0)
+  await app.fill('[data-test=search]', 'archived #odd')
+  await app.getByRole('button', { name: 'Bring back Put me away' }).click()
+  await app.fill('[data-test=search]', '#odd')
+  await expect(row).toHaveCount(1)
+})
+
+test('all sessions go out in one file and come in again, and what does not fit is said', async ({ app }) => {
+  await app.goto('/shelf')
+  const [download] = await Promise.all([app.waitForEvent('download'), app.click('[data-test=export]')])
+  const path = await download.path()
+  await app.setInputFiles('[data-test=import]', [
+    { name: 'back.zip', mimeType: 'application/zip', buffer: readFileSync(path) }, { name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') },
+  ])
+  await expect(app.locator('[data-test=imported]')).toContainText(/\d+ sessions taken in/)
+  await expect(app.locator('[data-test=imported]')).toContainText('odd.json')
+  await app.fill('[data-test=search]', 'duplicates')
+  await expect(app.locator('[data-test=shelf] tbody tr').first()).toContainText('same content as')
+})
+
+test('a pasted week is read before it is kept, put on its days and moved', async ({ app }) => {
+  await app.goto('/weeks')
+  await app.click('[data-test=fill]')
+  await app.fill('[data-test=week-text]', 'Hi Ilse!\nTue 31 March 2026: title-less 6 x 800 / 90 s jog\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2')
+  await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
+  await app.reload()
+  await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
+  await app.click('[data-test=fill-week]')
+  const day = (date: string) => app.locator(`[data-day="${date}"] [data-test=entry]`, { hasText: '1:30:00' })
+  await expect(day('2026-04-04')).toHaveCount(1)
+  await day('2026-04-04').getByRole('combobox').selectOption({ label: 'Sun' })
+  await expect(day('2026-04-05')).toHaveCount(1)
+  await app.locator('[data-day="2026-04-05"] [data-test=entry]', { hasText: '1:30:00' }).dragTo(app.locator('[data-day="2026-04-03"] .entries'))
+  await expect(day('2026-04-03')).toHaveCount(1)
+  await expectAccessible(app)
+})
+
+test('a week pasted at the Desk goes on to its days', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.insertText('Mon: 40 min easy\nWed: 5 x 1 km / 2 min jog')
+  await expect(app.locator('[data-test=several]')).toContainText('2 sessions')
+  await app.click('[data-test=to-week]')
+  await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
+})
+
+test('a session goes on paper, as large as the paper lets it, with a code of its script', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('title On paper\nsport run\n\nwarm-up until press\n4 times\n400 m @ 5k effort\nrecovery 1:30 jog')
+  await expect(kept(app)).toBeVisible()
+  await app.click('[data-test=to-card]')
+  await expect(app.getByRole('img', { name: /On paper, Arm band/ })).toBeVisible()
+  await app.getByLabel('with a code of the script').check()
+  const [download] = await Promise.all([app.waitForEvent('download'), app.click('[data-test=pdf]')])
+  const [page] = (await PDFDocument.load(readFileSync(await download.path()))).getPages()
+  expect(Math.round(page!.getWidth() / 72 * 25.4)).toBe(60)
+  expect(Math.round(page!.getHeight() / 72 * 25.4)).toBe(180)
+  await expectAccessible(app)
+  await app.goBack()
+  await expect(script(app)).toContainText('400 m @ 5k effort')
+})

@@ -12,7 +12,7 @@ const threshold = 5
 
 /** The rows as they stand on the screen, told by their clocks. */
 function cellsOf(view: EditorView): Cell[] {
-  const cells = [...view.dom.querySelectorAll<HTMLElement>('.sheet-column-clock [data-path]')].map((element) => {
+  const cells = [...view.dom.querySelectorAll<HTMLElement>('.sheet-clock[data-path]')].map((element) => {
     const { top, bottom } = (element.closest('.sheet-stack-row') ?? element.closest('.cm-gutterElement') ?? element).getBoundingClientRect()
     return { path: element.dataset.path!, top, bottom }
   })

@@ -53,33 +53,56 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
   return cell
 }
 
-/** The columns beside the words, in the order they stand. */
-export type Column = 'clock' | 'way' | 'spine' | 'comes' | 'string'
+/** The columns beside the words, in the order they stand: when, the repeats, and how hard for how long. */
+export type Column = 'when' | 'spine' | 'effort'
 
-function draw(column: Column, { row, brackets }: MarginRow): HTMLElement {
+const clockOf = ({ row }: MarginRow) => row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt))
+const kilometresOf = ({ row }: MarginRow) => row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1)
+
+function drawWhen(margin: MarginRow): HTMLElement {
+  const cell = element('sheet-when')
+  const clock = element('sheet-number sheet-clock sheet-handle', clockOf(margin))
+  clock.dataset.path = margin.row.path
+  clock.title = 'Drag to move'
+  cell.append(clock, element('sheet-number sheet-way', kilometresOf(margin)))
+  return cell
+}
+
+function drawEffort({ row }: MarginRow): HTMLElement {
+  const cell = element('sheet-effort')
+  cell.append(element('sheet-comes', row.comesTo), drawString(row))
+  return cell
+}
+
+function draw(column: Column, margin: MarginRow): HTMLElement {
   switch (column) {
-    case 'clock': {
-      const cell = element('sheet-number sheet-handle', row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt)))
-      cell.dataset.path = row.path
-      cell.title = 'Drag to move'
-      return cell
-    }
-    case 'way': return element('sheet-number', row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1))
-    case 'spine': return drawSpine(brackets)
-    case 'comes': return element('sheet-comes', row.comesTo)
-    case 'string': return drawString(row)
+    case 'when': return drawWhen(margin)
+    case 'spine': return drawSpine(margin.brackets)
+    case 'effort': return drawEffort(margin)
+  }
+}
+
+/** All that a column draws of a row: two rows that say the same look the same. */
+function shownIn(column: Column, margin: MarginRow): string {
+  const { row } = margin
+  switch (column) {
+    case 'when': return `${row.path} ${clockOf(margin)} ${kilometresOf(margin)}`
+    case 'spine': return margin.brackets.map(({ level, part, roundel, path }) => `${level} ${part} ${roundel ?? ''} ${path}`).join(',')
+    case 'effort': return `${row.kind} ${row.off} ${row.comesTo} ${row.band?.low ?? ''}-${row.band?.high ?? ''}`
   }
 }
 
 /** What one column shows beside one line: a single row, or the rows a shorthand line was read as. */
 export class MarginMarker extends GutterMarker {
+  private readonly shown: string
+
   constructor(readonly column: Column, readonly rows: readonly MarginRow[], readonly isStack: boolean) {
     super()
+    this.shown = `${isStack ? 'stack' : 'row'} ${rows.map(row => shownIn(column, row)).join(';')}`
   }
 
   override eq(other: GutterMarker) {
-    return other instanceof MarginMarker && other.column === this.column && other.isStack === this.isStack
-      && JSON.stringify(other.rows) === JSON.stringify(this.rows)
+    return other instanceof MarginMarker && other.column === this.column && other.shown === this.shown
   }
 
   override toDOM() {

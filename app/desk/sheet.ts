@@ -12,12 +12,15 @@ export const setSheet = StateEffect.define<SheetData>()
 
 /** The rows that a shorthand line was read as, below it, as the canonical script would have them. */
 class PreviewWidget extends WidgetType {
+  private readonly shown: string
+
   constructor(readonly rows: readonly MarginRow[]) {
     super()
+    this.shown = rows.map(({ row }) => `${row.path} ${row.kind} ${row.depth} ${row.off} ${row.words}`).join('\n')
   }
 
   override eq(other: WidgetType) {
-    return other instanceof PreviewWidget && JSON.stringify(other.rows) === JSON.stringify(this.rows)
+    return other instanceof PreviewWidget && other.shown === this.shown
   }
 
   override toDOM() {
@@ -96,5 +99,5 @@ function column(name: Column, side: 'before' | 'after'): Extension {
 
 /** The margins of the sheet on both sides of the words. */
 export const sheetColumns: Extension = [
-  sheetField, column('clock', 'before'), column('way', 'before'), column('spine', 'before'), column('comes', 'after'), column('string', 'after'),
+  sheetField, column('when', 'before'), column('spine', 'before'), column('effort', 'after'),
 ]

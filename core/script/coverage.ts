@@ -19,7 +19,7 @@ const headerLine = /^(?:title|sport|place|day|ceiling|prompt):? +|^\s*leg (?:run
 const noteLine = /^\s*#(?: |$)/
 const onlySigns = /^(?:[\s,;:+&/|()[\].!?\u2013\u2014\u2022*>#=-]|\b(?:and|then|with|w|plus|followed|by)\b)*$/i
 const wholeLineCodes = new Set(['spelling', 'sport', 'doubt-open', 'legs'])
-const leftOverCodes = new Set(['chatter', 'left-over', 'label', 'day-off', 'unreadable', 'header', 'unread'])
+const leftOverCodes = new Set(['chatter', 'left-over', 'label', 'day-off', 'unreadable', 'header', 'unread', 'past-limit'])
 
 const bullet = /^\s*(?:[-*\u2022]\s+)?\(?\d{1,2}[.)]/
 

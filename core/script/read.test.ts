@@ -227,6 +227,14 @@ describe('limits', () => {
   ])('are told as an error', (text, code) => {
     expect(read(`sport run\n${text.startsWith('title') ? '' : '\n'}${text}\n`).remarks.map(remark => [remark.level, remark.code])).toContainEqual(['error', code])
   })
+  it('stop the reading of rows past the steps of a session; each such line stands unread with its reason', () => {
+    const { sessions, remarks } = read(`sport run\n\n${'6 x 100 m\n'.repeat(900)}`)
+    const items = sessions[0]!.items
+    expect(items).toHaveLength(900)
+    expect(items.findIndex(item => item.kind === 'unread')).toBe(834)
+    expect(remarks.filter(remark => remark.code === 'past-limit').map(remark => remark.line)).toEqual(Array.from({ length: 66 }, (_, index) => 837 + index))
+    expect(remarks.some(remark => remark.code === 'steps')).toBe(true)
+  })
   it('hold against brackets, ladders and repeats without end', () => {
     for (const text of ['('.repeat(50_000), '1-'.repeat(50_000), '2 x '.repeat(20_000), '10 or '.repeat(5_000), 'a, '.repeat(50_000)]) {
       const start = performance.now()

@@ -86,7 +86,7 @@ test('undo reaches back over a reload', async ({ app }) => {
 
 test('a block is dragged by its roundel and a row by its clock, each an edit of the text', async ({ app }) => {
   await begin(app, '10:00\n3 times\n  400 m @ 5k effort\n  recovery 1:00\n5:00')
-  const clock = (path: string) => app.locator(`.sheet-column-clock [data-path="${path}"]`)
+  const clock = (path: string) => app.locator(`.sheet-clock[data-path="${path}"]`)
   const roundel = (await app.locator('.sheet-roundel').boundingBox())!
   const first = (await clock('1').boundingBox())!
   await app.mouse.move(roundel.x + 8, roundel.y + 8)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { historyField, isolateHistory } from '@codemirror/commands'
+import type { Transaction } from '@codemirror/state'
 import { EditorState } from '@codemirror/state'
 import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
 import type { Edit } from '~~/core/edit/edit'
@@ -20,7 +21,18 @@ import { sheetLines } from '~/desk/lines'
 import { rowActions } from '~/desk/row-keys'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 
-const props = defineProps<{ script: string, rows: SheetRow[], reading: ReadResult, history: KeptHistory | null, own: OwnSession[], selected: string | null }>()
+interface Reckoned { rows: SheetRow[], reading: ReadResult }
+
+const props = defineProps<{
+  script: string
+  rows: SheetRow[]
+  reading: ReadResult
+  /** Rows and reading of the words as last typed, before the page has drawn anything of them. */
+  latest: () => Reckoned
+  history: KeptHistory | null
+  own: OwnSession[]
+  selected: string | null
+}>()
 const emit = defineEmits<{ type: [text: string], paste: [text: string], row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
 
 const host = useTemplateRef<HTMLElement>('host')
@@ -42,12 +54,31 @@ const say = (path: string) => {
 const aloud = ref<string[]>([])
 watchDebounced(session, now => aloud.value = now?.items.map(sayItem) ?? [], { debounce: 250, immediate: true })
 
-function refresh() {
-  if (!view) return
-  const data = sheetLines(props.rows, places.value, props.reading.remarks, say)
+let drawn: Reckoned | null = null
+
+function sheetOf(now: Reckoned) {
+  drawn = now
+  const data = sheetLines(now.rows, now.reading.places[0] ?? new Map(), now.reading.remarks, say)
   levels.value = Math.max(1, data.levels)
-  view.dispatch({ effects: setSheet.of(data) })
-  emit('row', chosen !== null && places.value.has(chosen) ? chosen : pathAtCaret())
+  return setSheet.of(data)
+}
+
+const sayRow = (places: ReadonlyMap<string, unknown>) => emit('row', chosen !== null && places.has(chosen) ? chosen : pathAtCaret())
+
+function refresh() {
+  if (!view || (drawn?.rows === props.rows && drawn.reading === props.reading)) return
+  view.dispatch({ effects: sheetOf({ rows: props.rows, reading: props.reading }) })
+  sayRow(places.value)
+}
+
+/** Words and the margins they come to are drawn as one: read first, then shown. */
+function update(transactions: readonly Transaction[], target: EditorView) {
+  if (!transactions.some(transaction => transaction.docChanged)) return target.update(transactions)
+  const { state } = transactions.at(-1)!
+  emit('type', state.doc.toString())
+  const now = props.latest()
+  target.update([...transactions, state.update({ effects: sheetOf(now) })])
+  sayRow(now.reading.places[0] ?? new Map())
 }
 
 const pathAtCaret = () => {
@@ -124,10 +155,7 @@ const extensions = () => [
     },
   }),
   EditorView.updateListener.of((update) => {
-    if (update.docChanged) {
-      emit('type', update.state.doc.toString())
-      rememberHistory()
-    }
+    if (update.docChanged) rememberHistory()
     if (update.selectionSet && !update.docChanged) {
       chosen = null
       emit('row', pathAtCaret())
@@ -150,7 +178,7 @@ function restoredState(): EditorState {
 }
 
 onMounted(() => {
-  view = new EditorView({ parent: host.value!, state: restoredState() })
+  view = new EditorView({ parent: host.value!, state: restoredState(), dispatchTransactions: update })
   refresh()
   view.focus()
 })
@@ -163,7 +191,7 @@ onBeforeUnmount(() => {
 watch(() => props.script, (text) => {
   if (view && view.state.doc.toString() !== text) view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
 })
-watch(() => [props.rows, props.reading], refresh, { flush: 'sync' })
+watch(() => [props.rows, props.reading], refresh)
 watch(() => props.selected, (path) => {
   for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
   if (path) for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? []) element.classList.add('sheet-selected')

@@ -43,7 +43,7 @@ const titles: Record<string, string> = {
   'effort-name': 'Effort', 'short-pair': 'Seconds?', 'own-time': 'Pace or time?', 'percent-of': 'Percent of what?', 'within-or-after': 'Within or after?', 'hours-or-minutes': 'Hours or minutes?',
   'spelling': 'Read as', 'open-end': 'No length said', 'unreadable': 'Not read', 'unread': 'Not read', 'sport': 'Sport', 'pace-unit': 'Pace', 'zone-measure': 'Zone',
   'chatter': 'Kept as a note', 'doubt-open': 'Still in doubt', 'offset-unit': 'Offset', 'effort-word': 'How hard?', 'computed': 'Computed', 'thousands': 'Thousands?', 'session-ceiling': 'Ceiling', 'header': 'Header',
-  'empty-block': 'Nothing to repeat', 'empty-leg': 'Nothing in the leg', 'steps': 'Too many steps', 'nesting': 'Too deep', 'duration': 'Too long', 'title': 'Title', 'too-long': 'Too much text',
+  'empty-block': 'Nothing to repeat', 'empty-leg': 'Nothing in the leg', 'steps': 'Too many steps', 'past-limit': 'Too many steps', 'nesting': 'Too deep', 'duration': 'Too long', 'title': 'Title', 'too-long': 'Too much text',
   'step': 'Not sound', 'block': 'Not sound', 'leg': 'Leg',
 }
 const order = { error: 0, ask: 1, note: 2 }

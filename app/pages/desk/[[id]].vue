@@ -94,6 +94,7 @@ function onRow(path: string | null) {
   if (path !== selected.value) refused.value = ''
   selected.value = path
 }
+const latest = () => ({ rows: desk.rows, reading: desk.reading })
 const takeSize = (document: Session) => editor.value?.rewrite(printSession(document))
 function toWeek() {
   sessionStorage.setItem('agonis.week-text', desk.script)
@@ -138,7 +139,7 @@ onBeforeUnmount(() => {
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :history="history" :own="own" :selected="selected"
+        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :latest="latest" :history="history" :own="own" :selected="selected"
         @type="desk.type" @paste="desk.paste" @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
       />
       <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />

@@ -1,4 +1,6 @@
 import type { Item, SessionSport } from '../../session/document'
+import { limits } from '../../session/limits'
+import { countFlatSteps } from '../../session/walk'
 import { printBlockHeader, printItem } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
 import { hasContent, namesLength } from './content'
@@ -96,6 +98,7 @@ function readFreeLine(state: State, line: Line): Item[] {
   state.setting = setting
   if (placed.length === 0 || (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))) return keepTalk(state, line, text)
   const items = placed.map(entry => entry.item)
+  state.steps += countFlatSteps(items)
   if (!isCanonical) state.readings.push({ line, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
   for (const entry of placed) {
     placeItem(state, entry, line)
@@ -173,6 +176,10 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
       addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'error', code: 'unread', readAs: 'kept until it is put in words the reader knows', fixes: [] })
       into.push(item)
       inHeaders = false
+      continue
+    }
+    if (state.steps > limits.flatSteps) {
+      into.push(unreadLine(state, line, 'past-limit', `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`))
       continue
     }
     const leg = parseLegHead(line.raw)

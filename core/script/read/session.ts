@@ -108,7 +108,7 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
-  const state: State = { session, setting, options, soft: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map() }
+  const state: State = { session, setting, options, soft: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map(), steps: 0 }
   readRows(state, { lines, at: 0 }, 0, session.items)
   if (heading?.sport) session.sport = heading.sport
   if (options.week !== undefined && session.day !== undefined) session.day = dayInWeek(session.day, options.week)

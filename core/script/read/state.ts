@@ -28,6 +28,8 @@ export interface State {
   readings: LineReading[]
   remarks: Remark[]
   places: Map<Item, RowPlace>
+  /** Steps that the rows so far come to, the rounds of the blocks around them not counted. */
+  steps: number
 }
 
 /** What the reader goes by in a sport, given the athlete's units. */

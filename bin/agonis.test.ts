@@ -53,6 +53,29 @@ describe('agonis', () => {
     expect(scored.steps.every(step => step.status === 'done')).toBe(true)
   })
 
+  it('lists every derived number with method, source and inputs', () => {
+    const numbers = agonis(['numbers', file('athlete.json'), '--on', '2026-03-31']).json<{ name: string, sport: string, value: number, unit: string, method: string, source: string, inputs: string[] }[]>()
+    expect(numbers.length).toBeGreaterThan(20)
+    expect(numbers.every(number => number.value > 0 && number.method !== '' && number.source !== '' && number.inputs.length > 0)).toBe(true)
+    expect(numbers.find(number => number.name === 'critical swim speed')).toMatchObject({ sport: 'swim', value: 0.89286, unit: 'm/s' })
+    expect(agonis(['numbers', file('line.txt')]).status).toBe(1)
+    expect(agonis(['numbers']).status).toBe(2)
+  })
+
+  it('forecasts nudges with the same bytes for the same seed, and the quiet band nudges less', () => {
+    const args = ['nudges', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--runs', '200']
+    const first = agonis(args)
+    expect(first.stdout).toBe(agonis(args).stdout)
+    expect(agonis([...args, '--seed', '2']).stdout).not.toBe(first.stdout)
+    const { perStep, total, quietBand } = first.json<{ perStep: { path: string, expected: number }[], total: { expected: number, low: number, high: number }, quietBand: object }>()
+    expect(perStep.map(step => step.path)).toEqual(Array.from({ length: 8 }, () => '2.1.1'))
+    expect(perStep.reduce((sum, step) => sum + step.expected, 0)).toBeCloseTo(total.expected, 1)
+    expect(total.low <= total.expected && total.expected <= total.high).toBe(true)
+    expect(quietBand).toMatchObject({ of: 'power', unit: '%CP' })
+    expect(agonis([...args, '--runs', '0']).status).toBe(2)
+    expect(agonis(['nudges', file('line.txt'), '--watch', 'all-sport']).status).toBe(2)
+  })
+
   it('takes presses from a file', () => {
     writeFileSync(file('presses.json'), '[{"t":100,"button":"skip"},{"t":400,"button":"stop"}]')
     const { marks } = agonis(['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--presses', file('presses.json')]).json<{ marks: { kind: string, t: number }[] }>()

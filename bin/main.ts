@@ -18,6 +18,7 @@ import type { Button } from '../core/wrist/engine'
 import { rehearse } from '../standin/rehearse'
 import type { Press } from '../standin/rehearse'
 import { convert } from './convert'
+import { numbersOf, nudgesOf } from './numbers'
 import { BadInput, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
 
 /** Wrong use: exit 2. */
@@ -28,6 +29,8 @@ agonis print [--score SCORE] F
 agonis diff A B
 agonis convert IN OUT [--as session] [--size arm-band|index-card|a4] [--code] [--athlete A]
 agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
+agonis numbers A [--on DATE]
+agonis nudges F --athlete A --watch W [--seed n] [--runs n]
 agonis fit F --watch W [--athlete A]
 agonis rehearse F --athlete A --watch W --seed n [--presses P]
 agonis score F REC [--athlete A] [--watch W]
@@ -35,7 +38,7 @@ F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or 
 
 const options = {
   sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
-  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, runs: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
 } as const
 
 type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
@@ -56,6 +59,14 @@ function seedOf(values: Values): number {
   const seed = Number(values.seed ?? '1')
   if (!Number.isInteger(seed)) throw new WrongUse('--seed is a whole number')
   return seed
+}
+
+const mostRuns = 100_000
+
+function runsOf(values: Values): number {
+  const runs = Number(values.runs ?? '1000')
+  if (!Number.isInteger(runs) || runs < 1 || runs > mostRuns) throw new WrongUse(`--runs is a whole number from 1 to ${mostRuns}`)
+  return runs
 }
 
 function dateOf(values: Values, name: 'on' | 'week'): string | undefined {
@@ -145,7 +156,7 @@ function rehearseCommand(files: string[], values: Values): number {
   const seed = seedOf(values)
   const athlete = readAthlete(needed(values.athlete, 'athlete'))
   const profile = readWatch(needed(values.watch, 'watch'))
-  const { program, losses, fits } = fit(readOneSession(file!), profile, athlete, dayOf(values))
+  const { program, losses, fits } = fit(readOneSession(file!, readOptions(values)), profile, athlete, dayOf(values))
   if (!fits) throw new BadInput(losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
   const day = dayOf(values) ?? '2026-03-31'
   write(rehearse(program, athlete, { seed, startedAt: `${day}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(values.presses) }))
@@ -166,18 +177,29 @@ async function run(command: string, files: string[], values: Values): Promise<nu
     }
     case 'reckon': {
       const smoothingSeconds = values.watch === undefined ? undefined : readWatch(values.watch).smoothingSeconds
-      write(reckon(readOneSession(positionals(files, 1)[0]!), { athlete: withSchool(athleteOf(values), values.school), smoothingSeconds, on: dayOf(values) }))
+      write(reckon(readOneSession(positionals(files, 1)[0]!, readOptions(values)), { athlete: withSchool(athleteOf(values), values.school), smoothingSeconds, on: dayOf(values) }))
+      return 0
+    }
+    case 'numbers': {
+      write(numbersOf(readAthlete(positionals(files, 1)[0]!), dayOf(values)))
+      return 0
+    }
+    case 'nudges': {
+      const [file] = positionals(files, 1)
+      const [seed, runs] = [seedOf(values), runsOf(values)]
+      const athlete = readAthlete(needed(values.athlete, 'athlete'))
+      write(nudgesOf(readOneSession(file!, readOptions(values)), athlete, readWatch(needed(values.watch, 'watch')), seed, runs))
       return 0
     }
     case 'fit': {
-      write(fit(readOneSession(positionals(files, 1)[0]!), readWatch(needed(values.watch, 'watch')), athleteOf(values), dayOf(values)))
+      write(fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), athleteOf(values), dayOf(values)))
       return 0
     }
     case 'rehearse': return rehearseCommand(files, values)
     case 'score': {
       const [file, recording] = positionals(files, 2)
       const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
-      const { program } = fit(readOneSession(file!), profile, athleteOf(values), dayOf(values))
+      const { program } = fit(readOneSession(file!, readOptions(values)), profile, athleteOf(values), dayOf(values))
       write(score(program, readRecording(recording!)))
       return 0
     }

@@ -12,9 +12,12 @@ export const ilse: Athlete = {
   efforts: [
     { sport: 'run', metres: 10000, seconds: 2820, date: '2026-03-07' },
     { sport: 'run', metres: 3000, seconds: 784, date: '2026-02-21' },
+    { sport: 'run', metres: 2000, seconds: 510, date: '2026-02-14' },
     { sport: 'swim', metres: 400, seconds: 436, date: '2026-02-18' },
     { sport: 'swim', metres: 200, seconds: 212, date: '2026-02-18' },
     { sport: 'ride', seconds: 1200, watts: 228, date: '2026-02-25' },
+    { sport: 'ride', seconds: 720, watts: 235, date: '2026-02-11' },
+    { sport: 'ride', seconds: 180, watts: 299, date: '2026-02-11' },
   ],
   goals: [{ name: 'Sund Crossing, quay run', sport: 'run', metres: 10000, seconds: 2760, date: '2026-06-20' }],
   usual: { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 },

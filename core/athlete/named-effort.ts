@@ -1,9 +1,10 @@
 import type { EffortName, Sport } from '../session/document'
 import type { Athlete } from './athlete'
+import { oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
 import { fitPowerLaw, metresFor, secondsFor } from './power-law'
 import type { PowerLaw } from './power-law'
 
-const raceMetres: Partial<Record<EffortName, number>> = {
+export const raceMetres: Partial<Record<EffortName, number>> = {
   '1500m': 1500, 'mile': 1609.344, '3k': 3000, '5k': 5000, '10k': 10000, 'half-marathon': 21097.5, 'marathon': 42195,
 }
 
@@ -12,18 +13,39 @@ export type EffortReading
   = | { ok: true, of: 'pace' | 'power', easiest?: number, hardest?: number }
     | { ok: false, missing: string }
 
-const oneHundredTwentyDays = 120 * 24 * 3600 * 1000
+/** How old an effort may be, in days, before younger ones are trusted alone. */
+export const youngDays = 120
+const dayMilliseconds = 24 * 3600 * 1000
 
-/** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
-function raceLawOf(athlete: Athlete, sport: Sport, on?: string): PowerLaw | null {
-  const all = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
+/** Efforts over a distance in the last 120 days before `on`, or all of them when none is that young. */
+export function raceEffortsOf(athlete: Athlete, sport: Sport, on?: string): { metres: number, seconds: number, date: string }[] {
+  const all = (athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) => own === sport && metres !== undefined ? [{ metres, seconds, date }] : [])
   const recent = on === undefined
     ? all
     : all.filter((effort) => {
         const age = Date.parse(on) - Date.parse(effort.date)
-        return age >= 0 && age <= oneHundredTwentyDays
+        return age >= 0 && age <= youngDays * dayMilliseconds
       })
-  return fitPowerLaw(sport, (recent.length > 0 ? recent : all).map(effort => ({ metres: effort.metres!, seconds: effort.seconds })))
+  return recent.length > 0 ? recent : all
+}
+
+/** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
+export const raceLawOf = (athlete: Athlete, sport: Sport, on?: string): PowerLaw | null => fitPowerLaw(sport, raceEffortsOf(athlete, sport, on))
+
+/** The highest oxygen capacity that the athlete's runs of the last 120 days speak of; null without one. */
+export function oxygenCapacityOf(athlete: Athlete, on?: string): number | null {
+  const capacities = raceEffortsOf(athlete, 'run', on).map(effort => oxygenCapacity(effort.metres, effort.seconds)).filter(value => value !== null)
+  return capacities.length === 0 ? null : Math.max(...capacities)
+}
+
+/** What is raced at: the speed over a distance and the speed kept up for a time, by the school the athlete has picked. */
+interface RaceSpeeds { over: (metres: number) => number, lasting: (seconds: number) => number }
+
+export function raceSpeedsOf(athlete: Athlete, sport: Sport, on?: string): RaceSpeeds | null {
+  const capacity = sport === 'run' && athlete.schools?.racePrediction === 'oxygen' ? oxygenCapacityOf(athlete, on) : null
+  if (capacity !== null) return { over: metres => metres / secondsAtCapacity(capacity, metres), lasting: seconds => speedAtCapacity(capacity, seconds) }
+  const law = sport === 'ride' ? null : raceLawOf(athlete, sport, on)
+  return law && { over: metres => metres / secondsFor(law, metres), lasting: seconds => metresFor(law, seconds) / seconds }
 }
 
 function criticalOf(athlete: Athlete, sport: Sport): EffortReading {
@@ -46,16 +68,16 @@ function shareOfCritical(athlete: Athlete, sport: Sport, share: number): EffortR
 /**
  * What a named effort means for this athlete.
  *
- * Races come from the power law through the athlete's efforts; threshold is the pace held for 60 min on that law
+ * Races come from the power law through the athlete's efforts, or from the oxygen model where the athlete picked it; threshold is the pace held for 60 min on that curve
  * (ride: critical power; swim: critical swim speed); steady and easy are 88 % and 78 % of critical, each within 4 %:
  * custom, not law. `max` has no upper bound; `goal` is the next goal race's pace.
  *
  * @param on the day it is judged, ISO date
- * @source Riegel (1981) for the races; the shares are the custom of this application
+ * @source Riegel (1981) or Daniels & Gilbert (1979) for the races; the shares are the custom of this application
  */
 export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, on?: string): EffortReading {
   const point = (speed: number): EffortReading => ({ ok: true, of: 'pace', easiest: speed, hardest: speed })
-  const law = sport === 'ride' ? null : raceLawOf(athlete, sport, on)
+  const race = raceSpeedsOf(athlete, sport, on)
   const missingRace: EffortReading = { ok: false, missing: `a ${sport} race or time trial` }
   switch (name) {
     case 'critical': return criticalOf(athlete, sport)
@@ -63,7 +85,7 @@ export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, 
     case 'easy': return shareOfCritical(athlete, sport, 0.78)
     case 'threshold': {
       if (sport !== 'run') return criticalOf(athlete, sport)
-      return law ? point(metresFor(law, 3600) / 3600) : missingRace
+      return race ? point(race.lasting(3600)) : missingRace
     }
     case 'max': {
       const critical = criticalOf(athlete, sport)
@@ -77,7 +99,7 @@ export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, 
     default: {
       const metres = raceMetres[name]!
       if (sport === 'ride') return { ok: false, missing: 'a running distance means nothing on the bike; say %CP or W' }
-      return law ? point(metres / secondsFor(law, metres)) : missingRace
+      return race ? point(race.over(metres)) : missingRace
     }
   }
 }

@@ -4,7 +4,9 @@ import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPa
 import type { Athlete } from './athlete'
 import { heartOf } from './athlete'
 import { resolveEffort } from './named-effort'
-import { defaultSteadiness, smoothedSd } from './steadiness'
+import { zoneBounds } from './zones'
+import { speedOnGrade } from './grade'
+import { smoothedSd, steadinessOf } from './steadiness'
 
 export type ResolvedMeasure = 'pace' | 'heart-rate' | 'power' | 'cadence' | 'rpe'
 export type ResolvedUnit = 'm/s' | 'bpm' | 'W' | 'rpm' | 'spm' | 'of 10'
@@ -30,6 +32,8 @@ export interface ResolveContext {
   /** The watch's smoothing in seconds; 3 where no watch is named. */
   smoothingSeconds?: number
   on?: string
+  /** The step's grade as rise over run: what is meant as effort is slower uphill. */
+  slope?: number
 }
 
 interface Plain extends Band { of: ResolvedMeasure, unit: ResolvedUnit }
@@ -78,32 +82,10 @@ function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlet
   }
 }
 
-/** Shares of critical power or speed where zones begin; custom of this application, editable as own zones. */
-const criticalShares = { 3: [0.82, 1], 5: [0.65, 0.82, 0.95, 1.03] } as const
-/** Tenths of the maximum heart rate from 50 %, after Edwards (1993). */
-const heartShares = [0.6, 0.7, 0.8, 0.9] as const
-
-function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: Athlete, sport: Sport): number[] | string {
-  const own = athlete.zones?.[sport]?.[target.of]
-  if (own && (target.scheme === undefined || target.scheme === 'own')) return own
-  if (target.scheme === 'own') return `own ${target.of} zones for the ${sport}`
-  const scheme = target.scheme ?? 5
-  if (target.of === 'heart-rate') {
-    const heart = heartOf(athlete, sport)
-    if (scheme === 5) return heart.max === undefined ? 'maximum heart rate' : heartShares.map(share => share * heart.max!)
-    if (heart.threshold === undefined) return 'threshold heart rate'
-    return [heart.aerobicThreshold ?? heart.threshold * 0.82, heart.threshold]
-  }
-  const critical = target.of === 'power'
-    ? (sport === 'swim' ? undefined : athlete[sport]?.criticalPower)
-    : (sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed)
-  if (critical === undefined) return target.of === 'power' ? 'critical power' : 'critical speed'
-  return criticalShares[scheme].map(share => share * critical)
-}
-
 function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete: Athlete, sport: Sport): PlainResolution {
-  const bounds = zoneBounds(target, athlete, sport)
-  if (typeof bounds === 'string') return missing(bounds)
+  const found = zoneBounds(target, athlete, sport)
+  if (!found.ok) return missing(found.missing)
+  const { bounds } = found
   const [low, high] = Array.isArray(target.zone) ? target.zone : [target.zone, target.zone]
   if (low > bounds.length + 1) return missing(`a zone ${low}: there are ${bounds.length + 1}`)
   const units = { 'heart-rate': 'bpm', 'power': 'W', 'pace': 'm/s' } as const
@@ -156,7 +138,7 @@ function schoolRoom(athlete: Athlete, of: ResolvedMeasure, context: ResolveConte
     case 'even': return evenRoom(of, context.sport, school.easier, school.harder)
     case 'quiet': {
       if (of === 'rpe') return evenRoom(of, context.sport, undefined, undefined)
-      const steadiness = defaultSteadiness[of === 'pace' ? 'speed' : of]
+      const steadiness = steadinessOf(athlete, context.sport, of === 'pace' ? 'speed' : of)
       const width = 1.96 * smoothedSd(steadiness.sd, steadiness.tau, Math.max(over ?? 1, context.smoothingSeconds ?? 3))
       return shareRoom(width, width)
     }
@@ -183,6 +165,15 @@ function withRoom(band: Band, room: Room | null): Band {
   return { easiest: Math.max(room.easier(band.easiest), Number.MIN_VALUE), hardest: room.harder(band.hardest) }
 }
 
+/** On a hill a run's effort, percentage or zone is the pace that costs as much there; a pace said as a pace stays as it is. */
+function onTheHill(target: Target, { slope, sport }: ResolveContext): (resolution: PlainResolution) => PlainResolution {
+  const isEffort = isEffortTarget(target) || !isBandTarget(target) || target.unit === '%CS'
+  if (!slope || sport !== 'run' || !isEffort) return resolution => resolution
+  return resolution => resolution.ok && resolution.band.of === 'pace'
+    ? { ok: true, band: { ...resolution.band, ...scaled(resolution.band, value => speedOnGrade(value, slope)) } }
+    : resolution
+}
+
 /**
  * A target of any kind in numbers: speeds in m/s, W, bpm, rpm or spm, or the athlete's number that is missing.
  *
@@ -192,7 +183,9 @@ function withRoom(band: Band, room: Room | null): Band {
  * @returns never a NaN, an infinity or a negative number
  */
 export function resolveTarget(target: Target, athlete: Athlete, context: ResolveContext): Resolution {
-  const resolve = (part: Band): PlainResolution => {
+  const uphill = onTheHill(target, context)
+  const resolve = (part: Band): PlainResolution => uphill(resolveFlat(part))
+  const resolveFlat = (part: Band): PlainResolution => {
     if (isEffortTarget(target)) return resolveNamed(part as EffortTarget, athlete, context)
     if (isBandTarget(target)) return resolveBand(target, part, athlete, context)
     return resolveZone({ of: target.of, ...(part as unknown as Pick<ZoneTarget, 'zone' | 'scheme'>) }, athlete, context.sport)

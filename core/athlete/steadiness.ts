@@ -1,3 +1,6 @@
+import type { Sport } from '../session/document'
+import type { Athlete } from './athlete'
+
 /** How a value wanders around what is meant: first-order autoregressive noise of one-second values. */
 export interface Steadiness {
   /** Standard deviation as a share of the intended value. */
@@ -30,4 +33,13 @@ export function smoothedSd(sd: number, tau: number, seconds: number): number {
   let sum = n
   for (let lag = 1; lag < n; lag++) sum += 2 * (n - lag) * phi ** lag
   return sd * Math.sqrt(sum) / n
+}
+
+export type SteadinessMeasure = keyof typeof defaultSteadiness
+
+/** The athlete's own steadiness in a sport and measure where recordings have told it, else the default. */
+export function steadinessOf(athlete: Athlete, sport: Sport, measure: SteadinessMeasure): Steadiness {
+  const own = (athlete.steadiness?.[sport] as Partial<Record<SteadinessMeasure, Partial<Steadiness>>> | undefined)?.[measure]
+  const isSound = own?.sd !== undefined && own.tau !== undefined && own.sd > 0 && own.sd < 0.5 && own.tau > 0 && own.tau <= 600
+  return isSound ? { sd: own.sd!, tau: own.tau! } : defaultSteadiness[measure]
 }

@@ -13,8 +13,8 @@ function shiftAmount(value: number | undefined, shift: Shift, unit: string): num
   return rounded(isPace ? value - shift.by : value + shift.by)
 }
 
-/** A target that much harder; null where the shift does not fit its unit. */
-function harderTarget(target: Target, shift: Shift): Target | null {
+/** A target that much harder, or easier where the shift is below zero; null where the shift does not fit its unit. */
+export function shiftTarget(target: Target, shift: Shift): Target | null {
   if (isEffortTarget(target)) {
     const by = shift.unit === '%' ? shift.by : -shift.by
     if (shift.unit !== '%' && !shift.unit.startsWith('s/')) return null
@@ -43,7 +43,7 @@ function harderTarget(target: Target, shift: Shift): Target | null {
 export function harderItem(item: Item, shift: Shift, changed: { count: number }): Item {
   if (holds(item)) return { ...item, items: item.items.map(inner => harderItem(inner, shift, changed)) }
   if (item.kind !== 'step' || item.role !== 'work' || !item.target) return item
-  const target = harderTarget(item.target, shift)
+  const target = shiftTarget(item.target, shift)
   if (!target) return item
   changed.count++
   return { ...item, target }

@@ -5,7 +5,8 @@ import type { Athlete } from '../athlete/athlete'
 import { countFlatSteps } from '../session/walk'
 import { readScript } from '../script/read'
 import { defaultBike, powerAtSpeed, speedAtPower } from './cycling'
-import { knownSeconds, lapMetres, reckon } from './reckon'
+import { lapMetres } from './lap'
+import { knownSeconds, reckon } from './reckon'
 
 const athlete: Athlete = {
   format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 62,

@@ -2,17 +2,22 @@ import type { Athlete } from '../athlete/athlete'
 import { unknownAthlete, usualOf } from '../athlete/athlete'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
+import { courseOf } from '../forecast/intensity'
+import type { Load } from '../forecast/load'
+import { loadOf } from '../forecast/load'
 import { toMetres } from '../quantity/distance'
 import type { Block, End, Session, Sport, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { walk } from '../session/walk'
+import { slopeOf } from '../athlete/grade'
 import type { Interval } from './interval'
 import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
+import { lapMetres } from './lap'
 import type { SpeedReading } from './speed'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 
-export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
+export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null }, over?: number }
 
 /** One step of the session in its order, with what it comes to. */
 export interface ReckonedStep {
@@ -40,7 +45,8 @@ export interface Reckoning {
   /** Entries of `flat` that end by a press or a heart rate. */
   open: number
   flat: ReckonedStep[]
-  load: { sessionEffort: Interval, heartRateImpulse: Interval }
+  /** By two schools, whole numbers: effort times minutes, and the heart-rate impulse. */
+  load: Load
   remarks: ReckonRemark[]
 }
 
@@ -48,7 +54,11 @@ export interface ReckonOptions {
   athlete?: Athlete
   smoothingSeconds?: number
   on?: string
+  /** False leaves the load unknown: it is most of the work, and a keystroke can wait for it. */
+  load?: false
 }
+
+const noLoad: Load = { sessionEffort: unknown, heartRateImpulse: unknown }
 
 interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
 
@@ -127,7 +137,7 @@ const asShown = (value: number | undefined, decimals: number) => value === undef
 function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
   const decimals = target.unit === 'm/s' ? 4 : 1
   const ends = (band: { easiest?: number, hardest?: number }) => ({ easiest: asShown(band.easiest, decimals), hardest: asShown(band.hardest, decimals) })
-  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
+  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}), ...(target.over === undefined ? {} : { over: target.over }) }
 }
 
 interface Reckoned { entry: ReckonedStep, flat: FlatStep, isOpen: boolean }
@@ -148,7 +158,7 @@ function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string,
   const sport = flat.sport
   let target: ResolvedTarget | undefined
   if (step.target) {
-    const resolution = resolveTarget(step.target, athlete, { sport, stepMetres: distanceOf(step.end), smoothingSeconds: options.smoothingSeconds, on: options.on })
+    const resolution = resolveTarget(step.target, athlete, { sport, stepMetres: distanceOf(step.end), smoothingSeconds: options.smoothingSeconds, on: options.on, slope: step.grade && slopeOf(step.grade) })
     if (resolution.ok) target = resolution.target
     else remark('target-unresolved', `needs ${resolution.missing}`)
   }
@@ -272,11 +282,12 @@ export function reckon(session: Session, options: ReckonOptions = {}): Reckoning
     entry.seconds = roundInterval(entry.seconds)
     entry.metres = roundInterval(entry.metres)
   }
+  const load = options.load === false ? noLoad : loadOf(courseOf(session, reckoned.map(({ entry }) => entry), options.athlete ?? unknownAthlete), options.athlete ?? unknownAthlete)
   return {
     seconds: roundInterval(seconds), metres: roundInterval(metres),
     open: reckoned.filter(({ isOpen }) => isOpen).length,
     flat: reckoned.map(({ entry }) => entry),
-    load: { sessionEffort: unknown, heartRateImpulse: unknown },
+    load: { sessionEffort: roundInterval(load.sessionEffort, 0), heartRateImpulse: roundInterval(load.heartRateImpulse, 0) },
     remarks: [...found.values(), ...trackRemark(session)],
   }
 }
@@ -287,12 +298,6 @@ function settleLastSendOff(reckoned: Reckoned[], options: ReckonOptions, found: 
   if (last?.entry.end.on !== 'send-off') return
   const settled = reckonStep(last.flat, options, found, true)
   last.entry.seconds = settled.entry.seconds
-}
-
-/** Length of a lap in metres: two straights of 84.39 m and two half circles, measured where one runs. */
-export function lapMetres(lane: number): number {
-  const radius = lane === 1 ? 36.5 + 0.3 : 36.5 + 1.22 * (lane - 1) + 0.2
-  return 2 * 84.39 + 2 * Math.PI * radius
 }
 
 function trackRemark(session: Session): ReckonRemark[] {

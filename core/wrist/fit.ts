@@ -1,5 +1,6 @@
 import type { Athlete } from '../athlete/athlete'
 import { heartOf, unknownAthlete } from '../athlete/athlete'
+import { slopeOf } from '../athlete/grade'
 import { resolveTarget } from '../athlete/resolve'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { toMetres } from '../quantity/distance'
@@ -93,7 +94,7 @@ function fitTarget(target: Target | undefined, step: Step, kind: 'target' | 'als
   if (!target) return undefined
   const { end } = step
   const stepMetres = end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
-  const resolution = resolveTarget(target, context.athlete, { sport: context.sport, stepMetres, smoothingSeconds: context.profile.smoothingSeconds, on: context.on })
+  const resolution = resolveTarget(target, context.athlete, { sport: context.sport, stepMetres, smoothingSeconds: context.profile.smoothingSeconds, on: context.on, slope: step.grade && slopeOf(step.grade) })
   const words = printTarget(target)
   if (!resolution.ok) {
     context.losses.push({ path, kind, what: `${words} needs ${resolution.missing}`, instead: 'no target' })

@@ -1,0 +1,21 @@
+import type { Athlete } from '../core/athlete/athlete'
+import { derivedNumbers } from '../core/athlete/numbers'
+import type { DerivedNumber } from '../core/athlete/numbers'
+import { nudgePicture } from '../core/forecast/forecast'
+import type { Session } from '../core/session/document'
+import type { WatchProfile } from '../core/wrist/profile'
+
+const significant = (value: number) => Number(value.toPrecision(5))
+
+/** Every derived number as the command line gives it. */
+export function numbersOf(athlete: Athlete, on?: string) {
+  return derivedNumbers(athlete, on).map(({ name, sport, value, unit, method, source, inputs, uncertainty }: DerivedNumber) => ({
+    name, sport, value: significant(value), unit, method, source, inputs, ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
+  }))
+}
+
+/** The forecast of nudges as the command line gives it. */
+export function nudgesOf(session: Session, athlete: Athlete, watch: WatchProfile, seed: number, runs: number) {
+  const { forecast, quiet } = nudgePicture(session, athlete, watch, { seed, runs })!
+  return { perStep: forecast.perStep, total: forecast.total, quietBand: quiet.main }
+}

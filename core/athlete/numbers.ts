@@ -1,0 +1,157 @@
+import type { EffortName, Sport } from '../session/document'
+import type { Athlete, Effort } from './athlete'
+import { heartOf } from './athlete'
+import type { CriticalFit } from './critical'
+import { fitCritical, isCriticalTrial } from './critical'
+import { ageOn, atReserve, estimatedMaximum } from './heart'
+import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort, youngDays } from './named-effort'
+import { secondsAtCapacity, speedAtCapacity } from './oxygen'
+import { metresFor, secondsFor } from './power-law'
+
+/** The document's field that a derived number can be taken into. */
+export type NumberField = 'run.criticalSpeed' | 'run.dPrime' | 'run.criticalPower' | 'run.wPrime' | 'ride.criticalPower' | 'ride.wPrime' | 'swim.criticalSpeed' | 'heart.max'
+
+/** A number reckoned from what the athlete has shown, with where it came from. */
+export interface DerivedNumber {
+  name: string
+  sport: Sport | 'all'
+  value: number
+  unit: 's' | 'm/s' | 'm' | 'W' | 'J' | 'bpm' | 'ml/kg/min' | '1'
+  method: string
+  source: string
+  inputs: string[]
+  /** One standard error, or the half width that the method's own literature gives; in the number's unit. */
+  uncertainty?: number
+  /** The day of the youngest input. */
+  date?: string
+  /** Its youngest input is over 120 days old. */
+  isAged?: true
+  /** What would change it. */
+  changes: string
+  /** What else weakens it, in words. */
+  said?: string
+  field?: NumberField
+}
+
+const race = { source: 'Riegel, American Scientist 69 (1981)', changes: 'a race or time trial' }
+const oxygen = { source: 'Daniels & Gilbert, Oxygen Power (1979)', changes: 'a race or time trial' }
+const own = 'custom of this application'
+
+/** A race time is as sure as the day, about 1 %, and the exponent, which may be 0.02 off. */
+const raceUncertainty = (seconds: number, metres: number, known: readonly { metres: number }[]) => {
+  const away = Math.min(...known.map(effort => Math.abs(Math.log(metres / effort.metres))))
+  return seconds * (0.01 + 0.02 * away)
+}
+
+const effortWords = (effort: { metres?: number, watts?: number, seconds: number, date: string }) =>
+  `${effort.metres !== undefined ? `${Math.round(effort.metres)} m` : `${effort.watts} W`} in ${Math.round(effort.seconds)} s, ${effort.date}`
+
+const youngest = (efforts: readonly { date: string }[]) => efforts.map(effort => effort.date).sort().at(-1)
+
+function* raceNumbers(athlete: Athlete, sport: 'run' | 'swim', on: string | undefined): Generator<DerivedNumber> {
+  const efforts = raceEffortsOf(athlete, sport, on)
+  const law = raceLawOf(athlete, sport, on)
+  if (!law) return
+  const inputs = efforts.map(effortWords)
+  const common = { sport, inputs, date: youngest(efforts) }
+  const clamped = law.clamped ? { said: 'held to 1.02-1.15: the efforts alone would say more or less' } : efforts.length === 1 ? { said: 'customary: one effort tells no exponent' } : {}
+  yield { ...common, ...race, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1', method: 'power law' }
+  const capacity = sport === 'run' ? oxygenCapacityOf(athlete, on) : null
+  if (capacity !== null) yield { ...common, ...oxygen, name: 'oxygen capacity as run', value: capacity, unit: 'ml/kg/min', method: 'oxygen model', uncertainty: capacity * 0.03 }
+  const distances = sport === 'run' ? Object.entries(raceMetres) as [EffortName, number][] : [['400 m', 400], ['1500 m', 1500], ['1900 m', 1900]] as const
+  for (const [name, metres] of distances) {
+    const seconds = secondsFor(law, metres)
+    yield { ...common, ...race, name, value: seconds, unit: 's', method: 'power law', uncertainty: raceUncertainty(seconds, metres, efforts) }
+    if (capacity !== null) yield { ...common, ...oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's', method: 'oxygen model' }
+  }
+  if (sport !== 'run') return
+  yield { ...common, ...race, name: 'threshold', value: metresFor(law, 3600) / 3600, unit: 'm/s', method: 'power law, held for 60 min' }
+  if (capacity !== null) yield { ...common, ...oxygen, name: 'threshold', value: speedAtCapacity(capacity, 3600), unit: 'm/s', method: 'oxygen model, held for 60 min' }
+}
+
+const critical = { method: 'line of work on time', source: 'Monod & Scherrer (1965); Moritani et al. (1981)', changes: 'two all-out efforts of 2 to 15 min' }
+
+function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, efforts: readonly Effort[]): DerivedNumber[] {
+  const common = { ...critical, sport, inputs: efforts.map(effortWords), date: youngest(efforts), ...(fit.said.length > 0 ? { said: fit.said.join('; ') } : {}) }
+  const sure = (error: number | null) => error === null ? {} : { uncertainty: error }
+  if (measure === 'power') {
+    return [
+      { ...common, name: 'critical power', value: fit.critical, unit: 'W', ...sure(fit.criticalError), field: `${sport as 'run' | 'ride'}.criticalPower` },
+      { ...common, name: 'W\'', value: fit.reserve, unit: 'J', ...sure(fit.reserveError), field: `${sport as 'run' | 'ride'}.wPrime` },
+    ]
+  }
+  const isSwim = sport === 'swim'
+  const speed: DerivedNumber = {
+    ...common, name: isSwim ? 'critical swim speed' : 'critical speed', value: fit.critical, unit: 'm/s', ...sure(fit.criticalError),
+    ...(isSwim ? { source: 'Wakayoshi et al. (1992, 1993)', changes: '200 m and 400 m all out' } : {}), field: isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed',
+  }
+  return [speed, { ...common, name: 'D\'', value: fit.reserve, unit: 'm', ...sure(fit.reserveError), ...(isSwim ? {} : { field: 'run.dPrime' as const }) }]
+}
+
+function recentOf(athlete: Athlete, on: string | undefined, fits: (effort: Effort) => boolean): Effort[] {
+  const all = (athlete.efforts ?? []).filter(fits)
+  const isYoung = ({ date }: Effort) => on === undefined || (date <= on && Date.parse(on) - Date.parse(date) <= youngDays * 864e5)
+  const young = all.filter(isYoung)
+  return young.length > 1 ? young : all
+}
+
+function* criticalNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
+  for (const sport of ['run', 'swim'] as const) {
+    const efforts = recentOf(athlete, on, effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds))
+    const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.metres! })))
+    if (reading.ok) yield* fitNumbers(sport, 'speed', reading.fit, efforts)
+  }
+  for (const sport of ['run', 'ride'] as const) {
+    const efforts = recentOf(athlete, on, effort => effort.sport === sport && effort.watts !== undefined && isCriticalTrial(effort.seconds))
+    const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.watts! * effort.seconds })))
+    if (reading.ok) yield* fitNumbers(sport, 'power', reading.fit, efforts)
+  }
+}
+
+function* shareNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
+  for (const sport of ['run', 'ride', 'swim'] as const) {
+    for (const [name, share] of [['steady', 88], ['easy', 78]] as const) {
+      const reading = resolveEffort(athlete, sport, name, on)
+      if (!reading.ok) continue
+      const value = (reading.easiest! + reading.hardest!) / 2
+      const unit = reading.of === 'power' ? 'W' as const : 'm/s' as const
+      const measured = sport === 'ride' ? `critical power ${athlete.ride!.criticalPower} W` : `critical speed ${athlete[sport]!.criticalSpeed} m/s`
+      yield { name, sport, value, unit, method: `${share} % of critical`, source: own, inputs: [measured], uncertainty: value * 0.04, changes: 'a new critical speed or power' }
+    }
+  }
+}
+
+/** Where easy running ends by heart rate, as three schools have it. */
+const easyHeart = { reserve: 0.7, maximum: 0.77, threshold: 0.85 }
+
+function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
+  const age = on === undefined ? null : ageOn(athlete, on)
+  if (age !== null && age >= 10) {
+    yield {
+      name: 'maximum heart rate', sport: 'all', value: estimatedMaximum(age), unit: 'bpm', method: '208 - 0.7 age', source: 'Tanaka et al., JACC 37 (2001)', inputs: [`age ${age}`],
+      uncertainty: 10, changes: 'a maximum seen in a hard finish', said: 'an estimate for a crowd, not for you', field: 'heart.max',
+    }
+  }
+  for (const sport of ['run', 'ride', 'swim'] as const) {
+    const { max, rest, threshold } = heartOf(athlete, sport)
+    const easy = { name: 'easy heart rate, at most', sport, unit: 'bpm' as const, changes: 'a new maximum, resting or threshold heart rate' }
+    if (max !== undefined && rest !== undefined && max > rest) yield { ...easy, value: atReserve(rest, max, easyHeart.reserve), method: '70 % of heart-rate reserve', source: 'Karvonen et al. (1957); the share is custom', inputs: [`maximum ${max}`, `at rest ${rest}`] }
+    if (max !== undefined) yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: own, inputs: [`maximum ${max}`] }
+    if (threshold !== undefined) yield { ...easy, value: threshold * easyHeart.threshold, method: '85 % of threshold', source: own, inputs: [`threshold ${threshold}`] }
+  }
+}
+
+/**
+ * Every number that follows from what the athlete has shown and said, each with its method, source, inputs and what would
+ * change it; where schools differ, one entry a school under the same name.
+ *
+ * @param on the day it is judged, ISO date; without one nothing counts as old and no age is reckoned
+ * @returns no NaN, no infinity, nothing of zero or less; what cannot be told is not in the list
+ */
+export function derivedNumbers(athlete: Athlete, on?: string): DerivedNumber[] {
+  const numbers = [
+    ...raceNumbers(athlete, 'run', on), ...raceNumbers(athlete, 'swim', on), ...criticalNumbers(athlete, on), ...shareNumbers(athlete, on), ...heartNumbers(athlete, on),
+  ]
+  const isAged = (date: string | undefined) => on !== undefined && date !== undefined && Date.parse(on) - Date.parse(date) > youngDays * 864e5
+  return numbers.filter(({ value }) => Number.isFinite(value) && value > 0).map(number => isAged(number.date) ? { ...number, isAged: true } : number)
+}

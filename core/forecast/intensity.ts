@@ -1,0 +1,135 @@
+import type { Athlete } from '../athlete/athlete'
+import { heartOf, speedOfPace } from '../athlete/athlete'
+import { flatSpeedOf, slopeOf } from '../athlete/grade'
+import { itemAt, sportAt } from '../edit/item-path'
+import { defaultBike, powerAtSpeed } from '../reckon/cycling'
+import type { ReckonedStep, ReckonedTarget } from '../reckon/reckon'
+import type { Role, Session, Sport, Step } from '../session/document'
+
+/** A stretch of the session at one intensity, or one that changes evenly. */
+export interface Stretch {
+  path: string
+  round: number[]
+  role: Role
+  sport: Sport
+  seconds: number
+  /** Share of critical speed or power at its beginning and end; 1 is critical. */
+  from: number
+  to: number
+}
+
+/** The share of heart-rate reserve that goes with critical intensity; custom, between the thresholds of the schools. */
+export const reserveAtCritical = 0.88
+
+/** What an untargeted step is likely gone at, as a share of critical, where no pace says more. */
+const likelyShare: Readonly<Record<Role, number>> = { 'warm-up': 0.68, 'work': 0.8, 'recovery': 0.6, 'rest': 0, 'cool-down': 0.62, 'transition': 0.4 }
+
+/** Perceived effort as a share of critical: the customary mapping, rough; 7 of 10 is about critical. */
+const sharesOfEffort = [0, 0.4, 0.6, 0.72, 0.8, 0.87, 0.94, 1, 1.06, 1.14, 1.25] as const
+
+/**
+ * Share of critical intensity that an effort of 0 to 10 stands for, and back. Rough, and said so where it is shown.
+ *
+ * @example shareOfEffort(7) // 1
+ */
+export function shareOfEffort(effort: number): number {
+  const low = Math.min(9, Math.max(0, Math.floor(effort)))
+  return sharesOfEffort[low]! + (sharesOfEffort[low + 1]! - sharesOfEffort[low]!) * Math.min(1, Math.max(0, effort - low))
+}
+
+export function effortOfShare(share: number): number {
+  for (let effort = 1; effort < sharesOfEffort.length; effort++) {
+    const [before, here] = [sharesOfEffort[effort - 1]!, sharesOfEffort[effort]!]
+    if (share <= here) return Math.max(0, effort - 1 + (share - before) / (here - before))
+  }
+  return 10
+}
+
+const middle = ({ easiest, hardest }: { easiest: number | null, hardest: number | null }) =>
+  easiest !== null && hardest !== null ? (easiest + hardest) / 2 : easiest ?? hardest
+
+interface Critical { speed: number | undefined, power: number | undefined }
+
+export const criticalOf = (athlete: Athlete, sport: Sport): Critical => ({
+  speed: sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed,
+  power: sport === 'swim' ? undefined : athlete[sport]?.criticalPower,
+})
+
+function shareOfValue(value: number, unit: string, step: Step, athlete: Athlete, sport: Sport): number | null {
+  const { speed, power } = criticalOf(athlete, sport)
+  switch (unit) {
+    case 'W': return power === undefined ? null : value / power
+    case 'm/s': {
+      if (sport === 'ride') {
+        const bike = athlete.ride?.bike ?? defaultBike
+        return power === undefined ? null : powerAtSpeed(value, (athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
+      }
+      const flat = sport === 'run' && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
+      return speed === undefined ? null : flat / speed
+    }
+    case 'bpm': {
+      const { rest, max } = heartOf(athlete, sport)
+      return rest === undefined || max === undefined || max <= rest ? null : Math.max(0, (value - rest) / (max - rest) / reserveAtCritical)
+    }
+    case 'of 10': return shareOfEffort(value)
+    default: return null
+  }
+}
+
+/** The intensity of a target at its beginning and end; null where a number of the athlete is missing. */
+function ofTarget(target: ReckonedTarget, step: Step, athlete: Athlete, sport: Sport): [number, number] | null {
+  const from = middle(target)
+  const to = target.to ? middle(target.to) : from
+  if (from === null || to === null) return null
+  const shares = [from, to].map(value => shareOfValue(value, target.unit, step, athlete, sport))
+  return shares[0] === null || shares[1] === null ? null : shares as [number, number]
+}
+
+function byRole(step: Step, athlete: Athlete, sport: Sport): number {
+  if (step.role === 'rest') return 0
+  if (step.role === 'work' && step.manner === 'stride') return 1.2
+  const { speed } = criticalOf(athlete, sport)
+  const own = step.manner === 'walk' ? athlete.walkPace : step.role === 'recovery' ? athlete.recoveryPace : step.role === 'work' ? undefined : athlete.easyPace
+  const pace = speedOfPace(own, sport)
+  return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
+}
+
+export type Course = { ok: true, stretches: Stretch[], guessed: boolean } | { ok: false, missing: string }
+
+/**
+ * The session as it is likely gone through: how long each step lasts and at which share of critical.
+ *
+ * @param flat the reckoned steps in their order
+ * @returns what is missing where a step's time or a work target's intensity cannot be told
+ */
+export function courseOf(session: Session, flat: readonly ReckonedStep[], athlete: Athlete): Course {
+  const stretches: Stretch[] = []
+  const known = new Map<string, { step: Step, sport: Sport } | null>()
+  let guessed = false
+  for (const entry of flat) {
+    let found = known.get(entry.path)
+    if (found === undefined) {
+      const item = itemAt(session, entry.path)
+      const sport = sportAt(session, entry.path)
+      found = item?.kind === 'step' && sport !== 'multi' ? { step: item, sport } : null
+      known.set(entry.path, found)
+    }
+    if (!found) continue
+    const { step, sport } = found
+    const seconds = entry.seconds.likely ?? (step.role === 'rest' ? 60 : null)
+    if (seconds === null) return { ok: false, missing: 'how long each step takes' }
+    const isTold = entry.target !== undefined && entry.target.unit !== 'rpm' && entry.target.unit !== 'spm'
+    const shares = isTold ? ofTarget(entry.target!, step, athlete, sport) : null
+    if (isTold && !shares) return { ok: false, missing: missingFor(entry.target!.unit, sport) }
+    if (!shares && step.role === 'work') guessed = true
+    const [from, to] = shares ?? [byRole(step, athlete, sport), byRole(step, athlete, sport)]
+    stretches.push({ path: entry.path, round: entry.round, role: step.role, sport, seconds, from, to })
+  }
+  return { ok: true, stretches, guessed }
+}
+
+function missingFor(unit: string, sport: Sport): string {
+  if (unit === 'bpm') return 'maximum and resting heart rate'
+  if (unit === 'W' || sport === 'ride') return sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`
+  return sport === 'swim' ? 'critical swim speed' : 'critical speed'
+}

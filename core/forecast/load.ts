@@ -1,0 +1,73 @@
+import type { Athlete } from '../athlete/athlete'
+import { heartOf } from '../athlete/athlete'
+import type { Interval } from '../reckon/interval'
+import { unknown } from '../reckon/interval'
+import { heartThrough } from './heart-response'
+import type { HeartPoint } from './heart-response'
+import { effortOfShare } from './intensity'
+import type { Course } from './intensity'
+
+export interface Load { sessionEffort: Interval, heartRateImpulse: Interval }
+
+/**
+ * The weight of a minute at a share of heart-rate reserve.
+ *
+ * @param share clipped to 0..1
+ * @param sex unknown: the mean of both
+ * @source Banister (1991); Morton, Fitz-Clarke & Banister, J Appl Physiol 69 (1990)
+ * @example impulseWeight(0.8, 'male') // 2.38
+ */
+export function impulseWeight(share: number, sex?: 'female' | 'male'): number {
+  const x = Math.min(1, Math.max(0, share))
+  const man = x * 0.64 * Math.exp(1.92 * x)
+  const woman = x * 0.86 * Math.exp(1.67 * x)
+  return sex === 'male' ? man : sex === 'female' ? woman : (man + woman) / 2
+}
+
+/**
+ * Heart-rate impulse of a course of heart rates: minutes weighted by how hard they were.
+ *
+ * @param shift bpm added to every point, for the range of the forecast
+ * @returns arbitrary units, zero or more
+ */
+export function heartRateImpulse(points: readonly HeartPoint[], rest: number, max: number, sex?: 'female' | 'male', shift = 0): number {
+  let sum = 0
+  for (let index = 1; index < points.length; index++) {
+    const minutes = (points[index]!.t - points[index - 1]!.t) / 60
+    sum += minutes * impulseWeight(((points[index]!.bpm + points[index - 1]!.bpm) / 2 + shift - rest) / (max - rest), sex)
+  }
+  return sum
+}
+
+/** Effort felt for a session as a whole: between its mean and its hardest minutes, the root of the mean square. */
+function sessionEffortOf(course: Extract<Course, { ok: true }>): { effort: number, minutes: number } {
+  let seconds = 0
+  let squares = 0
+  for (const stretch of course.stretches) {
+    const effort = (effortOfShare(stretch.from) + effortOfShare(stretch.to)) / 2
+    seconds += stretch.seconds
+    squares += effort * effort * stretch.seconds
+  }
+  return { effort: seconds === 0 ? 0 : Math.sqrt(squares / seconds), minutes: seconds / 60 }
+}
+
+const heartRange = 5
+
+/**
+ * What a session is likely to weigh, by two schools; neither is truth.
+ *
+ * Session effort is the forecast effort (0 to 10, within one) times minutes; the impulse is reckoned from the forecast
+ * heart rate, within 5 bpm.
+ *
+ * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is an own rough one
+ */
+export function loadOf(course: Course, athlete: Athlete): Load {
+  if (!course.ok || course.stretches.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
+  const { effort, minutes } = sessionEffortOf(course)
+  const sessionEffort = { low: Math.max(0, effort - 1) * minutes, likely: effort * minutes, high: Math.min(10, effort + 1) * minutes }
+  const heart = heartThrough(course.stretches, athlete)
+  const { rest, max } = heartOf(athlete, course.stretches[0]!.sport)
+  if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
+  const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, athlete.sex, shift)
+  return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
+}

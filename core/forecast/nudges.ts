@@ -1,0 +1,170 @@
+import type { Athlete } from '../athlete/athlete'
+import type { Steadiness } from '../athlete/steadiness'
+import { smoothedSd, steadinessOf } from '../athlete/steadiness'
+import { sportAt } from '../edit/item-path'
+import { normalsFrom } from '../quantity/normal'
+import type { Normals } from '../quantity/normal'
+import type { ReckonedStep, ReckonedTarget, Reckoning } from '../reckon/reckon'
+import type { Session, Sport } from '../session/document'
+import { settlingSeconds } from '../wrist/holding'
+
+/** How a watch judges: over how many seconds it smooths, after how many it nudges, and how soon again. */
+export interface Nudging { smoothingSeconds: number, alertAfterSeconds: number, alertRepeatSeconds: number }
+
+/** Where no watch is named. */
+export const usualNudging: Nudging = { smoothingSeconds: 3, alertAfterSeconds: 5, alertRepeatSeconds: 10 }
+
+/** One step to be held: a band as shares of what is meant, and how the value wanders around it. */
+export interface HeldStep {
+  seconds: number
+  /** Seconds after the start that are not judged. */
+  settling: number
+  smoothing: number
+  low: number
+  high: number
+  steadiness: Steadiness
+}
+
+/** Slow drift beside the quick noise: as a share of its spread, how long it lasts, and how often it is moved on. Own estimate. */
+const drift = { share: 0.2, tau: 240, every: 10 }
+
+/**
+ * Nudges in one carrying out of a step, second by second, as the engine counts them: the smoothed value outside for long
+ * enough, again after a pause while it stays out.
+ *
+ * @param window as long as `step.smoothing`, written over
+ */
+export function nudgesIn(step: HeldStep, nudging: Nudging, normal: Normals, window: Float64Array, withDrift = true): number {
+  const { low, high, settling, smoothing, steadiness: { sd, tau } } = step
+  const seconds = Math.round(step.seconds)
+  const phi = Math.exp(-1 / tau)
+  const fresh = sd * Math.sqrt(1 - phi * phi)
+  const slowPhi = Math.exp(-drift.every / drift.tau)
+  const slowFresh = withDrift ? sd * drift.share * Math.sqrt(1 - slowPhi * slowPhi) : 0
+  const { alertAfterSeconds, alertRepeatSeconds } = nudging
+  let noise = sd * normal()
+  let slow = withDrift ? sd * drift.share * normal() : 0
+  let untilDrift = drift.every
+  let sum = 0
+  let slot = 0
+  let outFor = 0
+  let sinceNudge = Infinity
+  let nudges = 0
+  window.fill(0)
+  for (let second = 1; second <= seconds; second++) {
+    const value = 1 + noise + slow
+    sum += value - window[slot]!
+    window[slot] = value
+    slot = slot + 1 === smoothing ? 0 : slot + 1
+    noise = noise * phi + fresh * normal()
+    if (--untilDrift === 0) {
+      slow = slow * slowPhi + slowFresh * (withDrift ? normal() : 0)
+      untilDrift = drift.every
+    }
+    if (second <= settling) continue
+    const count = second < smoothing ? second : smoothing
+    if (sum >= low * count && sum <= high * count) {
+      outFor = 0
+      sinceNudge = Infinity
+      continue
+    }
+    outFor++
+    sinceNudge++
+    if (outFor >= alertAfterSeconds && sinceNudge >= alertRepeatSeconds) {
+      nudges++
+      sinceNudge = 0
+    }
+  }
+  return nudges
+}
+
+const measureOf = (target: ReckonedTarget) => target.of === 'pace' ? 'speed' as const : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence' ? target.of : null
+
+const middleOf = (band: { easiest: number | null, hardest: number | null }) => band.easiest !== null && band.hardest !== null ? (band.easiest + band.hardest) / 2 : null
+
+/** Beyond an open bound one stays by this many spreads of the smoothed value: close enough to mean it. */
+const clearOfBound = 2
+
+/** The step as it is to be held; null without a target that a watch can judge. */
+export function heldStep(target: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging): HeldStep | null {
+  const measure = measureOf(target)
+  if (!measure || !(seconds > 0)) return null
+  const steadiness = steadinessOf(athlete, sport, measure)
+  const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, target.over ?? 0)))
+  const settling = settlingSeconds[target.of as 'pace']
+  const meant = middleOf(target)
+  const bounds = meant === null
+    ? { low: target.easiest === null ? -Infinity : 1 / (1 + clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)), high: target.hardest === null ? Infinity : 1 / (1 - clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)) }
+    : { low: target.easiest! / meant, high: target.hardest! / meant }
+  return { seconds: Math.min(seconds, 6 * 3600), settling, smoothing, steadiness, ...bounds }
+}
+
+export interface NudgeCount { expected: number, low: number, high: number }
+export interface StepNudges extends NudgeCount { path: string, round: number[] }
+export interface NudgeForecast { perStep: StepNudges[], total: NudgeCount, runs: number }
+
+/** The mean and the fifth and ninety-fifth of a hundred. */
+function countOf(counts: Uint16Array | Uint32Array): NudgeCount {
+  const sorted = Uint32Array.from(counts).sort()
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!
+  let sum = 0
+  for (const count of sorted) sum += count
+  return { expected: Math.round(sum / sorted.length * 100) / 100, low: at(0.05), high: at(0.95) }
+}
+
+export interface Held { entry: ReckonedStep, held: HeldStep }
+
+/** The steps of a session that a watch would judge, in their order. */
+export function heldSteps(session: Session, reckoning: Reckoning, athlete: Athlete, nudging: Nudging): Held[] {
+  return reckoning.flat.flatMap((entry) => {
+    const sport = sportAt(session, entry.path)
+    const held = entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, athlete, sport, nudging) : null
+    return held ? [{ entry, held }] : []
+  })
+}
+
+export interface SimulationOptions { runs?: number, seed?: number, isCancelled?: () => boolean, onProgress?: (share: number) => void }
+
+/**
+ * How often a watch will nudge, step by step and in all, by carrying the session out many times with the athlete's steadiness.
+ *
+ * @param options.runs 1 to 100 000, 1000 when not said
+ * @returns expected to a hundredth, low and high the 5th and 95th of a hundred runs
+ * @source first-order autoregressive noise with a slow drift, by Monte Carlo; agrees with `shareOutside`
+ */
+export function forecastNudges(held: readonly Held[], nudging: Nudging, { runs = 1000, seed = 1, isCancelled, onProgress }: SimulationOptions = {}): NudgeForecast | null {
+  const normal = normalsFrom(seed)
+  const totals = new Uint32Array(runs)
+  const perStep: StepNudges[] = []
+  const counts = new Uint16Array(runs)
+  for (const [index, { entry, held: step }] of held.entries()) {
+    const window = new Float64Array(step.smoothing)
+    for (let run = 0; run < runs; run++) {
+      counts[run] = nudgesIn(step, nudging, normal, window)
+      totals[run]! += counts[run]!
+    }
+    perStep.push({ path: entry.path, round: entry.round, ...countOf(counts) })
+    if (isCancelled?.()) return null
+    onProgress?.((index + 1) / held.length)
+  }
+  return { perStep, total: runs > 0 ? countOf(totals) : { expected: 0, low: 0, high: 0 }, runs }
+}
+
+/** The share of the standard normal beyond x to one side; Abramowitz & Stegun 26.2.17, to 7.5e-8. */
+function normalTail(x: number): number {
+  if (x < 0) return 1 - normalTail(-x)
+  const t = 1 / (1 + 0.2316419 * x)
+  const sum = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+  return Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI) * sum
+}
+
+/**
+ * Share of the time that the smoothed value is outside the band, in closed form, without drift and with a full window.
+ *
+ * @returns 0 to 1
+ * @source normal tail of the moving average of an AR(1) process
+ */
+export function shareOutside({ low, high, smoothing, steadiness: { sd, tau } }: HeldStep): number {
+  const spread = smoothedSd(sd, tau, smoothing)
+  return normalTail((1 - low) / spread) + normalTail((high - 1) / spread)
+}

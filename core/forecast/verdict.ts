@@ -1,17 +1,18 @@
 import type { Athlete } from '../athlete/athlete'
 import type { Edit } from '../edit/edit'
+import { apply } from '../edit/edit'
 import { shiftTarget } from '../edit/harder'
 import type { Shift } from '../edit/harder'
 import { itemAt } from '../edit/item-path'
-import { isPaceUnit } from '../quantity/intensity'
 import { formatTime, sayDuration } from '../quantity/time'
+import { reckon } from '../reckon/reckon'
 import { printEnd } from '../script/print'
 import { printTarget } from '../script/print-target'
 import type { Session, Step, Target } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import type { HeartCourse } from './heart-response'
 import type { Stretch } from './intensity'
-import { criticalOf } from './intensity'
+import { courseOf } from './intensity'
 import type { ReserveCourse } from './reserve'
 import { reserveThrough } from './reserve'
 
@@ -47,96 +48,91 @@ function nameStep(session: Session, path: string, round: readonly number[], stre
 
 const isAbove = (stretch: Stretch) => stretch.role === 'work' && (stretch.from > 1 || stretch.to > 1)
 
-/** The least of the balance with other intensities or lengths; what the proposals are tried with. */
-const leastWith = (stretches: readonly Stretch[], rate: number, change: (stretch: Stretch) => Stretch) =>
-  reserveThrough(stretches.map(change), rate).least.share
+/** The least of the balance once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
+function leastAfter(session: Session, edits: readonly Edit[], athlete: Athlete, rate: number): number | null {
+  let changed = session
+  for (const edit of edits) {
+    const result = apply(changed, edit)
+    if (!result.ok) return null
+    changed = result.session
+  }
+  const course = courseOf(changed, reckon(changed, { athlete, load: false }).flat, athlete)
+  return course.ok ? reserveThrough(course.stretches, rate).least.share : null
+}
 
-function smallest(most: number, step: number, fits: (amount: number) => boolean): number | null {
-  if (!fits(most)) return null
+/** The least amount, in steps, whose edits leave enough of the reserve. */
+function leastAmount(most: number, step: number, editsFor: (amount: number) => Edit[], leaves: (edits: Edit[]) => number | null): { amount: number, edits: Edit[], leaves: number } | null {
+  const tried = (count: number) => {
+    const edits = editsFor(count * step)
+    const left = edits.length === 0 ? null : leaves(edits)
+    return left !== null && left >= wanted ? { amount: count * step, edits, leaves: left } : null
+  }
   let [low, high] = [0, Math.round(most / step)]
+  let best = tried(high)
+  if (!best) return null
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2)
-    if (fits(middle * step)) high = middle
+    const found = tried(middle)
+    if (found) best = found
+    if (found) high = middle
     else low = middle
   }
-  return high * step
+  return best
 }
 
-interface Easing { shift: Shift, words: string, by: (share: number) => number }
-
-/** Easing by an amount, in the unit that the target is said in. */
-function easingFor(target: Target, athlete: Athlete, stretch: Stretch): ((amount: number) => Easing) | null {
-  const { speed, power } = criticalOf(athlete, stretch.sport)
-  const unit = isEffortTarget(target) ? (target.offset?.unit ?? (stretch.sport === 'ride' ? '%' : 's/km')) : isBandTarget(target) ? target.unit : null
-  if (unit === null) return null
-  if (unit === 's/km' || unit === 's/mi' || unit === 's/100m') {
-    if (speed === undefined) return null
-    const metres = unit === 's/km' ? 1000 : unit === 's/mi' ? 1609.344 : 100
-    return amount => ({ shift: { by: -amount, unit }, words: `${amount} ${unit} slower`, by: share => metres / (metres / (share * speed) + amount) / speed })
-  }
-  if (unit === 'W') {
-    return power === undefined ? null : amount => ({ shift: { by: -amount, unit }, words: `${amount} W less`, by: share => share - amount / power })
-  }
-  if (unit === '%' || unit === '%CP' || unit === '%CS' || isPaceUnit(unit as 's/step')) {
-    return amount => ({ shift: { by: -amount, unit: '%' }, words: `${amount} % easier`, by: share => share * (1 - amount / 100) })
-  }
-  return null
+/** The unit in which a target is eased: its own where it has one that can be shifted. */
+function easingUnit(target: Target, stretch: Stretch): Shift['unit'] | null {
+  if (isEffortTarget(target)) return target.offset?.unit ?? (stretch.sport === 'ride' ? '%' : 's/km')
+  if (!isBandTarget(target)) return null
+  if (target.unit === 's/km' || target.unit === 's/mi' || target.unit === 's/100m' || target.unit === 'W') return target.unit
+  return '%'
 }
+
+const easingWords = (amount: number, unit: Shift['unit']) => unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
 
 function easier(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
   const hard = stretches.filter(isAbove)
-  const firstStep = hard[0] && itemAt(session, hard[0].path)
-  if (firstStep?.kind !== 'step' || !firstStep.target) return null
-  const easing = easingFor(firstStep.target, athlete, hard[0]!)
-  if (!easing) return null
-  const eased = (amount: number) => leastWith(stretches, rate, (stretch) => {
-    if (!isAbove(stretch)) return stretch
-    const { by } = easing(amount)
-    return { ...stretch, from: by(stretch.from), to: by(stretch.to) }
-  })
-  const unit = easing(1).shift.unit
-  const amount = smallest(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, value => eased(value) >= wanted)
-  if (amount === null) return null
-  const { shift, words } = easing(amount)
-  const edits = [...new Set(hard.map(stretch => stretch.path))].flatMap((path): Edit[] => {
+  const first = hard[0] && itemAt(session, hard[0].path)
+  const unit = first?.kind === 'step' && first.target ? easingUnit(first.target, hard[0]!) : null
+  if (unit === null) return null
+  const paths = [...new Set(hard.map(stretch => stretch.path))]
+  const editsFor = (amount: number) => paths.flatMap((path): Edit[] => {
     const step = itemAt(session, path) as Step
-    const target = step.target && shiftTarget(step.target, shift)
+    const target = step.target && shiftTarget(step.target, { by: -amount, unit })
     if (!target) return []
     const isOwnTime = isBandTarget(target) && target.unit === 's/step'
     return [{ do: 'target', at: path, words: `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${step.also ? ` and ${printTarget(step.also)}` : ''}` }]
   })
-  return edits.length === 0 ? null : { label: words, edits, leaves: eased(amount) }
+  const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  return found && { label: easingWords(found.amount, unit), edits: found.edits, leaves: found.leaves }
 }
 
-function longerRest(session: Session, stretches: readonly Stretch[], rate: number): Proposal | null {
+function longerRest(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
   const paths = new Set<string>()
   stretches.forEach((stretch, index) => {
     const isBetween = stretches.slice(index + 1).some(isAbove) && stretches.slice(0, index).some(isAbove)
     const item = itemAt(session, stretch.path)
     if (isBetween && item?.kind === 'step' && (item.role === 'recovery' || item.role === 'rest') && item.end.on === 'time') paths.add(stretch.path)
   })
-  if (paths.size === 0) return null
-  const rested = (seconds: number) => leastWith(stretches, rate, stretch => paths.has(stretch.path) ? { ...stretch, seconds: stretch.seconds + seconds } : stretch)
-  const seconds = smallest(600, 15, value => rested(value) >= wanted)
-  if (seconds === null) return null
-  const edits = [...paths].map((path): Edit => {
+  const editsFor = (seconds: number) => [...paths].map((path): Edit => {
     const step = itemAt(session, path) as Step & { end: { on: 'time', seconds: number } }
     return { do: 'end', at: path, words: formatTime(step.end.seconds + seconds) }
   })
-  return { label: `rest ${sayDuration(seconds)} longer`, edits, leaves: rested(seconds) }
+  const found = leastAmount(600, 15, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  return found && { label: `rest ${sayDuration(found.amount)} longer`, edits: found.edits, leaves: found.leaves }
 }
 
-function fewerRounds(session: Session, stretches: readonly Stretch[], rate: number): Proposal | null {
-  const hard = stretches.filter(isAbove)
-  const parents = [...new Set(hard.map(stretch => stretch.path.slice(0, Math.max(0, stretch.path.lastIndexOf('.')))))]
-  const path = parents.at(-1)
-  const block = path ? itemAt(session, path) : null
-  if (!path || block?.kind !== 'block' || block.repeat.times === undefined || path.includes('.')) return null
-  const keeping = (rounds: number) => reserveThrough(stretches.filter(stretch => !stretch.path.startsWith(`${path}.`) || stretch.round[0]! <= rounds), rate).least.share
-  for (let rounds = block.repeat.times - 1; rounds >= 1; rounds--) {
-    if (keeping(rounds) >= wanted) return { label: `${rounds} ${rounds === 1 ? 'round' : 'rounds'} instead of ${block.repeat.times}`, edits: [{ do: 'repeat', at: path, repeat: { times: rounds } }], leaves: keeping(rounds) }
-  }
-  return null
+function fewerRounds(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
+  const last = stretches.filter(isAbove).at(-1)?.path
+  const path = last?.includes('.') ? last.split('.')[0]! : null
+  const block = path === null ? null : itemAt(session, path)
+  if (path === null || block?.kind !== 'block' || block.repeat.times === undefined || block.repeat.times < 2) return null
+  const { times } = block.repeat
+  const editsFor = (fewer: number): Edit[] => [{ do: 'repeat', at: path, repeat: { times: times - fewer } }]
+  const found = leastAmount(times - 1, 1, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  if (!found) return null
+  const rounds = times - found.amount
+  return { label: `${rounds} ${rounds === 1 ? 'round' : 'rounds'} instead of ${times}`, edits: found.edits, leaves: found.leaves }
 }
 
 const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
@@ -159,7 +155,7 @@ export function verdictOn(session: Session, athlete: Athlete, stretches: readonl
   }
   const ceiling = heart?.crossed ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, stretches)}.` : ''
   const proposals = reach === 'beyond' || reach === 'edge'
-    ? [easier(session, athlete, stretches, rate), longerRest(session, stretches, rate), fewerRounds(session, stretches, rate)].filter(proposal => proposal !== null)
+    ? [easier(session, athlete, stretches, rate), longerRest(session, athlete, stretches, rate), fewerRounds(session, athlete, stretches, rate)].filter(proposal => proposal !== null)
     : []
   return { reach, said: words[reach] + ceiling, proposals }
 }

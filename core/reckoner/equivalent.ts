@@ -1,0 +1,32 @@
+import type { Athlete } from '../athlete/athlete'
+import { oxygenCapacity, secondsAtCapacity } from '../athlete/oxygen'
+import { fitPowerLaw, secondsFor } from '../athlete/power-law'
+import { raceLawOf } from '../athlete/named-effort'
+import type { Sport } from '../session/document'
+
+export interface EquivalentTime {
+  metres: number
+  /** By the power law, with the athlete's own exponent where two efforts or more tell one. */
+  byPowerLaw: number
+  /** By the oxygen model; running only. */
+  byOxygen: number | null
+}
+
+/**
+ * What one performance speaks of over other distances, by two schools.
+ *
+ * @param athlete whose exponent is taken; the customary one of the sport without efforts
+ * @returns seconds; empty for a performance of nothing
+ * @source Riegel (1981); Daniels & Gilbert (1979)
+ * @example equivalentTimes({ metres: 10000, seconds: 2820 }, [5000], 'run', unknown)[0].byPowerLaw // 1352
+ */
+export function equivalentTimes(known: { metres: number, seconds: number }, distances: readonly number[], sport: Sport, athlete: Athlete): EquivalentTime[] {
+  if (!(known.metres > 0) || !(known.seconds > 0)) return []
+  const own = raceLawOf(athlete, sport)
+  const law = fitPowerLaw(sport, [known])!
+  const exponent = own && (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined).length > 1 ? own.exponent : law.exponent
+  const capacity = sport === 'run' ? oxygenCapacity(known.metres, known.seconds) : null
+  return distances.filter(metres => metres > 0).map(metres => ({
+    metres, byPowerLaw: secondsFor({ ...law, exponent }, metres), byOxygen: capacity === null || metres < 400 ? null : secondsAtCapacity(capacity, metres),
+  }))
+}

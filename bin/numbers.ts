@@ -16,6 +16,6 @@ export function numbersOf(athlete: Athlete, on?: string) {
 
 /** The forecast of nudges as the command line gives it. */
 export function nudgesOf(session: Session, athlete: Athlete, watch: WatchProfile, seed: number, runs: number) {
-  const { forecast, quiet } = nudgePicture(session, athlete, watch, { seed, runs })!
+  const { forecast, quiet } = nudgePicture(session, athlete, watch, { seed, runs })
   return { perStep: forecast.perStep, total: forecast.total, quietBand: quiet.main }
 }

@@ -71,23 +71,46 @@ function clockField(key: string, label: string, path: Path): Field {
   }
 }
 
+function dateField(key: string, label: string, path: Path): Field {
+  return {
+    key, label, unit: '', hint: 'a day as in 1984-11-02; only for the estimate of a maximum heart rate',
+    show: athlete => String(get(athlete, path) ?? ''),
+    keep(athlete, typed) {
+      const words = typed.trim()
+      if (words === '') return set(athlete, path, undefined)
+      const day = new Date(`${words}T00:00:00Z`)
+      const isDay = /^(?:19|20)\d\d-\d\d-\d\d$/.test(words) && !Number.isNaN(day.getTime()) && day.toISOString().startsWith(words)
+      return isDay ? set(athlete, path, words) : `${label}: a day as in 1984-11-02`
+    },
+  }
+}
+
 export interface FieldGroup { title: string, note: string, fields: Field[] }
 
 /** The numbers that sessions are reckoned and fitted with. */
 export const fieldGroups: readonly FieldGroup[] = [
+  { title: 'Body', note: '', fields: [
+    numberField('mass', 'Mass', 'kg', ['massKg'], 20, 300),
+    dateField('birth-date', 'Born', ['birthDate']),
+  ] },
   { title: 'Heart', note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.', fields: [
     numberField('heart-max', 'Maximum', 'bpm', ['heart', 'max'], 100, 230),
     numberField('heart-rest', 'At rest', 'bpm', ['heart', 'rest'], 25, 110),
     numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
+    numberField('heart-aerobic', 'First threshold', 'bpm', ['heart', 'aerobicThreshold'], 80, 210, 'where talking gets short'),
   ] },
   { title: 'Run', note: '', fields: [
     paceField('run-critical', 'Critical speed', '/km', ['run', 'criticalSpeed'], 'speed', 'the pace that can just be held steady'),
+    numberField('run-reserve', 'D\'', 'm', ['run', 'dPrime'], 10, 1000, 'metres that can be spent above critical speed'),
     numberField('run-power', 'Critical power', 'W', ['run', 'criticalPower'], 50, 700),
     paceField('run-easy', 'Easy pace', '/km', ['easyPace', 'run'], 'seconds'),
     paceField('run-recovery', 'Recovery pace', '/km', ['recoveryPace', 'run'], 'seconds'),
     paceField('run-walk', 'Walking pace', '/km', ['walkPace', 'run'], 'seconds'),
   ] },
-  { title: 'Ride', note: '', fields: [numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700)] },
+  { title: 'Ride', note: '', fields: [
+    numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700),
+    numberField('ride-reserve', 'W\'', 'J', ['ride', 'wPrime'], 1000, 60_000, 'joules that can be spent above critical power'),
+  ] },
   { title: 'Swim', note: '', fields: [
     paceField('swim-critical', 'Critical swim speed', '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
     paceField('swim-easy', 'Easy pace', '/100m', ['easyPace', 'swim'], 'seconds'),

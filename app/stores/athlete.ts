@@ -8,6 +8,8 @@ export const useAthleteStore = defineStore('athlete', () => {
   const number = ref(0)
   const isLoaded = ref(false)
 
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.athlete')
+
   async function load() {
     const kept = await api<KeptAthlete>('/me')
     athlete.value = kept.athlete
@@ -19,7 +21,15 @@ export const useAthleteStore = defineStore('athlete', () => {
     const kept = await api<KeptAthlete>('/me', { method: 'PUT', body: { base: number.value, document } })
     athlete.value = kept.athlete
     number.value = kept.number
+    channel?.postMessage(kept)
   }
+
+  /** Another tab has saved newer numbers: they are this tab's too, at once. */
+  channel?.addEventListener('message', ({ data }: MessageEvent<KeptAthlete>) => {
+    if (!isLoaded.value || data.number <= number.value) return
+    athlete.value = data.athlete
+    number.value = data.number
+  })
 
   return { athlete, number, isLoaded, load, save }
 })

@@ -6,10 +6,11 @@ import type { Session } from '../session/document'
 import { ceilingAt, heartThrough } from './heart-response'
 import type { HeartCourse } from './heart-response'
 import { courseOf } from './intensity'
+import type { Stretch } from './intensity'
 import type { Load } from './load'
 import { loadOf } from './load'
-import type { NudgeForecast, Nudging } from './nudges'
-import { forecastNudges, heldSteps } from './nudges'
+import type { NudgeForecast, Nudging, SimulationOptions } from './nudges'
+import { finish, forecastingNudges, heldSteps } from './nudges'
 import type { QuietProposal, SchoolBand } from './quiet'
 import { compareSchools, mainStep, quietBands } from './quiet'
 import type { ReserveCourse } from './reserve'
@@ -17,9 +18,29 @@ import { reserveMissing, reserveRate, reserveThrough } from './reserve'
 import type { Verdict } from './verdict'
 import { verdictOn } from './verdict'
 
+export interface TollStep { path: string, round: number[], endsAt: number, reserve: number | null, bpm: number | null }
+
+const near = <Point extends { t: number }>(points: readonly Point[], t: number, from: number) => {
+  let index = from
+  while (index + 1 < points.length && points[index + 1]!.t <= t + 1e-6) index++
+  return index
+}
+
+function stepsOf(stretches: readonly Stretch[], reserve: ReserveCourse | null, heart: HeartCourse | null): TollStep[] {
+  let [t, atReserve, atHeart] = [0, 0, 0]
+  return stretches.map(({ path, round, seconds }) => {
+    t += seconds
+    if (reserve) atReserve = near(reserve.points, t, atReserve)
+    if (heart) atHeart = near(heart.points, t, atHeart)
+    return { path, round, endsAt: t, reserve: reserve ? reserve.points[atReserve]!.share : null, bpm: heart ? heart.points[atHeart]!.bpm : null }
+  })
+}
+
 /** What a session will do to the athlete who carries it out. */
 export interface Toll {
   load: Load
+  /** What is left, and the heart rate, at the end of each step. */
+  steps: TollStep[]
   heart: HeartCourse | null
   reserve: ReserveCourse | null
   verdict: Verdict | null
@@ -34,7 +55,7 @@ export function tollOf(session: Session, athlete: Athlete): Toll {
   const { flat } = reckon(session, { athlete, load: false })
   const course = courseOf(session, flat, athlete)
   const load = loadOf(course, athlete)
-  if (!course.ok) return { load, heart: null, reserve: null, verdict: null, missing: [course.missing], guessed: false }
+  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], guessed: false }
   const { stretches, guessed } = course
   const missing: string[] = []
   const heart = heartThrough(stretches, athlete, path => ceilingAt(session, path, athlete))
@@ -45,20 +66,17 @@ export function tollOf(session: Session, athlete: Athlete): Toll {
   if (sport && rate === null && hardest > 1) missing.push(reserveMissing(athlete, sport))
   const reserve = rate === null || stretches.length === 0 ? null : reserveThrough(stretches, rate)
   const verdict = reserve && rate !== null ? verdictOn(session, athlete, stretches, reserve, rate, heart) : null
-  return { load, heart, reserve, verdict, missing, guessed }
+  return { load, steps: stepsOf(stretches, reserve, heart), heart, reserve, verdict, missing, guessed }
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */
 export interface NudgePicture { forecast: NudgeForecast, quiet: QuietProposal, schools: SchoolBand[], schoolsAt: string | null }
 
-export interface NudgeOptions { runs?: number, seed?: number, isCancelled?: () => boolean, onProgress?: (share: number) => void }
-
-/** The whole picture of nudges for a session; null when it was cancelled. */
-export function nudgePicture(session: Session, athlete: Athlete, nudging: Nudging, options: NudgeOptions = {}): NudgePicture | null {
+/** The whole picture of nudges for a session; yields the share done, as `forecastingNudges` does. */
+export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nudging, options: SimulationOptions = {}): Generator<number, NudgePicture> {
   const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, load: false })
   const held = heldSteps(session, reckoning, athlete, nudging)
-  const forecast = forecastNudges(held, nudging, options)
-  if (!forecast) return null
+  const forecast = yield* forecastingNudges(held, nudging, options)
   const main = mainStep(session, held)
   const item = main && itemAt(session, main.entry.path)
   const sport = main ? sportAt(session, main.entry.path) : 'multi'
@@ -66,5 +84,10 @@ export function nudgePicture(session: Session, athlete: Athlete, nudging: Nudgin
   const schools = main && item?.kind === 'step' && item.target && sport !== 'multi'
     ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, stepMetres)
     : []
+  yield 1
   return { forecast, quiet: quietBands(session, reckoning, held, nudging), schools, schoolsAt: main?.entry.path ?? null }
 }
+
+/** `picturingNudges` to its end. */
+export const nudgePicture = (session: Session, athlete: Athlete, nudging: Nudging, options: SimulationOptions = {}): NudgePicture =>
+  finish(picturingNudges(session, athlete, nudging, options))

@@ -6,7 +6,7 @@ import { apply } from '../edit/edit'
 import { normalsFrom } from '../quantity/normal'
 import { readScript } from '../script/read'
 import type { Session } from '../session/document'
-import { nudgePicture } from './forecast'
+import { nudgePicture, picturingNudges } from './forecast'
 import type { HeldStep, Nudging } from './nudges'
 import { heldStep, nudgesIn, shareOutside, usualNudging } from './nudges'
 import { expectedNudges, quietShare, quietTarget } from './quiet'
@@ -96,7 +96,7 @@ describe('the quiet band', () => {
     expect([quietTarget({ of: 'heart-rate', zone: 2 }, 0.02), quietTarget({ of: 'power', unit: 'W', easiest: 200 }, 0.02), quietTarget({ of: 'effort', name: 'max' }, 0.02)]).toEqual([null, null, null])
   })
   it.each(['sport run\n\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n', 'sport run\n\n3 times\n  1 km @ 10k effort\n  rest 1:00\n', 'sport run\n\n5 times\n  400 m in 1:32-1:34\n  rest 1:00\n', 'sport ride\n\n20:00 @ 88-92 %CP and 85-95 rpm\n'])('taken at every row lowers the forecast to one a step or less: %s', (text) => {
-    const before = nudgePicture(session(text), ilse, usualNudging, { runs: 200 })!
+    const before = nudgePicture(session(text), ilse, usualNudging, { runs: 200 })
     expect(before.quiet.steps.length).toBeGreaterThan(0)
     let quiet = session(text)
     for (const { path, words } of before.quiet.steps) {
@@ -104,7 +104,7 @@ describe('the quiet band', () => {
       if (!result.ok) throw new Error(`${words}: ${result.problem}`)
       quiet = result.session
     }
-    const after = nudgePicture(quiet, ilse, usualNudging, { runs: 200 })!
+    const after = nudgePicture(quiet, ilse, usualNudging, { runs: 200 })
     expect(after.forecast.total.expected).toBeLessThan(before.forecast.total.expected)
     for (const step of after.forecast.perStep) expect(step.expected).toBeLessThan(1.3)
     expect(after.quiet.steps).toEqual([])
@@ -113,17 +113,21 @@ describe('the quiet band', () => {
 
 describe('the schools', () => {
   it('are compared around the same middle, the quiet one nudging at most once', () => {
-    const { schools, schoolsAt } = nudgePicture(session('sport run\n\nwarm-up 10:00\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, { runs: 50 })!
+    const { schools, schoolsAt } = nudgePicture(session('sport run\n\nwarm-up 10:00\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, { runs: 50 })
     expect(schoolsAt).toBe('2.1')
     expect(schools.map(school => school.kind)).toEqual(['quiet', 'lean-fast', 'even', 'percent', 'as-said'])
     expect(schools[0]!.expected).toBeLessThanOrEqual(1)
     for (const school of schools) expect(school.easiest < 1000 / 263 && school.hardest > 1000 / 263).toBe(true)
   })
   it('are none where there is nothing to hold', () => {
-    const picture = nudgePicture(session('sport run\n\n45:00\n'), ilse, usualNudging, { runs: 10 })!
+    const picture = nudgePicture(session('sport run\n\n45:00\n'), ilse, usualNudging, { runs: 10 })
     expect([picture.schools, picture.schoolsAt, picture.quiet.main, picture.forecast.total.expected]).toEqual([[], null, null, 0])
   })
-  it('can be stopped', () => {
-    expect(nudgePicture(session('sport run\n\n6:00 @ 4:20-4:26 /km\n'), ilse, usualNudging, { runs: 10, isCancelled: () => true })).toBeNull()
+  it('say how far they are, rising to the end', () => {
+    const picturing = picturingNudges(session('sport run\n\n10 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, { runs: 1000 })
+    const shares: number[] = []
+    for (let step = picturing.next(); !step.done; step = picturing.next()) shares.push(step.value)
+    expect(shares.length).toBeGreaterThan(5)
+    expect(shares.every((share, index) => share <= 1 && (index === 0 || share >= shares[index - 1]!))).toBe(true)
   })
 })

@@ -1,7 +1,7 @@
 import type { Athlete } from '../athlete/athlete'
 import type { Steadiness } from '../athlete/steadiness'
 import { smoothedSd, steadinessOf } from '../athlete/steadiness'
-import { sportAt } from '../edit/item-path'
+import { itemAt, sportAt } from '../edit/item-path'
 import { normalsFrom } from '../quantity/normal'
 import type { Normals } from '../quantity/normal'
 import type { ReckonedStep, ReckonedTarget, Reckoning } from '../reckon/reckon'
@@ -85,12 +85,16 @@ const middleOf = (band: { easiest: number | null, hardest: number | null }) => b
 /** Beyond an open bound one stays by this many spreads of the smoothed value: close enough to mean it. */
 const clearOfBound = 2
 
-/** The step as it is to be held; null without a target that a watch can judge. */
-export function heldStep(target: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging): HeldStep | null {
+/**
+ * The step as it is to be held; null without a target that a watch can judge.
+ *
+ * @param over the target's own smoothing in seconds, where it is longer than the watch's
+ */
+export function heldStep(target: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, over = 0): HeldStep | null {
   const measure = measureOf(target)
   if (!measure || !(seconds > 0)) return null
   const steadiness = steadinessOf(athlete, sport, measure)
-  const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, target.over ?? 0)))
+  const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over)))
   const settling = settlingSeconds[target.of as 'pace']
   const meant = middleOf(target)
   const bounds = meant === null
@@ -118,36 +122,54 @@ export interface Held { entry: ReckonedStep, held: HeldStep }
 export function heldSteps(session: Session, reckoning: Reckoning, athlete: Athlete, nudging: Nudging): Held[] {
   return reckoning.flat.flatMap((entry) => {
     const sport = sportAt(session, entry.path)
-    const held = entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, athlete, sport, nudging) : null
+    const item = entry.target && itemAt(session, entry.path)
+    const over = item?.kind === 'step' ? item.target?.over : undefined
+    const held = entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, athlete, sport, nudging, over) : null
     return held ? [{ entry, held }] : []
   })
 }
 
-export interface SimulationOptions { runs?: number, seed?: number, isCancelled?: () => boolean, onProgress?: (share: number) => void }
+export interface SimulationOptions { runs?: number, seed?: number }
+
+/** Carried out seconds between two yields: a few hundredths of a second of work. */
+const breathAfter = 400_000
 
 /**
  * How often a watch will nudge, step by step and in all, by carrying the session out many times with the athlete's steadiness.
+ *
+ * Yields the share done every few hundredths of a second, so that whoever drives it can show progress or stop.
  *
  * @param options.runs 1 to 100 000, 1000 when not said
  * @returns expected to a hundredth, low and high the 5th and 95th of a hundred runs
  * @source first-order autoregressive noise with a slow drift, by Monte Carlo; agrees with `shareOutside`
  */
-export function forecastNudges(held: readonly Held[], nudging: Nudging, { runs = 1000, seed = 1, isCancelled, onProgress }: SimulationOptions = {}): NudgeForecast | null {
+export function* forecastingNudges(held: readonly Held[], nudging: Nudging, { runs = 1000, seed = 1 }: SimulationOptions = {}): Generator<number, NudgeForecast> {
   const normal = normalsFrom(seed)
   const totals = new Uint32Array(runs)
   const perStep: StepNudges[] = []
   const counts = new Uint16Array(runs)
+  let passed = 0
   for (const [index, { entry, held: step }] of held.entries()) {
     const window = new Float64Array(step.smoothing)
     for (let run = 0; run < runs; run++) {
       counts[run] = nudgesIn(step, nudging, normal, window)
       totals[run]! += counts[run]!
+      passed += step.seconds
+      if (passed < breathAfter) continue
+      passed = 0
+      yield (index + run / runs) / held.length
     }
     perStep.push({ path: entry.path, round: entry.round, ...countOf(counts) })
-    if (isCancelled?.()) return null
-    onProgress?.((index + 1) / held.length)
   }
-  return { perStep, total: runs > 0 ? countOf(totals) : { expected: 0, low: 0, high: 0 }, runs }
+  return { perStep, total: countOf(totals), runs }
+}
+
+/** Drives a forecast to its end without a pause. */
+export function finish<T>(forecasting: Generator<unknown, T>): T {
+  for (;;) {
+    const { done, value } = forecasting.next()
+    if (done) return value
+  }
 }
 
 /** The share of the standard normal beyond x to one side; Abramowitz & Stegun 26.2.17, to 7.5e-8. */

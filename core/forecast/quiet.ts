@@ -127,7 +127,7 @@ function pointOf(target: Target): Target | null {
 export function compareSchools(target: Target, resolved: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, stepMetres?: number): SchoolBand[] {
   const bands: SchoolBand[] = []
   const add = (kind: SchoolBand['kind'], band: ReckonedTarget) => {
-    const held = heldStep(band, seconds, athlete, sport, nudging)
+    const held = heldStep(band, seconds, athlete, sport, nudging, target.over)
     if (held && band.easiest !== null && band.hardest !== null) bands.push({ kind, easiest: band.easiest, hardest: band.hardest, unit: band.unit, expected: Math.round(expectedNudges(held, nudging) * 10) / 10 })
   }
   const point = pointOf(target)
@@ -141,7 +141,7 @@ export function compareSchools(target: Target, resolved: ReckonedTarget, seconds
         continue
       }
       const middle = (easiest + hardest) / 2
-      const held = heldStep({ of, unit, easiest, hardest }, seconds, athlete, sport, nudging)
+      const held = heldStep({ of, unit, easiest, hardest }, seconds, athlete, sport, nudging, target.over)
       const share = held ? quietShare(held, nudging) : 0
       add(kind, { of, unit, easiest: middle * (1 - share), hardest: middle * (1 + share) })
     }

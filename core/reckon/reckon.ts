@@ -5,8 +5,9 @@ import { resolveTarget } from '../athlete/resolve'
 import { courseOf } from '../forecast/intensity'
 import type { Load } from '../forecast/load'
 import { loadOf } from '../forecast/load'
-import { toMetres } from '../quantity/distance'
-import type { Block, End, Session, Sport, Step } from '../session/document'
+import { metresPer, toMetres } from '../quantity/distance'
+import { printEnd } from '../script/print'
+import type { Block, End, Place, Session, Sport, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { walk } from '../session/walk'
@@ -14,10 +15,11 @@ import { slopeOf } from '../athlete/grade'
 import type { Interval } from './interval'
 import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
 import { lapMetres } from './lap'
+import { poolLengths } from './splits'
 import type { SpeedReading } from './speed'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 
-export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null }, over?: number }
+export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
 
 /** One step of the session in its order, with what it comes to. */
 export interface ReckonedStep {
@@ -137,7 +139,7 @@ const asShown = (value: number | undefined, decimals: number) => value === undef
 function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
   const decimals = target.unit === 'm/s' ? 4 : 1
   const ends = (band: { easiest?: number, hardest?: number }) => ({ easiest: asShown(band.easiest, decimals), hardest: asShown(band.hardest, decimals) })
-  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}), ...(target.over === undefined ? {} : { over: target.over }) }
+  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
 }
 
 interface Reckoned { entry: ReckonedStep, flat: FlatStep, isOpen: boolean }
@@ -300,7 +302,23 @@ function settleLastSendOff(reckoned: Reckoned[], options: ReckonOptions, found: 
   last.entry.seconds = settled.entry.seconds
 }
 
+/** Distances that end away from the wall, with the whole lengths they come to. */
+function poolRemarks(session: Session, place: Extract<Place, { kind: 'pool' }>): ReckonRemark[] {
+  const length = place.length * metresPer[place.unit]
+  const found = new Map<string, ReckonRemark>()
+  for (const { path, step } of walk(session)) {
+    const metres = distanceOf(step.end)
+    if (metres === undefined || found.has(path)) continue
+    const whole = poolLengths(metres, length)
+    if (Math.abs(whole.metres - metres) < 0.01) continue
+    const words = `${Math.round(whole.metres / metresPer[place.unit] * 100) / 100} ${place.unit}`
+    found.set(path, { path, code: 'lengths', said: `${printEnd(step.end)} is not whole lengths here: ${whole.lengths} lengths are ${words}` })
+  }
+  return [...found.values()]
+}
+
 function trackRemark(session: Session): ReckonRemark[] {
+  if (session.place?.kind === 'pool') return poolRemarks(session, session.place)
   if (session.place?.kind !== 'track') return []
   const lane = session.place.lane ?? 1
   return [{ code: 'lap', said: `a lap in lane ${lane} is ${lapMetres(lane).toFixed(2)} m` }]

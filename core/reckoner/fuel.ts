@@ -1,4 +1,7 @@
-export interface FuelPlan { first: number, every: number, count: number }
+import { formatTime } from '../quantity/time'
+
+/** Seconds to the first prompt, and from each to the next. */
+export interface FuelPlan { first: number, every: number }
 
 /**
  * Times to drink or eat at: from the first on, every so often, while the session lasts.
@@ -8,7 +11,7 @@ export interface FuelPlan { first: number, every: number, count: number }
  * @returns seconds from the start, at most 200
  * @example fuelTimes({ first: 2400, every: 1200 }, 7200) // 40, 60, 80 and 100 min
  */
-export function fuelTimes({ first, every }: Omit<FuelPlan, 'count'>, duration: number): number[] {
+export function fuelTimes({ first, every }: FuelPlan, duration: number): number[] {
   if (!(every >= 60) || !(first >= 0)) return []
   const times: number[] = []
   for (let at = first; at <= duration - 300 && times.length < 200; at += every) times.push(at)
@@ -16,6 +19,6 @@ export function fuelTimes({ first, every }: Omit<FuelPlan, 'count'>, duration: n
 }
 
 /** The prompt as a header of a session's script; without a count it goes on if the session lasts longer. */
-export function fuelPrompt(say: string, { first, every }: Omit<FuelPlan, 'count'>, count: number | null, clock: (seconds: number) => string): string {
-  return `prompt ${say} from ${clock(first)} every ${clock(every)}${count === null ? '' : `, ${count} times`}`
+export function fuelPrompt(say: string, { first, every }: FuelPlan, count: number | null): string {
+  return `prompt ${say} from ${formatTime(first)} every ${formatTime(every)}${count === null ? '' : `, ${count} times`}`
 }

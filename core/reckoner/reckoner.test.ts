@@ -106,7 +106,7 @@ describe('the rest of the reckoner', () => {
   it('gives times to drink at, none so late that it does not help, and a prompt that the reader takes', () => {
     expect(fuelTimes({ first: 2400, every: 1200 }, 7200)).toEqual([2400, 3600, 4800, 6000])
     expect([fuelTimes({ first: 2400, every: 0 }, 7200), fuelTimes({ first: 2400, every: 1200 }, 1800)]).toEqual([[], []])
-    const { sessions, remarks } = readScript(`sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null, formatTime)}\n${fuelPrompt('eat', { first: 3600, every: 1800 }, 2, formatTime)}\n\n2:00:00\n`)
+    const { sessions, remarks } = readScript(`sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null)}\n${fuelPrompt('eat', { first: 3600, every: 1800 }, 2)}\n\n2:00:00\n`)
     expect(sessions[0]!.prompts).toEqual([{ say: 'drink', from: 2400, every: 1200 }, { say: 'eat', from: 3600, every: 1800, count: 2 }])
     expect(remarks).toEqual([])
   })

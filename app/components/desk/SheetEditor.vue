@@ -94,20 +94,26 @@ function rememberHistory() {
   }, keepHistoryAfter)
 }
 
-/** Carries an edit of the session out on the words, as one change that can be undone. */
-async function edit(wanted: Edit | null) {
-  if (!view || !wanted) return
+/** Carries edits of the session out on the words, as one change that can be undone. */
+async function editAll(wanted: readonly Edit[]) {
+  if (!view || wanted.length === 0) return
   const text = view.state.doc.toString()
   if (props.script !== text) await nextTick()
   if (!session.value) return emit('refused', 'The text holds several sessions; its rows are changed one session at a time.')
-  const result = apply(session.value, wanted)
-  if (!result.ok) return emit('refused', result.problem)
-  const change = changeBetween(text, retext(text, props.reading, result.session))
+  let changed = session.value
+  let select: string | null = null
+  for (const one of wanted) {
+    const result = apply(changed, one)
+    if (!result.ok) return emit('refused', result.problem)
+    changed = result.session
+    select = result.select
+  }
+  const last = wanted.at(-1)!
   const inHand = props.selected
-  const isAround = (wanted.do === 'repeat' || wanted.do === 'drop-last') && inHand !== null && inHand.startsWith(`${wanted.at}.`)
-  const select = isAround ? inHand : result.select
+  const isAround = (last.do === 'repeat' || last.do === 'drop-last') && inHand !== null && inHand.startsWith(`${last.at}.`)
+  if (isAround) select = inHand
   chosen = select
-  view.dispatch({ changes: change, userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  view.dispatch({ changes: changeBetween(text, retext(text, props.reading, changed)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
   await nextTick()
   const place = select ? places.value.get(select) : undefined
   if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })
@@ -115,10 +121,7 @@ async function edit(wanted: Edit | null) {
   emit('row', select ?? pathAtCaret())
 }
 
-/** Several edits that one fix stands for, undone together. */
-async function editAll(edits: readonly Edit[]) {
-  for (const one of edits) await edit(one)
-}
+const edit = (wanted: Edit | null) => wanted ? editAll([wanted]) : Promise.resolve()
 
 const actionKeys = keymap.of(rowActions.map(action => ({
   key: action.key, preventDefault: true,

@@ -70,7 +70,8 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
       <dd><input id="today" class="field minutes" type="number" min="1" max="2880" placeholder="–" :value="minutesToday ?? ''" data-test="today" @input="emit('today', Number(($event.target as HTMLInputElement).value) || null)"> min</dd>
       <dt>Steps</dt><dd class="mono" data-test="steps">{{ steps }}<template v-if="reckoning && reckoning.open > 0">, {{ reckoning.open }} open</template></dd>
     </dl>
-    <p v-for="line in missing" :key="line" class="said note">{{ line[0]?.toUpperCase() + line.slice(1) }}.</p>
+    <DeskHomeBy v-if="reckoning && steps > 0" :seconds="reckoning.seconds" />
+    <div v-for="line in missing" :key="line" class="said note">{{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber :missing="line" /></div>
 
     <h2 class="next">Remarks</h2>
     <p v-if="shown.length === 0" class="faint">{{ steps === 0 ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}</p>
@@ -85,6 +86,7 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
       </template>
       <kbd v-if="isKeyed(remark)">Alt ⏎</kbd>
     </div>
+    <slot name="forecast" />
     <template v-if="thoughts.length > 0 || wavedCount > 0">
       <h2 class="next">Worth a thought</h2>
       <div v-for="thought in thoughts" :key="thought.key + thought.path" class="said note" data-test="thought">

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
 import type { Remark } from '~~/core/script/remark'
+import type { Nudging } from '~~/core/forecast/nudges'
+import { usualNudging } from '~~/core/forecast/nudges'
 import { titleOf } from '~~/core/session/title'
+import { paceReadingFor } from '~~/core/wrist/words'
+import { manyRuns, useForecast } from '~/forecast/use-forecast'
 import { lastOnDesk, rememberFresh, rememberOnDesk } from '~/desk/draft'
 import type { Edit } from '~~/core/edit/edit'
 import { printSession } from '~~/core/script/print'
@@ -73,6 +77,15 @@ async function toTheWrist() {
 }
 const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
 
+const wrist = useWristStore()
+const watchId = ref('')
+onMounted(() => wrist.load().then(() => watchId.value ||= wrist.preferred()?.id ?? '').catch(() => {}))
+const nudging = computed<Nudging>(() => wrist.watches.find(watch => watch.id === watchId.value)?.profile ?? usualNudging)
+const forecast = useForecast(() => session.value, () => athletes.athlete, () => nudging.value)
+const paceReading = computed(() => paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value))
+const tollMissing = computed(() => (forecast.toll.value?.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
+const takeQuiet = () => editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
+
 const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
 const lineOf = (path: string) => desk.places.get(path)?.line ?? null
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
@@ -103,6 +116,10 @@ function toWeek() {
 function onKey(event: KeyboardEvent) {
   const isTyping = (event.target as HTMLElement).closest('input, textarea, select, .cm-content') !== null
   if (event.key === '?' && !isTyping) isAsking.value = true
+  if (event.altKey && event.code === 'KeyQ') {
+    event.preventDefault()
+    void takeQuiet()
+  }
   if (event.altKey && event.key.toLowerCase() === 'e') {
     event.preventDefault()
     panel.value?.focus()
@@ -164,6 +181,15 @@ onBeforeUnmount(() => {
       @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)"
       @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" @today="(minutes: number | null) => desk.minutesToday = minutes"
     >
+      <template v-if="session && session.items.length > 0" #forecast>
+        <DeskSplits v-if="selected && desk.reckoning" :session="session" :reckoning="desk.reckoning" :path="selected" />
+        <DeskToll :toll="forecast.toll.value" :session="session" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
+        <div v-for="line in tollMissing" :key="line" class="said note">What it does to you needs {{ line }}.<MeAskNumber :missing="line" /></div>
+        <DeskNudges
+          :picture="forecast.picture.value" :progress="forecast.progress.value" :runs="forecast.runs.value" :problem="forecast.problem.value" :watches="wrist.watches" :watch="watchId" :reading="paceReading"
+          @watch="(id: string) => watchId = id" @many="forecast.ask(manyRuns)" @stop="forecast.stop" @take="(edits: Edit[]) => editor?.editAll(edits)"
+        />
+      </template>
       <template v-if="session && session.items.length > 0">
         <h2 class="section">Another size</h2>
         <DeskSizes :session="session" :athlete="athletes.athlete" :likely="desk.reckoning?.seconds.likely ?? null" @take="takeSize" />

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { itemAt, sportAt } from '~~/core/edit/item-path'
+import { formatTime } from '~~/core/quantity/time'
+import type { Reckoning } from '~~/core/reckon/reckon'
+import { splitUnits } from '~~/core/reckon/splits'
+import type { Session } from '~~/core/session/document'
+
+const props = defineProps<{ session: Session, reckoning: Reckoning, path: string }>()
+
+/** Splits of the row in hand: the units that are shorter than it, at its likely speed and at the ends of its band. */
+const splits = computed(() => {
+  const entry = props.reckoning.flat.find(step => step.path === props.path)
+  const sport = sportAt(props.session, props.path)
+  if (!entry || sport === 'multi' || itemAt(props.session, props.path)?.kind !== 'step') return []
+  const { seconds, metres, target } = entry
+  if (!seconds.likely || !metres.likely) return []
+  const speed = metres.likely / seconds.likely
+  const leg = itemAt(props.session, props.path.split('.')[0]!)
+  const place = leg?.kind === 'leg' ? leg.place : props.session.place
+  const clock = (value: number) => value < 600 ? formatTime(Math.round(value * 10) / 10) : formatTime(Math.round(value))
+  return splitUnits(sport, place).filter(unit => unit.metres <= metres.likely! + 0.5).map(unit => ({
+    name: unit.name, likely: clock(unit.metres / speed),
+    band: target?.unit === 'm/s' && target.easiest !== null && target.hardest !== null ? `${clock(unit.metres / target.hardest)}–${clock(unit.metres / target.easiest)}` : '',
+  }))
+})
+</script>
+
+<template>
+  <details v-if="splits.length > 0" class="splits" data-test="splits">
+    <summary>Splits of row {{ path }}</summary>
+    <table class="ruled">
+      <tbody><tr v-for="split in splits" :key="split.name"><td>per {{ split.name }}</td><td class="number">{{ split.likely }}</td><td class="number faint">{{ split.band }}</td></tr></tbody>
+    </table>
+  </details>
+</template>
+
+<style scoped>
+.splits { font-size: .9rem; margin: 4px 0 8px; }
+table { width: 100%; }
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { LineChart } from 'echarts/charts'
+import { GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { CanvasRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+import type { Edit } from '~~/core/edit/edit'
+import { itemAt } from '~~/core/edit/item-path'
+import type { Toll } from '~~/core/forecast/forecast'
+import { formatTime } from '~~/core/quantity/time'
+import type { Interval } from '~~/core/reckon/interval'
+import { printEnd } from '~~/core/script/print'
+import type { Session } from '~~/core/session/document'
+import { smallChart } from '~/theme/small-chart'
+
+use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
+
+const props = defineProps<{ toll: Toll | null, session: Session }>()
+const emit = defineEmits<{ edit: [edits: Edit[]] }>()
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+const about = ({ low, likely, high }: Interval) => likely === null ? 'not known' : `≈ ${Math.round(likely)} (${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)})`
+const nameOf = (path: string, round: readonly number[]) => {
+  const item = itemAt(props.session, path)
+  const words = item?.kind === 'step' ? printEnd(item.end) : path
+  return round.length > 0 ? `${words}, ${round.join('.')}` : words
+}
+const reserve = computed(() => props.toll?.reserve ?? null)
+const heart = computed(() => props.toll?.heart ?? null)
+const isBeyond = computed(() => props.toll?.verdict?.reach === 'beyond')
+
+const option = computed(() => {
+  const { tokens, text, base, tooltip } = smallChart()
+  const last = (reserve.value?.points ?? heart.value?.points ?? []).at(-1)?.t ?? 1
+  const bottom = Math.min(0, reserve.value?.least.share ?? 0)
+  const axis = { type: 'value' as const, min: 0, max: last, show: false }
+  const grids = [
+    ...(reserve.value ? [{ left: 4, right: 44, top: 8, height: 78 }] : []),
+    ...(heart.value ? [{ left: 4, right: 44, top: reserve.value ? 104 : 8, height: 58 }] : []),
+  ]
+  const heartAt = reserve.value ? 1 : 0
+  const label = { ...text, position: 'end' as const, distance: 4 }
+  return {
+    ...base,
+    grid: grids,
+    tooltip: { ...tooltip, formatter: (items: unknown) => (items as { value: [number, number], seriesName: string }[]).map((item, index) => `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`).join('<br>') },
+    axisPointer: { link: [{ xAxisIndex: 'all' }] },
+    xAxis: grids.map((_, index) => ({ ...axis, gridIndex: index })),
+    yAxis: [
+      ...(reserve.value ? [{ type: 'value' as const, gridIndex: 0, min: bottom, max: 1, show: false }] : []),
+      ...(heart.value ? [{ type: 'value' as const, gridIndex: heartAt, scale: true, show: false }] : []),
+    ],
+    series: [
+      ...(reserve.value
+        ? [{
+            name: 'reserve', type: 'line' as const, data: reserve.value.points.map(point => [point.t, point.share]), showSymbol: false, lineStyle: { color: tokens.slip, width: 1.6 }, itemStyle: { color: tokens.slip },
+            markLine: { silent: true, symbol: 'none', lineStyle: { color: tokens.rule, type: 'solid' as const }, label, data: [{ yAxis: 1, label: { ...label, formatter: 'full' } }, { yAxis: 0, label: { ...label, formatter: 'empty' } }] },
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: reserve.value.least.share > 0.5 ? 'bottom' as const : 'top' as const, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
+          }]
+        : []),
+      ...(heart.value
+        ? [{
+            name: 'heart rate', type: 'line' as const, xAxisIndex: heartAt, yAxisIndex: heartAt, data: heart.value.points.map(point => [point.t, point.bpm]), showSymbol: false, lineStyle: { color: tokens.effort, width: 1.4 }, itemStyle: { color: tokens.effort },
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 6, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: 'right' as const, formatter: `${Math.round(heart.value.highest.bpm)} bpm` }, data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }] },
+            markLine: heart.value.crossed ? { silent: true, symbol: 'none', lineStyle: { color: tokens.effort, type: 'dashed' as const }, label: { ...label, formatter: `${Math.round(heart.value.crossed.above)}` }, data: [{ yAxis: heart.value.crossed.above }] } : undefined,
+          }]
+        : []),
+    ],
+  }
+})
+const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 0)}px`)
+</script>
+
+<template>
+  <section v-if="toll" aria-label="What it does to you" data-test="toll">
+    <h2 class="next">What it does to you</h2>
+    <p v-if="toll.verdict" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ toll.verdict.said }}</p>
+    <p v-for="proposal in toll.verdict?.proposals ?? []" :key="proposal.label" class="proposal">
+      <button class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">{{ proposal.label }}</button>
+      <span class="faint"> leaves {{ percent(proposal.leaves) }}</span>
+    </p>
+    <VChart v-if="reserve || heart" class="chart" :style="{ height }" :option="option" autoresize role="img" aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
+    <p v-if="reserve || heart" class="faint small">{{ [reserve ? 'Above: what is left of your reserve above critical.' : '', heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : ''].filter(Boolean).join(' ') }} {{ toll.guessed ? 'Work without a target is reckoned as moderate.' : '' }}</p>
+    <dl>
+      <dt>Load, effort × min</dt><dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
+      <dt>Load, heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
+    </dl>
+    <p class="faint small">Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease, and ask a doctor or physiotherapist.</p>
+    <details v-if="toll.steps.length > 0">
+      <summary>As a table</summary>
+      <table class="ruled" data-test="toll-table">
+        <thead><tr><th>step, round</th><th class="number">ends</th><th class="number">left</th><th class="number">bpm</th></tr></thead>
+        <tbody>
+          <tr v-for="(step, index) in toll.steps.slice(0, 200)" :key="index">
+            <td>{{ nameOf(step.path, step.round) }}</td><td class="number">{{ formatTime(Math.round(step.endsAt)) }}</td>
+            <td class="number">{{ step.reserve === null ? '–' : step.reserve < 0 ? 'beyond' : percent(step.reserve) }}</td><td class="number">{{ step.bpm === null ? '–' : Math.round(step.bpm) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.next { margin-top: 14px; }
+.verdict { margin: 2px 0 4px; }
+.proposal { margin: 0 0 2px; }
+.chart { width: 100%; }
+.small { font-size: .84rem; margin: 2px 0 6px; }
+dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 4px 0; }
+dd { margin: 0; text-align: right; }
+details { font-size: .88rem; }
+table { width: 100%; }
+</style>

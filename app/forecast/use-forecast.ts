@@ -1,0 +1,69 @@
+import type { Athlete } from '~~/core/athlete/athlete'
+import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
+import type { Nudging } from '~~/core/forecast/nudges'
+import type { Session } from '~~/core/session/document'
+import type { Answer, Question } from '~/workers/messages'
+
+export const usualRuns = 400
+export const manyRuns = 10_000
+const askAfter = 120
+const askAtLatest = 500
+
+/** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
+export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
+  const toll = shallowRef<Toll | null>(null)
+  const picture = shallowRef<NudgePicture | null>(null)
+  /** Share done of what is being reckoned; null when nothing is. */
+  const progress = ref<number | null>(null)
+  const runs = ref(usualRuns)
+  const problem = ref('')
+  let worker: Worker | undefined
+  let id = 0
+
+  const send = (question: Question) => worker?.postMessage(question)
+
+  function hear({ data }: MessageEvent<Answer>) {
+    if (data.id !== id) return
+    if (data.kind === 'toll') toll.value = data.toll
+    if (data.kind === 'progress') progress.value = data.share
+    if (data.kind === 'failed') problem.value = data.problem
+    if (data.kind === 'nudges') picture.value = data.picture
+    if (data.kind === 'nudges' || data.kind === 'failed') progress.value = null
+  }
+
+  function ask(wanted = usualRuns) {
+    const asked = session()
+    id++
+    runs.value = wanted
+    problem.value = ''
+    if (!asked || asked.items.length === 0) {
+      send({ kind: 'stop' })
+      toll.value = null
+      picture.value = null
+      progress.value = null
+      return
+    }
+    if (!worker) {
+      worker = new Worker(new URL('../workers/forecast.worker.ts', import.meta.url), { type: 'module' })
+      worker.onmessage = hear
+      worker.onerror = () => {
+        problem.value = 'The forecast could not be reckoned here.'
+        progress.value = null
+      }
+    }
+    progress.value = 0
+    const { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds } = nudging()
+    send({ kind: 'ask', id, session: asked, athlete: athlete(), nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds }, runs: wanted })
+  }
+
+  function stop() {
+    id++
+    send({ kind: 'stop' })
+    progress.value = null
+  }
+
+  watchDebounced([session, athlete, nudging], () => ask(), { debounce: askAfter, maxWait: askAtLatest })
+  onMounted(() => ask())
+  onBeforeUnmount(() => worker?.terminate())
+  return { toll, picture, progress, runs, problem, ask, stop }
+}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const rooms = [
   { to: '/desk', name: 'Desk' }, { to: '/shelf', name: 'Shelf' }, { to: '/weeks', name: 'Weeks' }, { to: '/wrist', name: 'Wrist' },
-  { to: '/watch', name: 'Stand-in watch' }, { to: '/log', name: 'Log' }, { to: '/me', name: 'Me' },
+  { to: '/watch', name: 'Stand-in watch' }, { to: '/log', name: 'Log' }, { to: '/reckoner', name: 'Reckoner' }, { to: '/me', name: 'Me' },
 ]
 const route = useRoute()
 const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
@@ -34,5 +34,6 @@ nav a.here { border-bottom-color: var(--clay-3); }
 .rim :focus-visible { outline-color: var(--rim-title); outline-offset: -3px; }
 .frieze { height: 8px; flex: none; background: repeating-linear-gradient(90deg, #B5532A 0 8px, var(--rim) 8px 11px); border-bottom: 2px solid var(--rim); }
 .room { flex: 1; min-height: 0; overflow: auto; }
+@media print { .rim, .frieze { display: none; } .frame, .room { display: block; height: auto; overflow: visible; } }
 @media (max-width: 640px) { .rim { gap: 14px; padding: 0 12px; } nav { gap: 14px; } }
 </style>

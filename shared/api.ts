@@ -12,6 +12,9 @@ import type { Program } from '../core/wrist/program'
 
 export interface KeptAthlete { number: number, athlete: Athlete }
 
+/** One accepted save of the athlete document. */
+export interface AthleteRevision { number: number, savedAt: string, athlete: Athlete }
+
 export interface KeptSession {
   id: string, number: number, script: string, document: Session, title: string, updatedAt: string
   /** The words as pasted, where there were some. */

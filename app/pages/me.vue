@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
-import { formatTime } from '~~/core/quantity/time'
-import { sayDistance } from '~~/core/quantity/distance'
 import { fieldGroups, readyForFields } from '~/me/fields'
 import type { Field } from '~/me/fields'
 import type { ApiProblem } from '~/composables/api'
@@ -83,7 +81,13 @@ const schools: { kind: BandSchoolKind, words: string }[] = [
   { kind: 'percent', words: '3 % to each side' },
 ]
 const setSchool = (kind: string) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
-const efforts = computed(() => [...athletes.athlete.efforts ?? []].sort((a, b) => b.date.localeCompare(a.date)))
+const race = computed(() => athletes.athlete.schools?.racePrediction ?? 'power-law')
+const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, racePrediction: kind } }))
+const measures = { run: ['heart-rate', 'pace', 'power'], ride: ['power', 'heart-rate'], swim: ['pace', 'heart-rate'] } as const
+const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
+/** A change from one of the sections: it is shown in the fields too. */
+const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
+const sections = [['benchmarks', 'Benchmarks'], ['numbers', 'What follows'], ['zones', 'Zones'], ['set', 'Numbers, units, schools'], ['steadiness', 'Steadiness'], ['history', 'History']] as const
 const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 </script>
 
@@ -93,9 +97,19 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
     <p class="faint" role="status" data-test="keeping">{{ state === 'kept' ? 'kept' : state === 'keeping' ? 'keeping…' : 'Each number is kept as you type it.' }}</p>
     <p v-if="isEmpty" class="said note">Nothing is known yet. With critical speed or power, a target like “threshold” becomes a number; with an easy pace, a warm-up gets a distance.</p>
     <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button v-if="problem.status === 409" class="plain" @click="loadTheirs">Load the other</button></p>
+    <nav class="jump" aria-label="On this page"><a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a></nav>
+    <h2 id="benchmarks">Benchmarks</h2>
+    <MeEfforts :athlete="athletes.athlete" @keep="keepWhole" />
+    <h3>Tests</h3>
+    <MeTests @keep="keepWhole" />
+    <h2 id="numbers">What follows from them</h2>
+    <MeNumbers :athlete="athletes.athlete" @keep="keepWhole" />
+    <h2 id="zones">Zones</h2>
+    <MeZones :athlete="athletes.athlete" @keep="keepWhole" />
+    <h2 id="set">Numbers you set</h2>
     <div class="groups">
       <section v-for="group in fieldGroups" :key="group.title">
-        <h2>{{ group.title }}</h2>
+        <h3>{{ group.title }}</h3>
         <p v-for="field in group.fields" :key="field.key" class="row">
           <label :for="field.key">{{ field.label }}<small v-if="field.hint" class="faint">{{ field.hint }}</small></label>
           <input :id="field.key" v-model="typed[field.key]" class="field mono" :aria-invalid="Boolean(wrong[field.key])" autocomplete="off" @input="keepLater(field)">
@@ -105,7 +119,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         <p v-if="group.note" class="faint small">{{ group.note }}</p>
       </section>
       <section>
-        <h2>Units</h2>
+        <h3>Units</h3>
         <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
           <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
           <select :id="`unit-${sport}`" class="field" :value="units[sport]" @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
@@ -114,34 +128,47 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         </p>
       </section>
       <section>
-        <h2>Band around one pace</h2>
+        <h3>Band around one pace</h3>
         <p v-for="entry in schools" :key="entry.kind" class="school">
           <label><input type="radio" name="school" :checked="school === entry.kind" @change="setSchool(entry.kind)"> {{ entry.words }}</label>
         </p>
       </section>
-      <section v-if="efforts.length > 0">
-        <h2>Efforts</h2>
-        <table class="ruled">
-          <tbody>
-            <tr v-for="effort in efforts" :key="effort.date + effort.metres">
-              <td class="mono">{{ effort.date }}</td><td>{{ effort.sport }}</td>
-              <td class="number">{{ effort.metres ? sayDistance(effort.metres, effort.sport === 'swim' ? 'm' : 'km') : `${effort.watts} W` }}</td><td class="number">{{ formatTime(effort.seconds) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p class="faint small">Race efforts like 5k come from these by a power law.</p>
+      <section>
+        <h3>Race times</h3>
+        <p class="school"><label><input type="radio" name="race" :checked="race === 'power-law'" @change="setRace('power-law')"> power law through your efforts</label></p>
+        <p class="school"><label><input type="radio" name="race" :checked="race === 'oxygen'" @change="setRace('oxygen')"> oxygen model of your best run</label></p>
+        <p class="faint small">Both stand side by side above; the one picked here is what 5k or threshold effort means.</p>
+      </section>
+      <section>
+        <h3>Intensity by</h3>
+        <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
+          <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
+          <select :id="`measure-${sport}`" class="field wide" :value="athletes.athlete.preferredMeasure?.[sport] ?? measures[sport][0]" @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
+            <option v-for="measure in measures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
+          </select>
+        </p>
+        <p class="faint small">What a bare zone 4 is taken for.</p>
       </section>
     </div>
+
+    <h2 id="steadiness">Steadiness</h2>
+    <MeSteadiness :athlete="athletes.athlete" @keep="keepWhole" />
+    <h2 id="history">History</h2>
+    <MeHistory :number="athletes.number" />
   </div>
 </template>
 
 <style scoped>
 .groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(310px, 1fr)); gap: 22px 48px; align-items: start; }
-.row { display: grid; grid-template-columns: 1fr 92px 52px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
+.row { display: grid; grid-template-columns: 1fr 112px 48px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
 .row label small { display: block; font-size: .8rem; }
 .row input { text-align: right; width: 100%; }
 .wrong { grid-column: 1 / -1; font-size: .9rem; }
 .small { font-size: .86rem; }
+.me > h2 { margin: 30px 0 8px; padding-top: 6px; border-top: 2px solid var(--slip); font-size: 1.3rem; scroll-margin-top: 8px; }
+h3 { font-size: 1.06rem; margin: 10px 0 4px; }
+.jump { display: flex; flex-wrap: wrap; gap: 4px 18px; margin-top: 6px; }
+.wide { grid-column: 2 / -1; }
 .school { margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
 .school label { display: flex; gap: 8px; }
 </style>

@@ -67,6 +67,9 @@ const asProgramTarget = (target: Reckoned): ProgramTarget => ({
   of: target.of as ProgramTarget['of'], unit: target.unit as ProgramTarget['unit'], ...known(target), ...(target.to ? { to: known(target.to) } : {}),
 })
 
+/** Forecast metres below two kilometres with the digits they deserve. */
+const aboutMetres = (metres: number) => metres < 200 ? Math.round(metres / 5) * 5 : metres < 2000 ? Math.round(metres / 10) * 10 : metres
+
 function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
   const units = unitsOf(athlete)
@@ -74,7 +77,7 @@ function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athle
   if (entry.target) return sayTarget(asProgramTarget(entry.target), paceReadingFor(sport, unit))
   const { seconds, metres } = entry
   if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
-  if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(metres.likely, unit)}` : ''
+  if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(aboutMetres(metres.likely), unit)}` : ''
   return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
 }
 

@@ -1,6 +1,6 @@
 import { desc } from 'drizzle-orm'
 import type { Athlete } from '../../core/athlete/athlete'
-import type { KeptAthlete } from '../../shared/api'
+import type { AthleteRevision, KeptAthlete } from '../../shared/api'
 import { validateAthlete } from '../../core/formats/validate'
 import { digestOf } from '../../core/wrist/digest'
 import type { OwnerTransaction } from '../db/client'
@@ -12,6 +12,14 @@ export async function currentAthlete(tx: OwnerTransaction): Promise<KeptAthlete>
   const [head] = await tx.select().from(athleteRevision).orderBy(desc(athleteRevision.number)).limit(1)
   if (!head) return { number: 0, athlete: { format: 'agonis.athlete', version: 1, name: 'Athlete', timeZone: 'Europe/Oslo', weekStart: 1 } }
   return { number: head.number, athlete: JSON.parse(head.document) as Athlete }
+}
+
+const shownRevisions = 50
+
+/** The latest accepted saves, newest first: what was true on which day. */
+export async function athleteHistory(tx: OwnerTransaction): Promise<AthleteRevision[]> {
+  const rows = await tx.select().from(athleteRevision).orderBy(desc(athleteRevision.number)).limit(shownRevisions)
+  return rows.map(row => ({ number: row.number, savedAt: row.createdAt.toISOString(), athlete: JSON.parse(row.document) as Athlete }))
 }
 
 /** Saves the athlete as a new revision, if nobody else has saved since `base`. */

@@ -220,7 +220,22 @@ function rewrite(text: string) {
   view.focus()
 }
 
-defineExpose({ replace, show, edit, editAll, rewrite, focus: () => view?.focus() })
+const isHeader = /^(?:title|sport|place|day|ceiling|prompt)\b/
+
+/** Adds words to the sheet: headers behind the headers that stand there, rows at the end. */
+function put(words: string) {
+  if (!view) return
+  const lines = view.state.doc.toString().split('\n')
+  const headers = lines.findIndex(line => !isHeader.test(line))
+  const asHeader = isHeader.test(words)
+  const kept = headers < 0 ? lines.length : headers
+  const text = asHeader
+    ? [...lines.slice(0, kept), words, ...(lines[kept]?.trim() === '' || lines.length === kept ? [] : ['']), ...lines.slice(kept)].join('\n')
+    : `${view.state.doc.toString().trimEnd()}${view.state.doc.toString().trim() === '' ? '' : kept === lines.length ? '\n\n' : '\n'}${words}\n`
+  rewrite(text)
+}
+
+defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.focus() })
 </script>
 
 <template>

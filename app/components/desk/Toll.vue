@@ -19,7 +19,7 @@ const props = defineProps<{ toll: Toll | null, session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
-const about = ({ low, likely, high }: Interval) => likely === null ? 'not known' : `≈ ${Math.round(likely)} (${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)})`
+const about = ({ low, likely, high }: Interval) => likely === null ? 'not known' : `${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)}`
 const nameOf = (path: string, round: readonly number[]) => {
   const item = itemAt(props.session, path)
   const words = item?.kind === 'step' ? printEnd(item.end) : path
@@ -55,7 +55,7 @@ const option = computed(() => {
         ? [{
             name: 'reserve', type: 'line' as const, data: reserve.value.points.map(point => [point.t, point.share]), showSymbol: false, lineStyle: { color: tokens.slip, width: 1.6 }, itemStyle: { color: tokens.slip },
             markLine: { silent: true, symbol: 'none', lineStyle: { color: tokens.rule, type: 'solid' as const }, label, data: [{ yAxis: 1, label: { ...label, formatter: 'full' } }, { yAxis: 0, label: { ...label, formatter: 'empty' } }] },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: reserve.value.least.share > 0.5 ? 'bottom' as const : 'top' as const, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: 'right' as const, distance: 7, backgroundColor: tokens.paper, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
           }]
         : []),
       ...(heart.value
@@ -82,8 +82,8 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
     <VChart v-if="reserve || heart" class="chart" :style="{ height }" :option="option" autoresize role="img" aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
     <p v-if="reserve || heart" class="faint small">{{ [reserve ? 'Above: what is left of your reserve above critical.' : '', heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : ''].filter(Boolean).join(' ') }} {{ toll.guessed ? 'Work without a target is reckoned as moderate.' : '' }}</p>
     <dl>
-      <dt>Load, effort × min</dt><dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
-      <dt>Load, heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
+      <dt>Load by effort × min</dt><dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
+      <dt>Load by heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
     </dl>
     <p class="faint small">Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease, and ask a doctor or physiotherapist.</p>
     <details v-if="toll.steps.length > 0">

@@ -16,6 +16,7 @@ import type RowPanel from '~/components/desk/RowPanel.vue'
 import type { KeptHistory } from '~/desk/history'
 import { keepHistory, keptHistory } from '~/desk/history'
 import type { OwnSession } from '~/desk/language'
+import { takeDropped } from '~/reckoner/typed'
 
 definePageMeta({ key: 'desk' })
 const route = useRoute()
@@ -98,6 +99,10 @@ async function loadOwn() {
   }))
 }
 onMounted(loadOwn)
+watch(editor, (ready) => {
+  const words = ready && takeDropped()
+  if (words) void nextTick(() => editor.value?.put(words))
+}, { flush: 'post', immediate: true })
 
 function onEdit(edit: Edit) {
   refused.value = ''

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import type { Athlete } from '../athlete/athlete'
+import { normalsFrom } from '../quantity/normal'
+import { readScript } from '../script/read'
+import { fit } from '../wrist/fit'
+import { profileNamed } from '../wrist/profile'
+import type { Recording } from './recording'
+import { score } from './score'
+import { learnSteadiness } from './steadiness'
+
+const athlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', ride: { criticalPower: 215 }, schools: { band: { kind: 'even' } } }
+const { program } = fit(readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, athlete)
+
+/** A recording whose power wanders as planted. */
+function planted(sd: number, tau: number, isSilent: (t: number) => boolean = () => false): Recording {
+  const normal = normalsFrom(9)
+  const phi = Math.exp(-1 / tau)
+  let noise = sd * normal()
+  const t = Array.from({ length: 2521 }, (_, index) => index)
+  const power = t.map((second) => {
+    noise = noise * phi + sd * Math.sqrt(1 - phi * phi) * normal()
+    return isSilent(second) ? null : 200 * (1 + noise)
+  })
+  const starts = [0, 1200, 1260, 2460]
+  return {
+    format: 'agonis.recording', version: 1, sport: 'ride', startedAt: '2026-03-31T06:00:00.000Z', samples: { t, metres: t.map(second => second * 8), power },
+    marks: [...starts.map((at, index) => ({ t: at, kind: 'step' as const, path: index % 2 === 0 ? '1.1' : '1.2', round: [index < 2 ? 1 : 2] })), { t: 2520, kind: 'stop' as const }],
+  }
+}
+const learnt = (recording: Recording) => learnSteadiness([{ recording, program, score: score(program, recording) }])
+
+describe('steadiness learnt from recordings', () => {
+  it.each([[0.07, 3], [0.03, 8]])('recovers a planted spread of %d and correlation time of %d s', (sd, tau) => {
+    const [found] = learnt(planted(sd, tau))
+    expect(found).toMatchObject({ sport: 'ride', measure: 'power', steps: 2 })
+    expect(Math.abs(found!.sd / sd - 1)).toBeLessThan(0.1)
+    expect(Math.abs(found!.tau / tau - 1)).toBeLessThan(0.25)
+  })
+  it('passes over gaps, and says nothing from too little', () => {
+    expect(learnt(planted(0.07, 3, t => t % 100 < 10))[0]!.sd).toBeCloseTo(0.07, 1)
+    expect(learnt(planted(0.07, 3, t => t > 300))).toEqual([])
+    expect(learnSteadiness([])).toEqual([])
+  })
+})

@@ -1,0 +1,4 @@
+import { athleteHistory } from '../../services/athlete'
+import { route } from '../../services/route'
+
+export default route({ handle: ({ transaction }) => transaction(athleteHistory) })

@@ -2,6 +2,7 @@ import type { Athlete } from '~~/core/athlete/athlete'
 import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
 import type { Nudging } from '~~/core/forecast/nudges'
 import type { Session } from '~~/core/session/document'
+import { today } from '~/composables/today'
 import type { Answer, Question } from '~/workers/messages'
 
 export const usualRuns = 400
@@ -53,7 +54,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
     }
     progress.value = 0
     const { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds } = nudging()
-    send({ kind: 'ask', id, session: asked, athlete: athlete(), nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds }, runs: wanted })
+    send({ kind: 'ask', id, session: asked, athlete: athlete(), nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds }, runs: wanted, on: today() })
   }
 
   function stop() {

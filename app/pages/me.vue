@@ -160,7 +160,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 
 <style scoped>
 .groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(310px, 1fr)); gap: 22px 48px; align-items: start; }
-.row { display: grid; grid-template-columns: 1fr 112px 48px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
+.row { display: grid; grid-template-columns: 1fr 126px 48px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
 .row label small { display: block; font-size: .8rem; }
 .row input { text-align: right; width: 100%; }
 .wrong { grid-column: 1 / -1; font-size: .9rem; }

@@ -41,7 +41,7 @@ export const useDeskStore = defineStore('desk', () => {
 
   const reading = computed(() => readScript(script.value, { units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }))
   const session = computed(() => reading.value.sessions[0])
-  const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, load: false }))
+  const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, load: false, on: today() }))
   const rows = computed(() => session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : [])
   const places = computed(() => reading.value.places[0] ?? new Map())
   const known = computed(() => reckoning.value ? knownSeconds(reckoning.value) : 0)

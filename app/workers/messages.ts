@@ -5,7 +5,7 @@ import type { Session } from '~~/core/session/document'
 
 /** What the page asks of the forecasting worker; a newer question ends the one before. */
 export type Question
-  = | { kind: 'ask', id: number, session: Session, athlete: Athlete, nudging: Nudging, runs: number }
+  = | { kind: 'ask', id: number, session: Session, athlete: Athlete, nudging: Nudging, runs: number, on: string }
     | { kind: 'stop' }
 
 /** What comes back, in this order: the toll at once, progress while it lasts, the nudges at the end. */

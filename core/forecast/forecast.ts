@@ -50,9 +50,13 @@ export interface Toll {
   guessed: boolean
 }
 
-/** Load, heart rate, reserve and verdict of a session for an athlete. */
-export function tollOf(session: Session, athlete: Athlete): Toll {
-  const { flat } = reckon(session, { athlete, load: false })
+/**
+ * Load, heart rate, reserve and verdict of a session for an athlete.
+ *
+ * @param on the day it is judged, ISO date
+ */
+export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
+  const { flat } = reckon(session, { athlete, load: false, on })
   const course = courseOf(session, flat, athlete)
   const load = loadOf(course, athlete)
   if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], guessed: false }
@@ -65,16 +69,19 @@ export function tollOf(session: Session, athlete: Athlete): Toll {
   const rate = sport ? reserveRate(athlete, sport) : null
   if (sport && rate === null && hardest > 1) missing.push(reserveMissing(athlete, sport))
   const reserve = rate === null || stretches.length === 0 ? null : reserveThrough(stretches, rate)
-  const verdict = reserve && rate !== null ? verdictOn(session, athlete, stretches, reserve, rate, heart) : null
+  const verdict = reserve && rate !== null ? verdictOn(session, athlete, stretches, reserve, rate, heart, on) : null
   return { load, steps: stepsOf(stretches, reserve, heart), heart, reserve, verdict, missing, guessed }
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */
 export interface NudgePicture { forecast: NudgeForecast, quiet: QuietProposal, schools: SchoolBand[], schoolsAt: string | null }
 
+/** `on`: the day it is judged, ISO date. */
+export interface PictureOptions extends SimulationOptions { on?: string }
+
 /** The whole picture of nudges for a session; yields the share done, as `forecastingNudges` does. */
-export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nudging, options: SimulationOptions = {}): Generator<number, NudgePicture> {
-  const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, load: false })
+export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nudging, options: PictureOptions = {}): Generator<number, NudgePicture> {
+  const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, load: false, on: options.on })
   const held = heldSteps(session, reckoning, athlete, nudging)
   const forecast = yield* forecastingNudges(held, nudging, options)
   const main = mainStep(session, held)
@@ -82,12 +89,12 @@ export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nu
   const sport = main ? sportAt(session, main.entry.path) : 'multi'
   const stepMetres = item?.kind === 'step' && (item.end.on === 'distance' || item.end.on === 'send-off') ? toMetres(item.end) : undefined
   const schools = main && item?.kind === 'step' && item.target && sport !== 'multi'
-    ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, stepMetres)
+    ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, { stepMetres, on: options.on })
     : []
   yield 1
   return { forecast, quiet: quietBands(session, reckoning, held, nudging), schools, schoolsAt: main?.entry.path ?? null }
 }
 
 /** `picturingNudges` to its end. */
-export const nudgePicture = (session: Session, athlete: Athlete, nudging: Nudging, options: SimulationOptions = {}): NudgePicture =>
+export const nudgePicture = (session: Session, athlete: Athlete, nudging: Nudging, options: PictureOptions = {}): NudgePicture =>
   finish(picturingNudges(session, athlete, nudging, options))

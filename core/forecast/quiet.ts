@@ -124,7 +124,7 @@ function pointOf(target: Target): Target | null {
 }
 
 /** The band of each school around one step's target, and how often each would nudge in that step; and the band as said. */
-export function compareSchools(target: Target, resolved: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, stepMetres?: number): SchoolBand[] {
+export function compareSchools(target: Target, resolved: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, context: { stepMetres?: number, on?: string } = {}): SchoolBand[] {
   const bands: SchoolBand[] = []
   const add = (kind: SchoolBand['kind'], band: ReckonedTarget) => {
     const held = heldStep(band, seconds, athlete, sport, nudging, target.over)
@@ -133,7 +133,7 @@ export function compareSchools(target: Target, resolved: ReckonedTarget, seconds
   const point = pointOf(target)
   if (point) {
     for (const kind of schools) {
-      const resolution = resolveTarget(point, { ...athlete, schools: { ...athlete.schools, band: { kind } } }, { sport, smoothingSeconds: nudging.smoothingSeconds, stepMetres })
+      const resolution = resolveTarget(point, { ...athlete, schools: { ...athlete.schools, band: { kind } } }, { sport, smoothingSeconds: nudging.smoothingSeconds, ...context })
       if (!resolution.ok) continue
       const { of, unit, easiest = null, hardest = null } = resolution.target
       if (kind !== 'quiet' || easiest === null || hardest === null) {

@@ -48,15 +48,17 @@ function nameStep(session: Session, path: string, round: readonly number[], stre
 
 const isAbove = (stretch: Stretch) => stretch.role === 'work' && (stretch.from > 1 || stretch.to > 1)
 
+interface Judged { session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number, on: string | undefined }
+
 /** The least of the balance once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
-function leastAfter(session: Session, edits: readonly Edit[], athlete: Athlete, rate: number): number | null {
+function leastAfter({ session, athlete, rate, on }: Judged, edits: readonly Edit[]): number | null {
   let changed = session
   for (const edit of edits) {
     const result = apply(changed, edit)
     if (!result.ok) return null
     changed = result.session
   }
-  const course = courseOf(changed, reckon(changed, { athlete, load: false }).flat, athlete)
+  const course = courseOf(changed, reckon(changed, { athlete, load: false, on }).flat, athlete)
   return course.ok ? reserveThrough(course.stretches, rate).least.share : null
 }
 
@@ -90,7 +92,8 @@ function easingUnit(target: Target, stretch: Stretch): Shift['unit'] | null {
 
 const easingWords = (amount: number, unit: Shift['unit']) => unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
 
-function easier(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
+function easier(judged: Judged): Proposal | null {
+  const { session, stretches } = judged
   const hard = stretches.filter(isAbove)
   const first = hard[0] && itemAt(session, hard[0].path)
   const unit = first?.kind === 'step' && first.target ? easingUnit(first.target, hard[0]!) : null
@@ -103,11 +106,12 @@ function easier(session: Session, athlete: Athlete, stretches: readonly Stretch[
     const isOwnTime = isBandTarget(target) && target.unit === 's/step'
     return [{ do: 'target', at: path, words: `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${step.also ? ` and ${printTarget(step.also)}` : ''}` }]
   })
-  const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, edits => leastAfter(judged, edits))
   return found && { label: easingWords(found.amount, unit), edits: found.edits, leaves: found.leaves }
 }
 
-function longerRest(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
+function longerRest(judged: Judged): Proposal | null {
+  const { session, stretches } = judged
   const paths = new Set<string>()
   stretches.forEach((stretch, index) => {
     const isBetween = stretches.slice(index + 1).some(isAbove) && stretches.slice(0, index).some(isAbove)
@@ -118,18 +122,19 @@ function longerRest(session: Session, athlete: Athlete, stretches: readonly Stre
     const step = itemAt(session, path) as Step & { end: { on: 'time', seconds: number } }
     return { do: 'end', at: path, words: formatTime(step.end.seconds + seconds) }
   })
-  const found = leastAmount(600, 15, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  const found = leastAmount(600, 15, editsFor, edits => leastAfter(judged, edits))
   return found && { label: `rest ${sayDuration(found.amount)} longer`, edits: found.edits, leaves: found.leaves }
 }
 
-function fewerRounds(session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number): Proposal | null {
+function fewerRounds(judged: Judged): Proposal | null {
+  const { session, stretches } = judged
   const last = stretches.filter(isAbove).at(-1)?.path
   const path = last?.includes('.') ? last.split('.')[0]! : null
   const block = path === null ? null : itemAt(session, path)
   if (path === null || block?.kind !== 'block' || block.repeat.times === undefined || block.repeat.times < 2) return null
   const { times } = block.repeat
   const editsFor = (fewer: number): Edit[] => [{ do: 'repeat', at: path, repeat: { times: times - fewer } }]
-  const found = leastAmount(times - 1, 1, editsFor, edits => leastAfter(session, edits, athlete, rate))
+  const found = leastAmount(times - 1, 1, editsFor, edits => leastAfter(judged, edits))
   if (!found) return null
   const rounds = times - found.amount
   return { label: `${rounds} ${rounds === 1 ? 'round' : 'rounds'} instead of ${times}`, edits: found.edits, leaves: found.leaves }
@@ -141,7 +146,8 @@ const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
  * A plain answer to "can I do this?", from the reserve above critical and the forecast heart rate, with changes that
  * would bring the session within reach: each is tried on the same model before it is proposed.
  */
-export function verdictOn(session: Session, athlete: Athlete, stretches: readonly Stretch[], course: ReserveCourse, rate: number, heart: HeartCourse | null): Verdict {
+export function verdictOn(session: Session, athlete: Athlete, stretches: readonly Stretch[], course: ReserveCourse, rate: number, heart: HeartCourse | null, on?: string): Verdict {
+  const judged: Judged = { session, athlete, stretches, rate, on }
   const { least, empty } = course
   const reach: Reach = least.share < edges.beyond ? 'beyond' : least.share < edges.edge ? 'edge' : least.share < edges.hard ? 'hard' : least.share < edges.within ? 'within' : 'easy'
   const at = empty ?? least
@@ -155,7 +161,7 @@ export function verdictOn(session: Session, athlete: Athlete, stretches: readonl
   }
   const ceiling = heart?.crossed ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, stretches)}.` : ''
   const proposals = reach === 'beyond' || reach === 'edge'
-    ? [easier(session, athlete, stretches, rate), longerRest(session, athlete, stretches, rate), fewerRounds(session, athlete, stretches, rate)].filter(proposal => proposal !== null)
+    ? [easier(judged), longerRest(judged), fewerRounds(judged)].filter(proposal => proposal !== null)
     : []
   return { reach, said: words[reach] + ceiling, proposals }
 }

@@ -36,6 +36,23 @@ describe('steadiness learnt from recordings', () => {
     expect(Math.abs(found!.sd / sd - 1)).toBeLessThan(0.1)
     expect(Math.abs(found!.tau / tau - 1)).toBeLessThan(0.25)
   })
+  it('is not misled by metres rounded to the tenth', () => {
+    const swim: Athlete = { ...athlete, swim: { criticalSpeed: 0.9 } }
+    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, swim).program
+    const normal = normalsFrom(4)
+    const phi = Math.exp(-1 / 6)
+    let [noise, metres] = [0.03 * normal(), 0]
+    const t = Array.from({ length: 1801 }, (_, index) => index)
+    const column = t.map(() => {
+      noise = noise * phi + 0.03 * Math.sqrt(1 - phi * phi) * normal()
+      metres += 0.91 * (1 + noise)
+      return Math.round(metres * 10) / 10
+    })
+    const recording: Recording = { format: 'agonis.recording', version: 1, sport: 'swim', startedAt: '2026-03-31T06:00:00.000Z', samples: { t, metres: column }, marks: [{ t: 0, kind: 'step', path: '1', round: [] }, { t: 1800, kind: 'stop' }] }
+    const [found] = learnSteadiness([{ recording, program: swum, score: score(swum, recording) }])
+    expect(Math.abs(found!.sd / 0.03 - 1)).toBeLessThan(0.4)
+    expect(found!.tau).toBeGreaterThan(2)
+  })
   it('passes over gaps, and says nothing from too little', () => {
     expect(learnt(planted(0.07, 3, t => t % 100 < 10))[0]!.sd).toBeCloseTo(0.07, 1)
     expect(learnt(planted(0.07, 3, t => t > 300))).toEqual([])

@@ -11,7 +11,10 @@ export interface LearntSteadiness extends Steadiness { sport: Sport, measure: 's
 
 export interface DoneProgram { recording: Recording, program: Program, score: Score }
 
-interface Pool { squares: number, products: number, pairs: number, seconds: number, steps: number }
+/** Sums of products a number of seconds apart, and how many; `lags[0]` are the squares. */
+interface Pool { lags: { sum: number, pairs: number }[], steps: number }
+
+const emptyPool = (): Pool => ({ lags: Array.from({ length: 4 }, () => ({ sum: 0, pairs: 0 })), steps: 0 })
 
 /** Fewer judged seconds than this tell nothing. */
 const enoughSeconds = 600
@@ -43,14 +46,26 @@ function residuals({ samples }: Recording, from: number, to: number, measure: 's
 function addTo(pool: Pool, shares: readonly (number | null)[]): void {
   shares.forEach((share, index) => {
     if (share === null) return
-    pool.squares += share * share
-    pool.seconds++
-    const next = shares[index + 1]
-    if (typeof next !== 'number') return
-    pool.products += share * next
-    pool.pairs++
+    pool.lags.forEach((lag, seconds) => {
+      const later = shares[index + seconds]
+      if (typeof later !== 'number') return
+      lag.sum += share * later
+      lag.pairs++
+    })
   })
   pool.steps++
+}
+
+/**
+ * Spread and correlation from the products some seconds apart. A speed is a difference of metres that were rounded, which
+ * spoils the first second: it is told from two and three seconds apart.
+ */
+function autoregressionOf({ lags }: Pool, measure: 'speed' | 'power'): Steadiness | null {
+  const covariances = lags.map(({ sum, pairs }) => pairs === 0 ? 0 : sum / pairs) as [number, number, number, number]
+  const [near, far] = measure === 'power' ? [covariances[0], covariances[1]] : [covariances[2], covariances[3]]
+  if (!(near > 0)) return null
+  const phi = Math.min(0.995, Math.max(0.05, far / near))
+  return { sd: Math.sqrt(measure === 'power' ? near : near / phi ** 2), tau: -1 / Math.log(phi) }
 }
 
 /**
@@ -59,7 +74,7 @@ function addTo(pool: Pool, shares: readonly (number | null)[]): void {
  *
  * @param done recordings with the program they were carried out from and their score
  * @returns one entry a sport and measure with at least ten minutes of held steps; none where too little is known
- * @source first-order autoregression by the Yule-Walker equations: phi = r(1), tau = -1 / ln phi
+ * @source first-order autoregression by the Yule-Walker equations: phi = r(k+1) / r(k), tau = -1 / ln phi
  */
 export function learnSteadiness(done: readonly DoneProgram[]): LearntSteadiness[] {
   const pools = new Map<string, Pool>()
@@ -72,16 +87,16 @@ export function learnSteadiness(done: readonly DoneProgram[]): LearntSteadiness[
       const from = startsAt + settlingSeconds[of]
       if (endsAt - from < shortestStep) continue
       const key = `${step.sport} ${of === 'pace' ? 'speed' : 'power'}`
-      const pool = pools.get(key) ?? { squares: 0, products: 0, pairs: 0, seconds: 0, steps: 0 }
+      const pool = pools.get(key) ?? emptyPool()
       addTo(pool, residuals(recording, from, endsAt, of === 'pace' ? 'speed' : 'power'))
       pools.set(key, pool)
     }
   }
-  return [...pools].flatMap(([key, { squares, products, pairs, seconds, steps }]): LearntSteadiness[] => {
-    if (seconds < enoughSeconds || pairs === 0 || !(squares > 0)) return []
+  return [...pools].flatMap(([key, pool]): LearntSteadiness[] => {
     const [sport, measure] = key.split(' ') as [Sport, 'speed' | 'power']
-    const sd = Math.sqrt(squares / seconds)
-    const phi = Math.min(0.995, Math.max(0.05, products / pairs / (squares / seconds)))
-    return [{ sport, measure, sd: Math.round(sd * 1e4) / 1e4, tau: Math.round(-1 / Math.log(phi) * 10) / 10, seconds, steps }]
+    const seconds = pool.lags[0]!.pairs
+    const found = seconds < enoughSeconds ? null : autoregressionOf(pool, measure)
+    if (!found || found.sd > 0.3) return []
+    return [{ sport, measure, sd: Math.round(found.sd * 1e4) / 1e4, tau: Math.round(found.tau * 10) / 10, seconds, steps: pool.steps }]
   })
 }

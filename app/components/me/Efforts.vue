@@ -8,16 +8,16 @@ import { showDistance } from '~/reckoner/typed'
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const today = new Date().toISOString().slice(0, 10)
+const day = today()
 const sport = ref<Sport>('run')
 const amount = ref('')
 const time = ref('')
-const date = ref(today)
+const date = ref(day)
 const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
 const efforts = computed(() => [...props.athlete.efforts ?? []].sort((a, b) => b.date.localeCompare(a.date)))
-const isOld = (effort: Effort) => Date.parse(today) - Date.parse(effort.date) > 120 * 864e5
+const isOld = (effort: Effort) => Date.parse(day) - Date.parse(effort.date) > 120 * 864e5
 const key = (effort: Effort) => `${effort.sport} ${effort.date} ${effort.metres ?? ''} ${effort.watts ?? ''} ${effort.seconds}`
 const same = (one: Effort, other: Effort) => key(one) === key(other)
 
@@ -41,7 +41,7 @@ function add() {
       ? 'A distance as in 5 km, 400 m or 1 mi.'
       : seconds === null || seconds < 10 || seconds > 172_800
         ? 'A time as in 24:30 or 1:05:00.'
-        : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > today ? 'A day that has been.' : ''
+        : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day ? 'A day that has been.' : ''
   if (wrong.value) return
   const effort: Effort = { sport: sport.value, ...(byWatts.value ? { watts } : { metres: metres! }), seconds: seconds!, date: date.value }
   if (efforts.value.some(known => same(known, effort))) return wrong.value = 'That effort is there already.'
@@ -77,7 +77,7 @@ function bringBack() {
     <label>sport <select v-model="sport" class="field" data-test="effort-sport"><option>run</option><option>ride</option><option>swim</option></select></label>
     <label>{{ byWatts ? 'mean power' : 'distance' }} <input v-model="amount" class="field mono" :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : '5 km'" autocomplete="off" data-test="effort-amount"></label>
     <label>time <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="effort-time"></label>
-    <label>day <input v-model="date" class="field mono day" type="date" :max="today" data-test="effort-date"></label>
+    <label>day <input v-model="date" class="field mono day" type="date" :max="day" data-test="effort-date"></label>
     <button class="act" data-test="effort-add">Add</button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>

@@ -7,10 +7,10 @@ import { sayNumber } from '~/me/say-number'
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const today = new Date().toISOString().slice(0, 10)
+const day = today()
 const sports = ['run', 'ride', 'swim', 'all'] as const
 const titles = { run: 'Run', ride: 'Ride', swim: 'Swim', all: 'Heart' } as const
-const numbers = computed(() => derivedNumbers(props.athlete, today))
+const numbers = computed(() => derivedNumbers(props.athlete, day))
 /** Under one name, one number a school. */
 const groups = computed(() => sports.map((sport) => {
   const own = numbers.value.filter(number => number.sport === sport)
@@ -64,7 +64,7 @@ function take(number: DerivedNumber) {
 <style scoped>
 .groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr)); gap: 14px 48px; align-items: start; }
 table { width: 100%; }
-th { vertical-align: top; text-align: left; font-weight: 400; width: 128px; }
+table.ruled th { vertical-align: top; text-align: left; font-weight: 400; width: 128px; font-size: 1rem; color: var(--slip); border-bottom: 1px solid var(--rule); }
 .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 4px 16px; }
 details p { margin: 2px 0; font-size: .88rem; color: var(--faint); }
 summary { cursor: pointer; min-height: 24px; font-size: .88rem; color: var(--faint); }

@@ -25,7 +25,7 @@ function set(sport: string, measure: string, value: { sd: number, tau: number } 
 
 <template>
   <table class="ruled" data-test="steadiness">
-    <thead><tr><th>what</th><th class="number">wanders by</th><th class="number">for about</th><th>from</th><th /></tr></thead>
+    <thead><tr><th>what</th><th class="number">wanders by</th><th class="number">for about</th><th>from</th><th>learnt</th></tr></thead>
     <tbody>
       <tr v-for="row in rows" :key="row.sport">
         <td>{{ row.sport }}, {{ row.measure }}</td><td class="number">{{ percent(row.now.sd) }}</td><td class="number">{{ Math.round(row.now.tau) }} s</td><td class="faint">{{ row.isOwn ? 'your recordings' : 'custom' }}</td>

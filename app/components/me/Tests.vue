@@ -4,10 +4,10 @@ import { fieldTests } from '~/me/tests'
 
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const today = new Date().toISOString().slice(0, 10)
+const day = today()
 const typed = reactive<Record<string, Record<string, string>>>(Object.fromEntries(fieldTests.map(test => [test.key, {}])))
 const kept = ref('')
-const outcome = (key: string) => fieldTests.find(test => test.key === key)!.reckon(typed[key]!, today)
+const outcome = (key: string) => fieldTests.find(test => test.key === key)!.reckon(typed[key]!, day)
 const isFilled = (key: string) => fieldTests.find(test => test.key === key)!.fields.every(field => (typed[key]![field.key] ?? '').trim() !== '')
 function keep(key: string) {
   const result = outcome(key)

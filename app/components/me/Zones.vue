@@ -93,7 +93,7 @@ const option = computed(() => {
     yAxis: { type: 'value' as const, min: 0, max: 1, show: false },
     series: [{
       type: 'scatter' as const, silent: true, symbol: 'rect', symbolSize: [2, 26], itemStyle: { color: tokens.slip },
-      data: marks.value.map(([name, value], index) => ({ value: [value, 0.5], label: { show: true, formatter: `${name} ${show(value)}`, ...text, color: tokens.slip, position: 'top' as const, distance: 4 + index % 4 * 15 } })),
+      data: marks.value.map(([name, value], index) => ({ value: [value, 0.5], label: { show: true, formatter: `${name} ${show(value)}`, ...text, color: tokens.slip, position: 'top' as const, distance: 4 + index % 4 * 15, align: value > low + (high - low) * 0.85 ? 'right' as const : value < low + (high - low) * 0.12 ? 'left' as const : 'center' as const } })),
       markArea: { silent: true, data: edges.slice(1).map((to, index) => [{ xAxis: edges[index]!, name: String(index + 1), itemStyle: { color: index % 2 === 0 ? tokens.band : tokens.paper }, label: { ...text, position: 'inside' as const } }, { xAxis: to }]) },
       markLine: { silent: true, symbol: 'none', label: { ...text, position: 'start' as const, formatter: (line: { value: number }) => show(line.value) }, lineStyle: { color: tokens.effort, type: 'solid' as const }, data: bounds.map(bound => ({ xAxis: bound })) },
     }],

@@ -16,7 +16,7 @@ const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marath
   <section>
     <h2>Equivalent times</h2>
     <table class="ruled" data-test="equivalents">
-      <thead><tr><th>over</th><th class="number">power law</th><th v-if="sport === 'run'" class="number">oxygen</th><th class="number">pace</th><th class="noprint" /></tr></thead>
+      <thead><tr><th>over</th><th class="number">power law</th><th v-if="sport === 'run'" class="number">oxygen</th><th class="number">pace</th><th class="noprint">use</th></tr></thead>
       <tbody>
         <tr v-for="row in rows" :key="row.metres">
           <td>{{ names[row.metres] ?? showDistance(row.metres) }}</td><td class="number">{{ showTime(Math.round(row.byPowerLaw)) }}</td>

@@ -43,7 +43,7 @@ async function openFor(id: string | undefined) {
       await navigateTo(`/desk/${made}`, { replace: true })
       return
     }
-    const wanted = id ?? lastOnDesk()
+    const wanted = id || lastOnDesk()
     if (!wanted) {
       await navigateTo('/desk/new', { replace: true })
       return

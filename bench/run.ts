@@ -4,6 +4,8 @@ import { ilse } from '../demo/athlete'
 import { rehearse } from '../standin/rehearse'
 import { score } from '../core/record/score'
 import { advise } from '../core/advise/advise'
+import { tollOf } from '../core/forecast/forecast'
+import { finish, forecastingNudges, heldSteps } from '../core/forecast/nudges'
 import { reckon } from '../core/reckon/reckon'
 import { sheetRows } from '../core/reckon/sheet'
 import { readScript } from '../core/script/read'
@@ -32,7 +34,7 @@ const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {
   const session = readScript(text).sessions[0]!
-  const reckoning = reckon(session, { athlete: ilse })
+  const reckoning = reckon(session, { athlete: ilse, load: false })
   return [sheetRows(session, reckoning, ilse), advise(session, reckoning, ilse)]
 }
 
@@ -41,7 +43,11 @@ function hourOfEngine() {
   for (let t = 1; state.phase !== 'finished'; t++) state = advance(sixtySteps, state, { kind: 'reading', t, metres: t * 3, heartRate: 140, power: null, cadence: null }).state
 }
 
-const bench = new Bench({ time: 1500, warmupTime: 300 })
+const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00').sessions[0]!
+const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse, load: false }), ilse, all)
+const tenThousandHours = () => finish(forecastingNudges(hourHeld, all, { runs: 10_000 }))
+
+const bench = new Bench({ time: 1000, iterations: 5, warmupTime: 200, warmupIterations: 2 })
 bench
   .add('JSON.parse of a 200-step session', () => JSON.parse(jsonText) as unknown)
   .add('keystroke, 200 steps: read, reckon, rows, thoughts', () => keystroke(canonical))
@@ -50,6 +56,8 @@ bench
   .add('read a megabyte, no line twice', () => readScript(varied))
   .add('score 6 h, one sample a second', () => score(sixHours, recording))
   .add('engine, an hour of 60 steps', hourOfEngine)
+  .add('what an hour does to the athlete', () => tollOf(hour, ilse))
+  .add('nudges of 10 000 sessions of 60 min', tenThousandHours)
 await bench.run()
 
 const median = (name: string) => bench.getTask(name)!.result!.latency.p50!
@@ -61,3 +69,5 @@ ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')
 ratio('read a megabyte, no line twice', 'JSON.parse of a megabyte')
 ratio('score 6 h, one sample a second', 'JSON.parse of a megabyte')
 ratio('engine, an hour of 60 steps', 'JSON.parse of a megabyte')
+ratio('what an hour does to the athlete', 'JSON.parse of a megabyte')
+ratio('nudges of 10 000 sessions of 60 min', 'JSON.parse of a megabyte')

@@ -51,6 +51,19 @@ try {
   await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
   await take('desk-pasted')
 
+  await page.goto('/desk/new')
+  await page.locator('.cm-content').waitFor()
+  await page.keyboard.insertText('title Twelve from the quay\nsport run\nplace track\n\nwarm-up until press\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down until press\n')
+  await page.fill('[data-test=start-at]', '06:30')
+  await page.locator('[data-test=take-quiet]').waitFor()
+  await page.locator('[data-test=toll]').scrollIntoViewIfNeeded()
+  await page.locator('.side').evaluate(side => side.scrollTo(0, 300))
+  await take('desk-verdict')
+
+  await page.goto('/reckoner')
+  await page.locator('[data-test=equivalents]').waitFor()
+  await take('reckoner')
+
   await page.goto('/shelf')
   await page.fill('[data-test=search]', 'ride under 1 h')
   await page.locator('[data-test=shelf] tbody tr').first().waitFor()
@@ -113,8 +126,11 @@ try {
   await take('log-session')
 
   await page.goto('/me')
-  await page.locator('#ride-power').waitFor()
+  await page.locator('[data-test=numbers]').first().waitFor()
   await take('me')
+  await page.locator('#zones').evaluate(heading => heading.scrollIntoView())
+  await page.selectOption('[data-test=zone-of]', 'pace')
+  await take('me-zones')
 }
 finally {
   await browser.close()

@@ -46,8 +46,8 @@ export interface Toll {
   verdict: Verdict | null
   /** The numbers of the athlete without which something above is not known. */
   missing: string[]
-  /** Some work has no target: how hard it is was guessed. */
-  guessed: boolean
+  /** What is rough about it, in words. */
+  said: string[]
 }
 
 /**
@@ -59,7 +59,7 @@ export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
   const { flat } = reckon(session, { athlete, load: false, on })
   const course = courseOf(session, flat, athlete)
   const load = loadOf(course, athlete)
-  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], guessed: false }
+  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], said: [] }
   const { stretches, guessed } = course
   const missing: string[] = []
   const heart = heartThrough(stretches, athlete, path => ceilingAt(session, path, athlete))
@@ -70,7 +70,12 @@ export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
   if (sport && rate === null && hardest > 1) missing.push(reserveMissing(athlete, sport))
   const reserve = rate === null || stretches.length === 0 ? null : reserveThrough(stretches, rate)
   const verdict = reserve && rate !== null ? verdictOn(session, athlete, stretches, reserve, rate, heart, on) : null
-  return { load, steps: stepsOf(stretches, reserve, heart), heart, reserve, verdict, missing, guessed }
+  const said = [
+    ...(guessed ? ['Work without a target is reckoned as moderate.'] : []),
+    ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
+    ...(stretches.some(stretch => stretch.sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
+  ]
+  return { load, steps: stepsOf(stretches, reserve, heart), heart, reserve, verdict, missing, said }
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */

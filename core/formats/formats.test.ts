@@ -11,6 +11,7 @@ import { score } from '../record/score'
 import { readScript } from '../script/read'
 import { fit } from '../wrist/fit'
 import { profileNamed } from '../wrist/profile'
+import { nudgesOf, numbersOf } from '../../bin/numbers'
 import { validateAthlete, validateRecording, validateWatchProfile } from './validate'
 
 const folder = new URL('../../docs/formats/', import.meta.url)
@@ -26,11 +27,16 @@ function expectFits(id: string, value: unknown): void {
 
 describe('the formats', () => {
   it('are JSON Schemas of draft 2020-12, one for every document and every command\'s output', () => {
-    expect(schemas.map(schema => schema.$id).sort()).toEqual(['athlete', 'diff', 'fit', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(name => `agonis:${name}`))
+    expect(schemas.map(schema => schema.$id).sort()).toEqual(['athlete', 'diff', 'fit', 'nudges', 'numbers', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(name => `agonis:${name}`))
     for (const schema of schemas) {
       expect(schema.$schema).toBe('https://json-schema.org/draft/2020-12/schema')
       expect(ajv.getSchema(schema.$id)).toBeTypeOf('function')
     }
+  })
+
+  it('hold what is derived of an athlete, and the nudges of a session', () => {
+    expectFits('agonis:numbers', numbersOf(ilse, '2026-03-31'))
+    for (const script of demoScripts.slice(0, 6)) expectFits('agonis:nudges', nudgesOf(readScript(script).sessions[0]!, ilse, profileNamed('all-sport')!, 1, 20))
   })
 
   it('hold what the commands print, for every demo session', () => {

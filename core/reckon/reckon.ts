@@ -183,7 +183,8 @@ function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string,
   return { entry, flat, isOpen: measured.isOpen }
 }
 
-function goalOf(block: Block): { measure: 'metres' | 'seconds', amount: number } | null {
+/** What a repeat goes on until, in metres or seconds; null for one that counts its rounds. */
+export function goalOf(block: Block): { measure: 'metres' | 'seconds', amount: number } | null {
   if ('distance' in block.repeat) return { measure: 'metres', amount: toMetres(block.repeat.distance) }
   if ('seconds' in block.repeat) return { measure: 'seconds', amount: block.repeat.seconds }
   return null

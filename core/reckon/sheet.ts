@@ -6,7 +6,9 @@ import { printBlockHeader, printStep } from '../script/print'
 import type { Block, Item, Session, Sport, Step } from '../session/document'
 import type { ProgramTarget } from '../wrist/program'
 import { paceReadingFor, sayTarget } from '../wrist/words'
+import { add, zero } from './interval'
 import type { ReckonedStep, Reckoning } from './reckon'
+import { goalOf } from './reckon'
 
 /** A row of the cue sheet: one item of the session, with what stands beside its words. */
 export interface SheetRow {
@@ -99,8 +101,23 @@ function firstUnder(path: string, depth: number, starts: readonly (number | null
   return { first, metresAt: starts[at] ?? null, seconds }
 }
 
-function blockComesTo(block: Block, seconds: number | null): string {
+/** How many rounds a repeat until a distance or time likely takes, with its range where the steps have one. */
+function roundsWords(block: Block, path: string, flat: readonly ReckonedStep[]): string {
+  const goal = goalOf(block)
+  const inRound = flat.filter(entry => entry.path.startsWith(`${path}.`))
+  const depth = path.split('.').length - 1
+  const first = inRound.filter(entry => entry.round.slice(0, depth + 1).join('.') === inRound[0]!.round.slice(0, depth + 1).join('.') && !entry.partial)
+  const rounds = new Set(inRound.filter(entry => entry.round.slice(0, depth).join('.') === inRound[0]!.round.slice(0, depth).join('.')).map(entry => entry.round[depth]))
+  if (!goal || rounds.size === 0) return ''
+  const amount = first.reduce((sum, entry) => add(sum, entry[goal.measure]), zero)
+  const ends = amount.low && amount.high ? [Math.ceil(goal.amount / amount.high - 1e-9), Math.ceil(goal.amount / amount.low - 1e-9)] : []
+  const range = ends.length === 2 && ends[0] !== ends[1] && first.length > 0 ? ` (${ends.join('\u2013')})` : ''
+  return `about ${rounds.size}${range} rounds`
+}
+
+function blockComesTo(block: Block, seconds: number | null, path: string, flat: readonly ReckonedStep[]): string {
   if (block.off) return 'off'
+  if (goalOf(block)) return roundsWords(block, path, flat)
   return seconds === null || seconds === 0 ? '' : `${seconds < 3600 ? formatTime(Math.round(seconds)) : sayDuration(seconds)} each`
 }
 
@@ -144,7 +161,7 @@ export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athle
           break
         case 'block':
           row.words = printBlockHeader(item)
-          row.comesTo = blockComesTo(item, found.seconds)
+          row.comesTo = blockComesTo(item, found.seconds, path, reckoning.flat)
           row.roundel = 'times' in item.repeat && item.repeat.times !== undefined ? `×${item.repeat.times}` : '⟳'
           visit(item.items, `${path}.`, depth + 1, blocks + 1, sport, row.off)
       }

@@ -80,7 +80,8 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
       <span class="faint"> leaves {{ percent(proposal.leaves) }}</span>
     </p>
     <VChart v-if="reserve || heart" class="chart" :style="{ height }" :option="option" autoresize role="img" aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
-    <p v-if="reserve || heart" class="faint small">{{ [reserve ? 'Above: what is left of your reserve above critical.' : '', heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : ''].filter(Boolean).join(' ') }} {{ toll.guessed ? 'Work without a target is reckoned as moderate.' : '' }}</p>
+    <p v-if="reserve || heart" class="faint small">{{ [reserve ? 'Above: what is left of your reserve above critical.' : '', heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : ''].filter(Boolean).join(' ') }}</p>
+    <p v-for="line in toll.said" :key="line" class="faint small">{{ line }}</p>
     <dl>
       <dt>Load by effort × min</dt><dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
       <dt>Load by heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>

@@ -1,0 +1,43 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { ilse as demoAthlete } from '../../demo/athlete'
+import { readScript } from '../../core/script/read'
+import { fit } from '../../core/wrist/fit'
+import { profileNamed } from '../../core/wrist/profile'
+import { digestOf } from '../../core/wrist/digest'
+import { rehearse } from '../../standin/rehearse'
+import { asOwner } from '../../server/db/client'
+import { storeRecording } from '../../server/services/recording'
+import type { AthleteRevision } from '../../shared/api'
+import type { Person } from './client'
+import { database, newPerson } from './client'
+
+let ilse: Person
+let other: Person
+
+beforeAll(async () => {
+  [ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
+})
+
+describe('the history of the numbers', () => {
+  it('keeps every save, newest first, and shows nobody else\'s', async () => {
+    expect((await ilse.ask<AthleteRevision[]>('GET', '/me/history')).body).toEqual([])
+    for (const [base, massKg] of [62, 63].entries()) await ilse.ask('PUT', '/me', { base, document: { ...demoAthlete, massKg } })
+    const { body } = await ilse.ask<AthleteRevision[]>('GET', '/me/history')
+    expect(body.map(({ number, athlete }) => [number, athlete.massKg])).toEqual([[2, 63], [1, 62]])
+    expect(Date.parse(body[0]!.savedAt)).toBeGreaterThanOrEqual(Date.parse(body[1]!.savedAt))
+    expect((await other.ask<AthleteRevision[]>('GET', '/me/history')).body).toEqual([])
+  })
+})
+
+describe('steadiness from recordings', () => {
+  it('is nothing without recordings, and the body\'s own with them', async () => {
+    expect((await ilse.ask('GET', '/me/steadiness')).body).toEqual([])
+    const { program } = fit(readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, demoAthlete)
+    const recording = rehearse(program, demoAthlete, { seed: 3, startedAt: '2026-03-31T06:00:00.000Z' })
+    await asOwner(database, ilse.owner, tx => storeRecording(tx, { ...recording, program: digestOf(program) }, { program }))
+    const { body } = await ilse.ask<{ sport: string, measure: string, sd: number, tau: number }[]>('GET', '/me/steadiness')
+    expect(body).toMatchObject([{ sport: 'ride', measure: 'power' }])
+    expect(Math.abs(body[0]!.sd / 0.07 - 1)).toBeLessThan(0.2)
+    expect((await other.ask('GET', '/me/steadiness')).body).toEqual([])
+  })
+})

@@ -83,6 +83,9 @@ const schools: { kind: BandSchoolKind, words: string }[] = [
 const setSchool = (kind: string) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
 const race = computed(() => athletes.athlete.schools?.racePrediction ?? 'power-law')
 const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, racePrediction: kind } }))
+function setSex(value: string) {
+  keep(({ sex: _, ...athlete }) => value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' })
+}
 const measures = { run: ['heart-rate', 'pace', 'power'], ride: ['power', 'heart-rate'], swim: ['pace', 'heart-rate'] } as const
 const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
 /** A change from one of the sections: it is shown in the fields too. */
@@ -117,6 +120,13 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
           <span v-if="wrong[field.key]" class="bad wrong" role="alert">{{ wrong[field.key] }}</span>
         </p>
         <p v-if="group.note" class="faint small">{{ group.note }}</p>
+      </section>
+      <section>
+        <h3>Sex</h3>
+        <p class="row">
+          <label for="sex">For the heart-rate impulse<small class="faint">its weights differ; unknown takes the mean of both</small></label>
+          <select id="sex" class="field wide" :value="athletes.athlete.sex ?? ''" @change="setSex(($event.target as HTMLSelectElement).value)"><option value="">unknown</option><option>female</option><option>male</option></select>
+        </p>
       </section>
       <section>
         <h3>Units</h3>

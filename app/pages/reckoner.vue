@@ -87,5 +87,7 @@ const print = () => window.print()
 .known .mono { width: 118px; font-size: 1.1rem; }
 .follows { font-style: italic; background: var(--lit); }
 .tables { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr)); gap: 20px 44px; align-items: start; margin-top: 14px; }
-@media print { .noprint { display: none; } }
+.tables :deep(table) { width: 100%; }
+.tables :deep(.small) { font-size: .86rem; }
+@media print { .reckoner :deep(.noprint) { display: none; } }
 </style>

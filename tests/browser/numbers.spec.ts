@@ -175,10 +175,17 @@ test('the reckoner goes both ways, and a number is dropped into the Desk', async
   await app.click('[data-test=drop-movement]')
   await expect(script(app)).toContainText('10 km @ 4:42 /km')
   await app.goto('/reckoner')
+  await app.getByRole('button', { name: '6 % to the Desk' }).click()
+  await expect(script(app)).toContainText('10:00 uphill 6 % @ 6:26 /km')
+  await app.goto('/reckoner')
+  await app.getByRole('button', { name: 'Lane 3 to the Desk' }).click()
+  await expect(script(app)).toContainText('place track, lane 3')
+  await app.goto('/reckoner')
   await app.fill('[data-test=time]', '1:20:00')
   await app.click('[data-test=drop-fuel]')
   await expect(script(app)).toContainText('prompt drink from 40:00 every 20:00')
-  await expect(app.locator('[data-test=steps]')).toHaveText('2')
+  await expect(app.locator('[data-test=steps]')).toHaveText('3')
+  await expect(app.locator('.sheet-error')).toHaveCount(0)
 })
 
 test('nothing in Me, the Reckoner or the forecast stands in the way of a screen reader', async ({ app }) => {

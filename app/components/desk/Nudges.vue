@@ -72,8 +72,8 @@ const quietWords = computed(() => quiet.value?.main ? printTarget(quiet.value.ma
     </p>
     <template v-if="picture && picture.forecast.perStep.length > 0">
       <p v-if="edits.length > 0" class="line">
-        <button class="plain" data-test="take-quiet" @click="emit('take', edits)">Take the quiet band</button> <kbd>Alt Q</kbd>
-        <span class="faint"> {{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: at most one a step</span>
+        <button class="plain" data-test="take-quiet" @click="emit('take', edits)">Take the quiet band</button> <kbd>Alt Q</kbd>{{ ' ' }}
+        <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: at most one a step</span>
       </p>
       <p v-else class="line good">Quiet: no step nudges more than once.<template v-if="quietWords"> <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template></p>
       <VChart v-if="picture.schools.length > 1" class="chart" :style="{ height: `${picture.schools.length * 22 + 4}px` }" :option="option" autoresize role="img" aria-label="The band of each school around this target; the table below says the same" />
@@ -96,8 +96,8 @@ const quietWords = computed(() => quiet.value?.main ? printTarget(quiet.value.ma
 <style scoped>
 .next { margin-top: 14px; }
 .line { margin: 2px 0 4px; }
-.small { font-size: .84rem; margin: 2px 0; }
 .chart { width: 100%; }
+.small { font-size: .84rem; margin: 2px 0; }
 .field { padding: 0 4px; min-height: 26px; max-width: 130px; }
 kbd { font: 11px var(--mono); border: 1px solid var(--rule); border-radius: 2px; padding: 0 4px; white-space: nowrap; }
 details { font-size: .88rem; }

@@ -220,19 +220,20 @@ function rewrite(text: string) {
   view.focus()
 }
 
-const isHeader = /^(?:title|sport|place|day|ceiling|prompt)\b/
+const headerName = (line: string) => /^(?:title|sport|place|day|ceiling|prompt)\b/.exec(line)?.[0]
 
-/** Adds words to the sheet: headers behind the headers that stand there, rows at the end. */
+/** Adds words to the sheet: a header behind the headers that stand there, in the place of one it would stand twice with; rows at the end. */
 function put(words: string) {
   if (!view) return
-  const lines = view.state.doc.toString().split('\n')
-  const headers = lines.findIndex(line => !isHeader.test(line))
-  const asHeader = isHeader.test(words)
-  const kept = headers < 0 ? lines.length : headers
-  const text = asHeader
-    ? [...lines.slice(0, kept), words, ...(lines[kept]?.trim() === '' || lines.length === kept ? [] : ['']), ...lines.slice(kept)].join('\n')
-    : `${view.state.doc.toString().trimEnd()}${view.state.doc.toString().trim() === '' ? '' : kept === lines.length ? '\n\n' : '\n'}${words}\n`
-  rewrite(text)
+  const lines = view.state.doc.toString().trimEnd().split('\n')
+  const end = lines.findIndex(line => !headerName(line))
+  const [headers, rows] = end < 0 ? [lines, []] : [lines.slice(0, end), lines.slice(end)]
+  const name = headerName(words)
+  const kept = headers.filter(line => name === undefined || name === 'prompt' || headerName(line) !== name)
+  const body = rows.join('\n').trim() === '' ? [] : rows
+  const parted = body.length > 0 && body[0]!.trim() !== '' ? ['', ...body] : body
+  if (name !== undefined) return rewrite([...kept, words, ...parted, ''].join('\n'))
+  rewrite([...headers, ...(headers.length > 0 && body.length === 0 ? [''] : []), ...(headers.length > 0 ? parted : body), words, ''].join('\n'))
 }
 
 defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.focus() })

@@ -25,7 +25,8 @@ const nameOf = (path: string, round: readonly number[]) => {
   const words = item?.kind === 'step' ? printEnd(item.end) : path
   return round.length > 0 ? `${words}, ${round.join('.')}` : words
 }
-const reserve = computed(() => props.toll?.reserve ?? null)
+/** A reserve that stays full is no picture. */
+const reserve = computed(() => props.toll?.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null)
 const heart = computed(() => props.toll?.heart ?? null)
 const isBeyond = computed(() => props.toll?.verdict?.reach === 'beyond')
 

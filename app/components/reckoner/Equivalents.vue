@@ -29,9 +29,3 @@ const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marath
     <p class="faint small">Power law: Riegel (1981), with your own exponent where two efforts tell one. Oxygen: Daniels &amp; Gilbert (1979). Far from the known distance both guess; training for it decides.</p>
   </section>
 </template>
-
-<style scoped>
-table { width: 100%; }
-.small { font-size: .86rem; }
-@media print { .noprint { display: none; } }
-</style>

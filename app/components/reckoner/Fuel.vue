@@ -36,6 +36,4 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
 .controls { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; margin: 4px 0; }
 .controls .field { width: 84px; }
 .controls .mono { width: 66px; }
-.small { font-size: .86rem; }
-@media print { .noprint { display: none; } }
 </style>

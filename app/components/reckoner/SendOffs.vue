@@ -20,8 +20,3 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
     </table>
   </section>
 </template>
-
-<style scoped>
-table { width: 100%; }
-@media print { .noprint { display: none; } }
-</style>

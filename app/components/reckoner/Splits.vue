@@ -39,6 +39,4 @@ const asRows = computed(() => splits.value.map(split => `${showDistance(split.me
 <style scoped>
 .controls { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; margin: 4px 0; }
 input { width: 70px; }
-table { width: 100%; }
-@media print { .noprint { display: none; } }
 </style>

@@ -34,7 +34,7 @@ const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {
   const session = readScript(text).sessions[0]!
-  const reckoning = reckon(session, { athlete: ilse, load: false })
+  const reckoning = reckon(session, { athlete: ilse })
   return [sheetRows(session, reckoning, ilse), advise(session, reckoning, ilse)]
 }
 
@@ -44,7 +44,7 @@ function hourOfEngine() {
 }
 
 const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00').sessions[0]!
-const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse, load: false }), ilse, all)
+const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse }), ilse, all)
 const tenThousandHours = () => finish(forecastingNudges(hourHeld, all, { runs: 10_000 }))
 
 const bench = new Bench({ time: 1000, iterations: 5, warmupTime: 200, warmupIterations: 2 })

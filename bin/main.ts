@@ -5,6 +5,7 @@ import type { CardSize } from '../core/card/card'
 import { cardSizes } from '../core/card/card'
 import type { DiffRow, RowChange } from '../core/edit/diff'
 import { diffSessions } from '../core/edit/diff'
+import { withLoad } from '../core/forecast/load'
 import { printAsRun, resultsOf } from '../core/script/as-run'
 import { score } from '../core/record/score'
 import { reckon } from '../core/reckon/reckon'
@@ -177,7 +178,9 @@ async function run(command: string, files: string[], values: Values): Promise<nu
     }
     case 'reckon': {
       const smoothingSeconds = values.watch === undefined ? undefined : readWatch(values.watch).smoothingSeconds
-      write(reckon(readOneSession(positionals(files, 1)[0]!, readOptions(values)), { athlete: withSchool(athleteOf(values), values.school), smoothingSeconds, on: dayOf(values) }))
+      const session = readOneSession(positionals(files, 1)[0]!, readOptions(values))
+      const athlete = withSchool(athleteOf(values), values.school)
+      write(withLoad(session, reckon(session, { athlete, smoothingSeconds, on: dayOf(values) }), athlete))
       return 0
     }
     case 'numbers': {

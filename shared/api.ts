@@ -71,7 +71,11 @@ export interface LogRow {
   held: number | null, done: number | null, planned: number | null, rpe: number | null
 }
 
-export interface LoggedRecording { id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null }
+export interface LoggedRecording {
+  id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null
+  /** The session as it was when it was sent. */
+  session: Session | null
+}
 
 export type Felt = NonNullable<Recording['felt']>
 

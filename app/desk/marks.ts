@@ -18,6 +18,10 @@ const effortClass = (middle: number) => middle >= 100 ? 'hardest' : middle >= 92
 
 function drawString(row: SheetRow): HTMLElement {
   const cell = element('sheet-string')
+  if (row.band && !row.off) {
+    cell.dataset.path = row.path
+    cell.title = 'Drag an end to change the band'
+  }
   const critical = element('sheet-critical')
   critical.style.left = `${along(100)}%`
   cell.append(critical)
@@ -88,7 +92,7 @@ function shownIn(column: Column, margin: MarginRow): string {
   switch (column) {
     case 'when': return `${row.path} ${clockOf(margin)} ${kilometresOf(margin)}`
     case 'spine': return margin.brackets.map(({ level, part, roundel, path }) => `${level} ${part} ${roundel ?? ''} ${path}`).join(',')
-    case 'effort': return `${row.kind} ${row.off} ${row.comesTo} ${row.band?.low ?? ''}-${row.band?.high ?? ''}`
+    case 'effort': return `${row.path} ${row.kind} ${row.off} ${row.comesTo} ${row.band?.low ?? ''}-${row.band?.high ?? ''}`
   }
 }
 

@@ -39,9 +39,9 @@ export const useDeskStore = defineStore('desk', () => {
   let saving: Promise<void> | null = null
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
 
-  const reading = computed(() => readScript(script.value, { units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }))
+  const reading = computed(() => readScript(script.value, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }))
   const session = computed(() => reading.value.sessions[0])
-  const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, load: false, on: today() }))
+  const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, on: today() }))
   const rows = computed(() => session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : [])
   const places = computed(() => reading.value.places[0] ?? new Map())
   const known = computed(() => reckoning.value ? knownSeconds(reckoning.value) : 0)

@@ -10,7 +10,7 @@ const toleranceSeconds = 150
 const leastWarmUp = 480
 const shareKept = 0.5
 
-const secondsOf = (session: Session, athlete: Athlete) => reckon(session, { athlete, load: false }).seconds.likely
+const secondsOf = (session: Session, athlete: Athlete) => reckon(session, { athlete }).seconds.likely
 
 const isEasy = (step: Step) => step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
 const isRecovery = (item: Item) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
@@ -116,7 +116,7 @@ const counts = (session: Session) => {
 
 /** How much longer or shorter the easy parts have to be for the whole to come to so many seconds. */
 function easyShare(session: Session, athlete: Athlete, wanted: number): number | null {
-  const flat = reckon(session, { athlete, load: false }).flat.filter((entry) => {
+  const flat = reckon(session, { athlete }).flat.filter((entry) => {
     const item = entry.path.includes('.') ? undefined : session.items[Number(entry.path) - 1]
     return item?.kind === 'step' && isEasy(item)
   })

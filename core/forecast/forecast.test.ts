@@ -4,13 +4,14 @@ import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import type { Athlete } from '../athlete/athlete'
 import { unknownAthlete } from '../athlete/athlete'
 import { apply } from '../edit/edit'
+import { reckon } from '../reckon/reckon'
 import { readScript } from '../script/read'
 import type { Session } from '../session/document'
 import { tollOf } from './forecast'
 import { ceilingAt, heartThrough } from './heart-response'
 import type { Stretch } from './intensity'
 import { effortOfShare, shareOfEffort } from './intensity'
-import { heartRateImpulse, impulseWeight } from './load'
+import { heartRateImpulse, impulseWeight, withLoad } from './load'
 import { balanceAfter, reserveRate, reserveThrough } from './reserve'
 import { ordinal } from './verdict'
 
@@ -79,6 +80,12 @@ describe('load', () => {
   })
   it('of an hour at one heart rate is sixty minutes of its weight', () => {
     expect(heartRateImpulse([{ t: 0, bpm: 142.4 }, { t: 3600, bpm: 142.4 }], 50, 182, 'female')).toBeCloseTo(60 * impulseWeight(0.7, 'female'), 9)
+  })
+  it('stands beside a reckoning in whole numbers', () => {
+    const hour = session('sport run\n\n45:00 @ easy effort\n')
+    const { load, flat } = withLoad(hour, reckon(hour, { athlete: ilse }), ilse)
+    expect(flat).toHaveLength(1)
+    expect(load.sessionEffort).toEqual({ low: Math.round(tollOf(hour, ilse).load.sessionEffort.low!), likely: Math.round(tollOf(hour, ilse).load.sessionEffort.likely!), high: Math.round(tollOf(hour, ilse).load.sessionEffort.high!) })
   })
   it('of a session has a range, and is unknown without the heart\'s numbers', () => {
     const { load } = tollOf(session('sport run\n\n45:00 @ easy effort\n'), ilse)

@@ -56,7 +56,7 @@ export interface Toll {
  * @param on the day it is judged, ISO date
  */
 export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
-  const { flat } = reckon(session, { athlete, load: false, on })
+  const { flat } = reckon(session, { athlete, on })
   const course = courseOf(session, flat, athlete)
   const load = loadOf(course, athlete)
   if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], said: [] }
@@ -86,7 +86,7 @@ export interface PictureOptions extends SimulationOptions { on?: string }
 
 /** The whole picture of nudges for a session; yields the share done, as `forecastingNudges` does. */
 export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nudging, options: PictureOptions = {}): Generator<number, NudgePicture> {
-  const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, load: false, on: options.on })
+  const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, on: options.on })
   const held = heldSteps(session, reckoning, athlete, nudging)
   const forecast = yield* forecastingNudges(held, nudging, options)
   const main = mainStep(session, held)

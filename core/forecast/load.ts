@@ -1,10 +1,12 @@
 import type { Athlete } from '../athlete/athlete'
 import { heartOf } from '../athlete/athlete'
 import type { Interval } from '../reckon/interval'
-import { unknown } from '../reckon/interval'
+import { roundInterval, unknown } from '../reckon/interval'
+import type { Reckoning } from '../reckon/reckon'
+import type { Session } from '../session/document'
 import { heartThrough } from './heart-response'
 import type { HeartPoint } from './heart-response'
-import { effortOfShare } from './intensity'
+import { courseOf, effortOfShare } from './intensity'
 import type { Course } from './intensity'
 
 export interface Load { sessionEffort: Interval, heartRateImpulse: Interval }
@@ -70,4 +72,11 @@ export function loadOf(course: Course, athlete: Athlete): Load {
   if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
   const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, athlete.sex, shift)
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
+}
+
+/** A reckoning with the load of the session beside it, in whole numbers, as the command line gives it. */
+export function withLoad(session: Session, reckoning: Reckoning, athlete: Athlete): Reckoning & { load: Load } {
+  const { remarks, ...rest } = reckoning
+  const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, athlete), athlete)
+  return { ...rest, load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) }, remarks }
 }

@@ -58,7 +58,7 @@ function leastAfter({ session, athlete, rate, on }: Judged, edits: readonly Edit
     if (!result.ok) return null
     changed = result.session
   }
-  const course = courseOf(changed, reckon(changed, { athlete, load: false, on }).flat, athlete)
+  const course = courseOf(changed, reckon(changed, { athlete, on }).flat, athlete)
   return course.ok ? reserveThrough(course.stretches, rate).least.share : null
 }
 

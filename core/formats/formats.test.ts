@@ -6,6 +6,7 @@ import { ilse } from '../../demo/athlete'
 import { demoScripts } from '../../demo/sessions'
 import { rehearse } from '../../standin/rehearse'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
+import { withLoad } from '../forecast/load'
 import { reckon } from '../reckon/reckon'
 import { score } from '../record/score'
 import { readScript } from '../script/read'
@@ -47,7 +48,7 @@ describe('the formats', () => {
       const fitting = fit(session, profile, ilse)
       const recording = rehearse(fitting.program, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
       expectFits('agonis:read', { sessions: result.sessions, remarks: result.remarks })
-      expectFits('agonis:reckon', reckon(session, { athlete: ilse }))
+      expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
       expectFits('agonis:fit', fitting)
       expectFits('agonis:program', fitting.program)
       expectFits('agonis:recording', recording)
@@ -57,7 +58,7 @@ describe('the formats', () => {
 
   it('hold what is reckoned, read and fitted of any document', () => {
     fc.assert(fc.property(arbitrarySession, (session) => {
-      expectFits('agonis:reckon', reckon(session, { athlete: ilse }))
+      expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
       expectFits('agonis:fit', fit(session, profileNamed('runner')!, ilse))
     }), { numRuns: 200 })
     fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => {

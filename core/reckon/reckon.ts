@@ -2,9 +2,6 @@ import type { Athlete } from '../athlete/athlete'
 import { unknownAthlete, usualOf } from '../athlete/athlete'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
-import { courseOf } from '../forecast/intensity'
-import type { Load } from '../forecast/load'
-import { loadOf } from '../forecast/load'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, Place, Session, Sport, Step } from '../session/document'
@@ -47,8 +44,6 @@ export interface Reckoning {
   /** Entries of `flat` that end by a press or a heart rate. */
   open: number
   flat: ReckonedStep[]
-  /** By two schools, whole numbers: effort times minutes, and the heart-rate impulse. */
-  load: Load
   remarks: ReckonRemark[]
 }
 
@@ -56,11 +51,7 @@ export interface ReckonOptions {
   athlete?: Athlete
   smoothingSeconds?: number
   on?: string
-  /** False leaves the load unknown: it is most of the work, and a keystroke can wait for it. */
-  load?: false
 }
-
-const noLoad: Load = { sessionEffort: unknown, heartRateImpulse: unknown }
 
 interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
 
@@ -285,12 +276,10 @@ export function reckon(session: Session, options: ReckonOptions = {}): Reckoning
     entry.seconds = roundInterval(entry.seconds)
     entry.metres = roundInterval(entry.metres)
   }
-  const load = options.load === false ? noLoad : loadOf(courseOf(session, reckoned.map(({ entry }) => entry), options.athlete ?? unknownAthlete), options.athlete ?? unknownAthlete)
   return {
     seconds: roundInterval(seconds), metres: roundInterval(metres),
     open: reckoned.filter(({ isOpen }) => isOpen).length,
     flat: reckoned.map(({ entry }) => entry),
-    load: { sessionEffort: roundInterval(load.sessionEffort, 0), heartRateImpulse: roundInterval(load.heartRateImpulse, 0) },
     remarks: [...found.values(), ...trackRemark(session)],
   }
 }

@@ -73,7 +73,7 @@ describe('the rows of the cue sheet', () => {
 describe('a repeat until a distance or time', () => {
   const comesTo = (text: string) => {
     const session = readScript(text).sessions[0]!
-    return sheetRows(session, reckon(session, { athlete: ilse, load: false }), ilse)[0]!.comesTo
+    return sheetRows(session, reckon(session, { athlete: ilse }), ilse)[0]!.comesTo
   }
   it('says how many rounds it likely takes, with the range of its bands', () => {
     expect(comesTo('sport run\n\nrepeat for 5 km\n  4:00 @ 4:20-4:40 /km\n  rest 1:30\n')).toBe('about 6 rounds')

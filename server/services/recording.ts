@@ -6,13 +6,13 @@ import type { Mark, MarkKind, Samples } from '../../core/record/recording'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
 import { score } from '../../core/record/score'
-import type { SessionSport } from '../../core/session/document'
+import type { Session, SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/digest'
 import type { Program } from '../../core/wrist/program'
 import { freeRecording, listRecords, takeRecording } from '../../core/wrist/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
-import { mark, recording } from '../db/schema'
+import { mark, recording, revision } from '../db/schema'
 import type { Felt, KeptWatch, Listed, LoggedRecording, LogRow } from '../../shared/api'
 import { openLink } from './link'
 import { notFound, Problem } from './problem'
@@ -91,9 +91,10 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
   if (!row) throw notFound('recording', 'params.id')
   const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
   const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
+  const program = row.program ? JSON.parse(row.program) as Program : null
   return {
-    id, title: row.title, sessionId: row.sessionId, score: row.score,
-    program: row.program ? JSON.parse(row.program) as Program : null,
+    id, title: row.title, sessionId: row.sessionId, score: row.score, program,
+    session: program ? await sessionAsSent(tx, program) : null,
     recording: {
       format: 'agonis.recording', version: 1, sport: row.sport as SessionSport, startedAt: row.startedAt.toISOString(),
       ...(row.timeZone ? { timeZone: row.timeZone } : {}), samples,
@@ -101,6 +102,12 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
       ...(row.felt ? { felt: row.felt } : {}), ...(row.programDigest ? { program: row.programDigest } : {}),
     },
   }
+}
+
+/** The session in the words of the day it was sent; null where no revision here is the one. */
+async function sessionAsSent(tx: OwnerTransaction, program: Program): Promise<Session | null> {
+  const [row] = await tx.select({ document: revision.document }).from(revision).where(eq(revision.digest, program.from.session)).limit(1)
+  return row ? JSON.parse(row.document) as Session : null
 }
 
 /** Keeps how it felt. */

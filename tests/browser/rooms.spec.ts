@@ -85,3 +85,17 @@ for (const [name, path] of [['desk', '/desk'], ['shelf', '/shelf'], ['wrist', '/
     await expectAccessible(app)
   })
 }
+
+test('what was done is passed on in words that read back at the Desk', async ({ app }) => {
+  await app.goto('/log')
+  await app.getByRole('link', { name: 'Twelve threes' }).click()
+  const asRun = app.locator('[data-test=as-run]')
+  await asRun.locator('summary').click()
+  const words = (await asRun.locator('pre').textContent())!
+  expect(words).toMatch(/=> .*held \d+ %/)
+  await app.goto('/desk/new')
+  await expect(app.locator('.cm-content')).toBeFocused()
+  await app.keyboard.insertText(words)
+  await expect(app.locator('[data-test=steps]')).not.toHaveText('0')
+  await expect(app.locator('.sheet-error')).toHaveCount(0)
+})

@@ -108,6 +108,25 @@ test('a block is dragged by its roundel and a row by its clock, each an edit of 
   await rowsAre(app, ['3 times', '  400 m @ 5k effort', '  recovery 1:00', '10:00', '5:00'])
 })
 
+test('an end of a row\'s string is dragged, and the target says it in its own unit', async ({ app }) => {
+  await begin(app, '10:00 @ 85-95 %CS\n400 m @ 5k effort')
+  const band = app.locator('.sheet-string[data-path="1"] .sheet-band')
+  const box = (await band.boundingBox())!
+  await app.mouse.move(box.x + box.width, box.y + box.height / 2)
+  await app.mouse.down()
+  await app.mouse.move(box.x + box.width + 28, box.y + box.height / 2, { steps: 4 })
+  await app.mouse.up()
+  await expect.poll(async () => (await lines(app))[2]).toMatch(/^10:00 @ 85-10[5-9] %CS$/)
+  await app.keyboard.press('Control+z')
+  await rowsAre(app, ['10:00 @ 85-95 %CS', '400 m @ 5k effort'])
+  const effort = (await app.locator('.sheet-string[data-path="2"] .sheet-band').boundingBox())!
+  await app.mouse.move(effort.x + effort.width, effort.y + 4)
+  await app.mouse.down()
+  await app.mouse.move(effort.x + effort.width + 20, effort.y + 4, { steps: 4 })
+  await app.mouse.up()
+  await expect(app.locator('[data-test=refused]')).toContainText('5k effort is not said in numbers')
+})
+
 test('pasted words stay beside the sheet, linked to their rows, and what became none is shown', async ({ app }) => {
   await newSession(app)
   await paste(app, '2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nsee you at the boathouse')

@@ -3,12 +3,15 @@ import { historyField, isolateHistory } from '@codemirror/commands'
 import type { Transaction } from '@codemirror/state'
 import { EditorState } from '@codemirror/state'
 import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
+import type { Athlete } from '~~/core/athlete/athlete'
 import type { Edit } from '~~/core/edit/edit'
 import { apply } from '~~/core/edit/edit'
-import { itemAt } from '~~/core/edit/item-path'
+import { itemAt, sportAt } from '~~/core/edit/item-path'
+import { stretchTarget } from '~~/core/edit/stretch'
 import { changeBetween, retext } from '~~/core/edit/retext'
 import type { SheetRow } from '~~/core/reckon/sheet'
 import type { ReadResult } from '~~/core/script/read'
+import { printTarget } from '~~/core/script/print-target'
 import { readScript } from '~~/core/script/read'
 import { sayItem } from '~~/core/script/say'
 import type { Remark } from '~~/core/script/remark'
@@ -19,6 +22,8 @@ import type { OwnSession } from '~/desk/language'
 import { scriptLanguage } from '~/desk/language'
 import { sheetLines } from '~/desk/lines'
 import { rowActions } from '~/desk/row-keys'
+import type { StringEnd } from '~/desk/string-drag'
+import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 
 interface Reckoned { rows: SheetRow[], reading: ReadResult }
@@ -32,6 +37,7 @@ const props = defineProps<{
   history: KeptHistory | null
   own: OwnSession[]
   selected: string | null
+  athlete: Athlete
 }>()
 const emit = defineEmits<{ type: [text: string], paste: [text: string], row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
 
@@ -142,7 +148,18 @@ function isMessage(text: string): boolean {
   return anew.size * 2 >= written
 }
 
+/** An end of a row's string was let go at a percentage of critical. */
+function pull(path: string, end: StringEnd, percent: number) {
+  const item = session.value && itemAt(session.value, path)
+  const sport = session.value ? sportAt(session.value, path) : 'multi'
+  if (item?.kind !== 'step' || !item.target || sport === 'multi') return
+  const target = stretchTarget(item.target, end, percent, props.athlete, sport)
+  if (!target) return emit('refused', `${printTarget(item.target)} is not said in numbers that can be pulled; type another target.`)
+  void edit({ do: 'target', at: path, words: `${printTarget(target)}${item.also ? ` and ${printTarget(item.also)}` : ''}` })
+}
+
 const extensions = () => [
+  stringDragging(pull),
   actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
   rowDragging(wanted => void edit(wanted), (path, what) => {
     chosen = path

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ScoredStep } from '~~/core/record/score'
+import { printAsRun, resultsOf } from '~~/core/script/as-run'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 import type { ProgramItem, ProgramStep } from '~~/core/wrist/program'
@@ -65,6 +66,14 @@ const upshot = computed(() => {
   const where = worst ? ` Furthest off: ${wordsOf(worst)}${roundOf(worst) ? `, round ${roundOf(worst)}` : ''}, ${reasonOf(worst)}.` : ''
   return `${score.totals.done} of ${score.totals.planned} steps done${held}.${where}`
 })
+const asRun = computed(() => {
+  const { session, score } = logged.value ?? {}
+  return session && score ? printAsRun(session, resultsOf(session, score.steps)) : ''
+})
+const copied = ref(false)
+async function copy() {
+  copied.value = await navigator.clipboard.writeText(asRun.value).then(() => true, () => false)
+}
 </script>
 
 <template>
@@ -103,6 +112,11 @@ const upshot = computed(() => {
           </tbody>
         </table>
       </div>
+      <details v-if="asRun" class="as-run" data-test="as-run">
+        <summary>As run, in words to pass on</summary>
+        <pre class="mono" tabindex="0" aria-label="The session with its results">{{ asRun }}</pre>
+        <p><button class="act" @click="copy">Copy</button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span> <span class="faint">Pasted at the Desk it reads back, results kept.</span></p>
+      </details>
       <LogFelt :id="logged.id" :felt="logged.recording.felt" />
     </template>
   </div>
@@ -111,4 +125,6 @@ const upshot = computed(() => {
 <style scoped>
 h2 { margin: 18px 0 6px; }
 .words { font-size: 14px; min-width: 190px; }
+.as-run { margin: 12px 0; }
+.as-run pre { background: var(--paper); border: 1px solid var(--rule); padding: 8px 12px; overflow: auto; font-size: 14px; }
 </style>

@@ -7,8 +7,9 @@ import type { Answer, Question } from '~/workers/messages'
 
 export const usualRuns = 400
 export const manyRuns = 10_000
-const askAfter = 120
-const askAtLatest = 500
+/** Asked for when typing pauses, so that no key waits for its picture. */
+const askAfter = 200
+const askAtLatest = 1500
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {

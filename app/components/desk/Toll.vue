@@ -33,6 +33,7 @@ const isBeyond = computed(() => props.toll?.verdict?.reach === 'beyond')
 const option = computed(() => {
   const { tokens, text, base, tooltip } = smallChart()
   const last = (reserve.value?.points ?? heart.value?.points ?? []).at(-1)?.t ?? 1
+  const besides = (t: number) => t > last * 0.9 ? 'left' as const : 'right' as const
   const bottom = Math.min(0, reserve.value?.least.share ?? 0)
   const axis = { type: 'value' as const, min: 0, max: last, show: false }
   const grids = [
@@ -56,13 +57,13 @@ const option = computed(() => {
         ? [{
             name: 'reserve', type: 'line' as const, data: reserve.value.points.map(point => [point.t, point.share]), showSymbol: false, lineStyle: { color: tokens.slip, width: 1.6 }, itemStyle: { color: tokens.slip },
             markLine: { silent: true, symbol: 'none', lineStyle: { color: tokens.rule, type: 'solid' as const }, label, data: [{ yAxis: 1, label: { ...label, formatter: 'full' } }, { yAxis: 0, label: { ...label, formatter: 'empty' } }] },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: 'right' as const, distance: 7, backgroundColor: tokens.paper, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: besides(reserve.value.least.t), distance: 7, backgroundColor: tokens.paper, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
           }]
         : []),
       ...(heart.value
         ? [{
             name: 'heart rate', type: 'line' as const, xAxisIndex: heartAt, yAxisIndex: heartAt, data: heart.value.points.map(point => [point.t, point.bpm]), showSymbol: false, lineStyle: { color: tokens.effort, width: 1.4 }, itemStyle: { color: tokens.effort },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 6, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: 'right' as const, formatter: `${Math.round(heart.value.highest.bpm)} bpm` }, data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }] },
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 6, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: besides(heart.value.highest.t), formatter: `${Math.round(heart.value.highest.bpm)} bpm` }, data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }] },
             markLine: heart.value.crossed ? { silent: true, symbol: 'none', lineStyle: { color: tokens.effort, type: 'dashed' as const }, label: { ...label, formatter: `${Math.round(heart.value.crossed.above)}` }, data: [{ yAxis: heart.value.crossed.above }] } : undefined,
           }]
         : []),

@@ -90,6 +90,13 @@ function easingUnit(target: Target, stretch: Stretch): Shift['unit'] | null {
   return '%'
 }
 
+/** A percentage eased deserves no tenths. */
+function inWholePercent(target: Target): Target {
+  if (!isBandTarget(target) || !target.unit.startsWith('%')) return target
+  const { easiest, hardest, ...rest } = target
+  return { ...rest, ...(easiest === undefined ? {} : { easiest: Math.floor(easiest) }), ...(hardest === undefined ? {} : { hardest: Math.floor(hardest) }) }
+}
+
 const easingWords = (amount: number, unit: Shift['unit']) => unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
 
 function easier(judged: Judged): Proposal | null {
@@ -101,7 +108,8 @@ function easier(judged: Judged): Proposal | null {
   const paths = [...new Set(hard.map(stretch => stretch.path))]
   const editsFor = (amount: number) => paths.flatMap((path): Edit[] => {
     const step = itemAt(session, path) as Step
-    const target = step.target && shiftTarget(step.target, { by: -amount, unit })
+    const shifted = step.target && shiftTarget(step.target, { by: -amount, unit })
+    const target = shifted && inWholePercent(shifted)
     if (!target) return []
     const isOwnTime = isBandTarget(target) && target.unit === 's/step'
     return [{ do: 'target', at: path, words: `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${step.also ? ` and ${printTarget(step.also)}` : ''}` }]

@@ -65,6 +65,7 @@ describe('the oxygen model (Daniels & Gilbert 1979)', () => {
   it('agrees with its formula worked by hand: 5 km in 20:00 speaks of 49.8', () => {
     expect(oxygenCost(250 / 60)).toBeCloseTo(-4.6 + 0.182258 * 250 + 0.000104 * 62_500, 9)
     expect(sustainableShare(1200)).toBeCloseTo(0.952_98, 4)
+    expect(sustainableShare(210)).toBeCloseTo(0.8 + 0.181_154 + 0.151_999, 4)
     expect(oxygenCapacity(5000, 1200)).toBeCloseTo(49.8, 1)
   })
   it('is within 0.15 % of the printed tables: a capacity of 50 runs 5 km in 19:57, 10 km in 41:21, a marathon in 3:10:49', () => {

@@ -35,6 +35,18 @@ describe('normal numbers (ziggurat, Marsaglia & Tsang 2000)', () => {
     expect(fourth / count).toBeCloseTo(3, 1)
     expect(far / count).toBeCloseTo(0.0027, 3)
   })
+  it('reach as far out as they should, beyond the outermost layer', () => {
+    const normal = normalsFrom(8)
+    const count = 4_000_000
+    let [far, farther] = [0, 0]
+    for (let index = 0; index < count; index++) {
+      const x = Math.abs(normal())
+      if (x > 3.8) far++
+      if (x > 4.2) farther++
+    }
+    expect(Math.abs(far / count / 1.447e-4 - 1)).toBeLessThan(0.15)
+    expect(Math.abs(farther / count / 2.669e-5 - 1)).toBeLessThan(0.35)
+  })
   it('are the same for the same seed, and others for another', () => {
     const first = (seed: number) => Array.from({ length: 5 }, normalsFrom(seed))
     expect(first(3)).toEqual(first(3))

@@ -10,6 +10,8 @@ export const manyRuns = 10_000
 /** Asked for when typing pauses, so that no key waits for its picture. */
 const askAfter = 200
 const askAtLatest = 1500
+/** Progress is drawn no more often than that much has been done. */
+const progressStep = 0.1
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
@@ -27,7 +29,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
   function hear({ data }: MessageEvent<Answer>) {
     if (data.id !== id) return
     if (data.kind === 'toll') toll.value = data.toll
-    if (data.kind === 'progress') progress.value = data.share
+    if (data.kind === 'progress' && (progress.value === null || data.share - progress.value >= progressStep)) progress.value = data.share
     if (data.kind === 'failed') problem.value = data.problem
     if (data.kind === 'nudges') picture.value = data.picture
     if (data.kind === 'nudges' || data.kind === 'failed') progress.value = null

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import type { Athlete } from '../athlete/athlete'
 import { smoothedSd, steadinessOf } from '../athlete/steadiness'
 import { apply } from '../edit/edit'
@@ -142,4 +143,15 @@ describe('the schools', () => {
     expect(shares.length).toBeGreaterThan(5)
     expect(shares.every((share, index) => share <= 1 && (index === 0 || share >= shares[index - 1]!))).toBe(true)
   })
+})
+
+describe('whatever the session and the athlete', () => {
+  it('brings no NaN, no infinity and no count below zero', () => {
+    const athletes = fc.constantFrom(ilse, { ...ilse, efforts: [] }, { ...ilse, run: {}, ride: {}, heart: {} }, { ...ilse, schools: {} })
+    fc.assert(fc.property(arbitrarySession, athletes, (document, athlete) => {
+      const { forecast, schools } = nudgePicture(document, athlete, usualNudging, { runs: 2 })
+      for (const { expected, low, high } of [forecast.total, ...forecast.perStep]) expect([expected, low, high].every(value => Number.isFinite(value) && value >= 0)).toBe(true)
+      for (const { easiest, hardest, expected } of schools) expect([easiest, hardest].every(value => Number.isFinite(value) && value > 0) && Number.isFinite(expected)).toBe(true)
+    }), { numRuns: 12 })
+  }, 300_000)
 })

@@ -100,7 +100,7 @@ describe('the rest of the reckoner', () => {
   })
   it('gives send-offs a whole five seconds apart, each leaving some rest', () => {
     expect(sendOffsFor(112, 2)).toEqual([{ sendOff: 115, rest: 3, share: 3 / 115 }, { sendOff: 120, rest: 8, share: 8 / 120 }])
-    fc.assert(fc.property(positive, seconds => sendOffsFor(seconds, 5).every(row => row.rest > 0)))
+    fc.assert(fc.property(fc.double({ min: 0.01, max: 172_800, noNaN: true }), seconds => sendOffsFor(seconds, 5).every(row => row.rest > 0)))
     expect(sendOffsFor(Number.NaN, 3)).toEqual([])
   })
   it('gives times to drink at, none so late that it does not help, and a prompt that the reader takes', () => {
@@ -109,5 +109,23 @@ describe('the rest of the reckoner', () => {
     const { sessions, remarks } = readScript(`sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null)}\n${fuelPrompt('eat', { first: 3600, every: 1800 }, 2)}\n\n2:00:00\n`)
     expect(sessions[0]!.prompts).toEqual([{ say: 'drink', from: 2400, every: 1200 }, { say: 'eat', from: 3600, every: 1800, count: 2 }])
     expect(remarks).toEqual([])
+  })
+})
+
+describe('whatever is typed', () => {
+  it('no sum brings a NaN, an infinity or a number below zero', () => {
+    const any = fc.double()
+    const isSound = (value: number) => Number.isFinite(value) && value >= 0
+    fc.assert(fc.property(any, any, any, fc.constantFrom('even' as const, 'negative' as const, 'progressive' as const), (a, b, c, pacing) => {
+      const movement = movementOf({ metres: a, seconds: b, speed: c })
+      const isUsual = (value: number) => value > 1e-3 && value < 1e7
+      if (movement.ok && [a, b, c].every(value => !(value > 0) || isUsual(value))) expect(Object.values(movement.movement).every(isSound)).toBe(true)
+      if (isUsual(a) && isUsual(b)) {
+        expect(pacedSplits(a, b, Math.max(a / 50, 1e-3), pacing, c).every(split => isSound(split.seconds) && isSound(split.elapsed))).toBe(true)
+        expect(equivalentTimes({ metres: a, seconds: b }, [400, 5000], 'run', unknownAthlete).every(row => isSound(row.byPowerLaw) && (row.byOxygen === null || isSound(row.byOxygen)))).toBe(true)
+      }
+      expect(sendOffsFor(a, b).every(row => isSound(row.sendOff) && isSound(row.rest))).toBe(true)
+      expect(fuelTimes({ first: a, every: b }, c).every(isSound)).toBe(true)
+    }), { numRuns: 2000 })
   })
 })

@@ -2,6 +2,7 @@ import type { Extension } from '@codemirror/state'
 import type { EditorView } from '@codemirror/view'
 import { ViewPlugin } from '@codemirror/view'
 import type { Edit } from '~~/core/edit/edit'
+import { followPointer } from './follow-pointer'
 
 /** Where a row that is dragged would go. */
 export interface Drop { to: string, where: 'before' | 'after', y: number }
@@ -60,25 +61,13 @@ export function rowDragging(move: (edit: Edit) => void, press: (path: string, wh
         this.view.dom.classList.add('sheet-dragging')
       }
       const end = (isDone: boolean) => {
-        window.removeEventListener('pointermove', show)
-        window.removeEventListener('pointerup', up)
-        window.removeEventListener('pointercancel', cancel)
-        window.removeEventListener('keydown', escape, true)
         this.line.hidden = true
         this.view.dom.classList.remove('sheet-dragging')
         if (!isDone) return
         if (drop) move({ do: 'move', at: path, to: drop.to, where: drop.where })
         else if (!isDragging) press(path, handle.classList.contains('sheet-roundel') ? 'count' : 'row')
       }
-      const up = () => end(true)
-      const cancel = () => end(false)
-      const escape = (key: KeyboardEvent) => {
-        if (key.key === 'Escape') end(false)
-      }
-      window.addEventListener('pointermove', show)
-      window.addEventListener('pointerup', up)
-      window.addEventListener('pointercancel', cancel)
-      window.addEventListener('keydown', escape, true)
+      followPointer(show, end)
     }
 
     destroy() {

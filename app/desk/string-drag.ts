@@ -2,6 +2,7 @@ import type { Extension } from '@codemirror/state'
 import type { EditorView } from '@codemirror/view'
 import { ViewPlugin } from '@codemirror/view'
 import { effortAxis } from '~~/core/reckon/sheet'
+import { followPointer } from './follow-pointer'
 
 /** How near an end of a string the pointer takes hold of it, in pixels. */
 const reach = 14
@@ -36,22 +37,10 @@ export function stringDragging(pull: (path: string, end: StringEnd, percent: num
         band.style.width = `${Math.max(4, Math.abs(at - fixed))}px`
       }
       const stop = (isDone: boolean) => {
-        window.removeEventListener('pointermove', show)
-        window.removeEventListener('pointerup', up)
-        window.removeEventListener('pointercancel', cancel)
-        window.removeEventListener('keydown', escape, true)
         band.style.cssText = was
         if (isDone && Math.abs(at - event.clientX) > 2) pull(path, end, effortAxis.low + (at - cellBox.left) / cellBox.width * (effortAxis.high - effortAxis.low))
       }
-      const up = () => stop(true)
-      const cancel = () => stop(false)
-      const escape = (key: KeyboardEvent) => {
-        if (key.key === 'Escape') stop(false)
-      }
-      window.addEventListener('pointermove', show)
-      window.addEventListener('pointerup', up)
-      window.addEventListener('pointercancel', cancel)
-      window.addEventListener('keydown', escape, true)
+      followPointer(show, stop)
     }
 
     destroy() {

@@ -4,11 +4,12 @@ import type { DerivedNumber } from '~~/core/athlete/numbers'
 import { formatTime } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
 
-const paceMetres = (athlete: Athlete, sport: Sport | 'all') => {
+/** The length that the athlete reads a pace over in a sport. */
+export function paceUnitOf(athlete: Athlete, sport: Sport | 'all'): { metres: number, words: string } {
   const units = unitsOf(athlete)
-  if (sport === 'swim') return { metres: units.swim === 'yd' ? 91.44 : 100, unit: units.swim === 'yd' ? '/100yd' : '/100m' }
+  if (sport === 'swim') return { metres: units.swim === 'yd' ? 91.44 : 100, words: units.swim === 'yd' ? '/100yd' : '/100m' }
   const miles = units[sport === 'ride' ? 'ride' : 'run'] === 'mi'
-  return { metres: miles ? 1609.344 : 1000, unit: miles ? '/mi' : '/km' }
+  return { metres: miles ? 1609.344 : 1000, words: miles ? '/mi' : '/km' }
 }
 
 export interface SaidNumber { value: string, unit: string, around: string }
@@ -19,9 +20,9 @@ export function sayNumber({ value, unit, sport, uncertainty }: Pick<DerivedNumbe
   switch (unit) {
     case 's': return { value: formatTime(Math.round(value)), unit: '', around: around(formatTime(Math.round(uncertainty ?? 0))) }
     case 'm/s': {
-      const pace = paceMetres(athlete, sport)
+      const pace = paceUnitOf(athlete, sport)
       const spread = uncertainty === undefined ? 0 : pace.metres / (value - Math.min(uncertainty, value / 2)) - pace.metres / value
-      return { value: formatTime(Math.round(pace.metres / value)), unit: pace.unit, around: around(`${Math.max(1, Math.round(spread))} s`) }
+      return { value: formatTime(Math.round(pace.metres / value)), unit: pace.words, around: around(`${Math.max(1, Math.round(spread))} s`) }
     }
     case 'J': return { value: (value / 1000).toFixed(1), unit: 'kJ', around: around(((uncertainty ?? 0) / 1000).toFixed(1)) }
     case '1': return { value: value.toFixed(2), unit: '', around: '' }

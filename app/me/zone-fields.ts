@@ -1,15 +1,14 @@
 import type { Athlete } from '~~/core/athlete/athlete'
-import { unitsOf } from '~~/core/athlete/athlete'
 import { ownZones } from '~~/core/athlete/zones'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport, ZoneMeasure } from '~~/core/session/document'
+import { paceUnitOf } from './say-number'
 
 /** How bounds of zones are typed and shown in a sport: paces as clocks, else whole numbers. */
 export function zoneUnit(athlete: Athlete, sport: Sport, of: ZoneMeasure): { words: string, metres: number | null } {
   if (of === 'heart-rate') return { words: 'bpm', metres: null }
   if (of === 'power') return { words: 'W', metres: null }
-  if (sport === 'swim') return unitsOf(athlete).swim === 'yd' ? { words: '/100yd', metres: 91.44 } : { words: '/100m', metres: 100 }
-  return unitsOf(athlete)[sport] === 'mi' ? { words: '/mi', metres: 1609.344 } : { words: '/km', metres: 1000 }
+  return paceUnitOf(athlete, sport)
 }
 
 export const showBound = (value: number, metres: number | null): string => metres === null ? String(Math.round(value)) : formatTime(Math.round(metres / value))

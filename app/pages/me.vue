@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
+import { zoneMeasures } from '~~/core/athlete/zones'
 import { fieldGroups, readyForFields } from '~/me/fields'
 import type { Field } from '~/me/fields'
 import type { ApiProblem } from '~/composables/api'
@@ -86,7 +87,6 @@ const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete,
 function setSex(value: string) {
   keep(({ sex: _, ...athlete }) => value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' })
 }
-const measures = { run: ['heart-rate', 'pace', 'power'], ride: ['power', 'heart-rate'], swim: ['pace', 'heart-rate'] } as const
 const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
 /** A change from one of the sections: it is shown in the fields too. */
 const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
@@ -153,8 +153,8 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         <h3>Intensity by</h3>
         <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
           <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <select :id="`measure-${sport}`" class="field wide" :value="athletes.athlete.preferredMeasure?.[sport] ?? measures[sport][0]" @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="measure in measures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
+          <select :id="`measure-${sport}`" class="field wide" :value="athletes.athlete.preferredMeasure?.[sport] ?? zoneMeasures[sport][0]" @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
+            <option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
           </select>
         </p>
         <p class="faint small">What a bare zone 4 is taken for.</p>

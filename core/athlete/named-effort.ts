@@ -14,18 +14,18 @@ export type EffortReading
     | { ok: false, missing: string }
 
 /** How old an effort may be, in days, before younger ones are trusted alone. */
-export const youngDays = 120
+const youngDays = 120
 const dayMilliseconds = 24 * 3600 * 1000
+
+/** Whether a day lies more than 120 days before `on`, both ISO dates. */
+export const isOld = (date: string, on: string): boolean => Date.parse(on) - Date.parse(date) > youngDays * dayMilliseconds
 
 /** Efforts over a distance in the last 120 days before `on`, or all of them when none is that young. */
 export function raceEffortsOf(athlete: Athlete, sport: Sport, on?: string): { metres: number, seconds: number, date: string }[] {
   const all = (athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) => own === sport && metres !== undefined ? [{ metres, seconds, date }] : [])
   const recent = on === undefined
     ? all
-    : all.filter((effort) => {
-        const age = Date.parse(on) - Date.parse(effort.date)
-        return age >= 0 && age <= youngDays * dayMilliseconds
-      })
+    : all.filter(effort => effort.date <= on && !isOld(effort.date, on))
   return recent.length > 0 ? recent : all
 }
 

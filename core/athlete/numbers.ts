@@ -4,7 +4,7 @@ import { heartOf } from './athlete'
 import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
 import { ageOn, atReserve, estimatedMaximum } from './heart'
-import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort, youngDays } from './named-effort'
+import { isOld, oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
 import { secondsAtCapacity, speedAtCapacity } from './oxygen'
 import { metresFor, secondsFor } from './power-law'
 
@@ -90,7 +90,7 @@ function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, 
 
 function recentOf(athlete: Athlete, on: string | undefined, fits: (effort: Effort) => boolean): Effort[] {
   const all = (athlete.efforts ?? []).filter(fits)
-  const isYoung = ({ date }: Effort) => on === undefined || (date <= on && Date.parse(on) - Date.parse(date) <= youngDays * 864e5)
+  const isYoung = ({ date }: Effort) => on === undefined || (date <= on && !isOld(date, on))
   const young = all.filter(isYoung)
   return young.length > 1 ? young : all
 }
@@ -152,6 +152,6 @@ export function derivedNumbers(athlete: Athlete, on?: string): DerivedNumber[] {
   const numbers = [
     ...raceNumbers(athlete, 'run', on), ...raceNumbers(athlete, 'swim', on), ...criticalNumbers(athlete, on), ...shareNumbers(athlete, on), ...heartNumbers(athlete, on),
   ]
-  const isAged = (date: string | undefined) => on !== undefined && date !== undefined && Date.parse(on) - Date.parse(date) > youngDays * 864e5
+  const isAged = (date: string | undefined) => on !== undefined && date !== undefined && isOld(date, on)
   return numbers.filter(({ value }) => Number.isFinite(value) && value > 0).map(number => isAged(number.date) ? { ...number, isAged: true } : number)
 }

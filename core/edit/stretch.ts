@@ -1,14 +1,13 @@
 import type { Athlete } from '../athlete/athlete'
 import { heartOf } from '../athlete/athlete'
-import { reserveAtCritical } from '../forecast/intensity'
+import { criticalOf, reserveAtCritical } from '../forecast/intensity'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf } from '../quantity/intensity'
 import type { BandTarget, BandUnit, Sport, Target } from '../session/document'
 import { isBandTarget } from '../session/document'
 
 /** A percentage of critical intensity in a unit that targets are said in; null where a number of the athlete is missing. */
 function inUnit(percent: number, unit: BandUnit, athlete: Athlete, sport: Sport): number | null {
-  const speed = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
-  const power = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
+  const { speed, power } = criticalOf(athlete, sport)
   const { rest, max, threshold } = heartOf(athlete, sport)
   const bpm = rest === undefined || max === undefined ? null : rest + (max - rest) * reserveAtCritical * percent / 100
   if (unit === 's/step') return null

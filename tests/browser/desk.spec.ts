@@ -1,4 +1,4 @@
-import { expect, kept, newSession, script, test } from './page'
+import { expect, kept, newSession, paste, script, test } from './page'
 
 test('a row keeps its indent, a repeat opens one, and undo brings the words back', async ({ app }) => {
   await newSession(app)
@@ -102,10 +102,6 @@ test('a browser without room says so, and the words still go to the server', asy
 test('a session of 200 rows pasted at once is read whole', async ({ app }) => {
   await newSession(app)
   const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
-  await script(app).evaluate((element, text) => {
-    const data = new DataTransfer()
-    data.setData('text/plain', text)
-    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-  }, `sport run\n\n${rows.join('\n')}`)
+  await paste(app, `sport run\n\n${rows.join('\n')}`)
   await expect(app.locator('[data-test=steps]')).toHaveText('200')
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, kept, newSession, script, test } from './page'
+import { expect, expectAccessible, kept, newSession, paste, script, test } from './page'
 
 interface Kept { number: number, athlete: Record<string, unknown> }
 
@@ -19,11 +19,7 @@ test.afterEach(async ({ app }) => setAthlete(app, before!.athlete))
 
 async function write(page: Page, text: string): Promise<void> {
   await newSession(page)
-  await script(page).evaluate((element, words) => {
-    const data = new DataTransfer()
-    data.setData('text/plain', words)
-    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-  }, text)
+  await paste(page, text)
 }
 const nudges = async (page: Page) => Number(await page.locator('[data-test=nudges-total]').textContent())
 const comesTo = (page: Page) => page.locator('.sheet-comes').first()

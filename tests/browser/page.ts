@@ -27,6 +27,15 @@ export async function newSession(page: Page): Promise<void> {
   await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
 }
 
+/** Pastes words at the caret, as the clipboard would. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await script(page).evaluate((element, words) => {
+    const data = new DataTransfer()
+    data.setData('text/plain', words)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  }, text)
+}
+
 /** Nothing that axe finds serious on this page. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()

@@ -1,16 +1,8 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, kept, newSession, script, test } from './page'
+import { expect, expectAccessible, kept, newSession, paste, script, test } from './page'
 
 const lines = (page: Page) => script(page).evaluate(element => Array.from(element.querySelectorAll('.cm-line')).map(line => line.textContent))
 const rowsAre = (page: Page, wanted: string[]) => expect.poll(async () => (await lines(page)).slice(2).filter(line => line !== '')).toEqual(wanted)
-
-async function paste(page: Page, text: string): Promise<void> {
-  await script(page).evaluate((element, words) => {
-    const data = new DataTransfer()
-    data.setData('text/plain', words)
-    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
-  }, text)
-}
 
 /** Types rows of a run and puts the caret in the line that holds some words. */
 async function begin(page: Page, rows: string): Promise<void> {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Athlete, Effort } from '~~/core/athlete/athlete'
+import { isOld } from '~~/core/athlete/named-effort'
 import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
@@ -17,7 +18,6 @@ const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
 const efforts = computed(() => [...props.athlete.efforts ?? []].sort((a, b) => b.date.localeCompare(a.date)))
-const isOld = (effort: Effort) => Date.parse(day) - Date.parse(effort.date) > 120 * 864e5
 const key = (effort: Effort) => `${effort.sport} ${effort.date} ${effort.metres ?? ''} ${effort.watts ?? ''} ${effort.seconds}`
 const same = (one: Effort, other: Effort) => key(one) === key(other)
 
@@ -66,7 +66,7 @@ function bringBack() {
       <tr v-for="effort in efforts" :key="key(effort)">
         <td class="mono">{{ effort.date }}</td><td>{{ effort.sport }}</td>
         <td class="number">{{ effort.metres ? showDistance(effort.metres) : `${effort.watts} W` }}</td><td class="number">{{ formatTime(effort.seconds) }}</td>
-        <td><span v-if="isOld(effort)" class="doubt">old</span></td>
+        <td><span v-if="isOld(effort.date, day)" class="doubt">old</span></td>
         <td class="end"><button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button></td>
       </tr>
     </tbody>

@@ -1,3 +1,4 @@
+import { diffArrays } from 'diff'
 import { digestOf } from './digest'
 import type { Program, ProgramItem } from './program'
 import { printProgramItem } from './words'
@@ -16,19 +17,19 @@ function rowsOf(items: readonly ProgramItem[], depth = 0): Row[] {
 }
 
 /**
- * Sets two programs side by side, row by row in order; rows that only one has stand alone.
+ * Sets two programs side by side, row by row; what only one of them has stands alone, and a changed row beside what it was.
  *
  * Law: all rows are equal exactly when the items of both programs are.
  */
 export function comparePrograms(should: Program, holds: Program): ComparedRow[] {
-  const left = rowsOf(should.items)
-  const right = rowsOf(holds.items)
-  return Array.from({ length: Math.max(left.length, right.length) }, (_, index): ComparedRow => {
-    const a = left[index]
-    const b = right[index]
-    return {
-      path: (a ?? b)!.path, depth: (a ?? b)!.depth, should: a?.words ?? null, holds: b?.words ?? null,
-      equal: a !== undefined && b !== undefined && a.digest === b.digest && a.depth === b.depth,
-    }
+  const [left, right] = [rowsOf(should.items), rowsOf(holds.items)]
+  const changes = diffArrays(left, right, { comparator: (a, b) => a.digest === b.digest && a.depth === b.depth })
+  return changes.flatMap(({ value, added, removed }, index): ComparedRow[] => {
+    const [before, after] = [changes[index - 1], changes[index + 1]]
+    if (added) return value.slice(before?.removed ? before.value.length : 0).map(({ path, depth, words }) => ({ path, depth, should: null, holds: words, equal: false }))
+    return value.map(({ path, depth, words }, position) => {
+      const holds = removed ? (after?.added ? after.value[position]?.words ?? null : null) : words
+      return { path, depth, should: words, holds, equal: !removed }
+    })
   })
 }

@@ -8,16 +8,18 @@ import { comparePrograms } from './compare'
 import type { Program } from './program'
 import { profileNamed } from './profile'
 import type { Answer, Request } from './protocol'
-import type { Exchange } from './transfer'
+import type { Exchange } from './line'
 import { freeRecording, listRecords, readBack, removeProgram, sendProgram, takeRecording } from './transfer'
 import type { WatchMemory } from './watch-memory'
-import { emptyMemory, keepRecording, programIn, receive } from './watch-memory'
+import { emptyMemory, keepRecording, programIn } from './watch-memory'
+import { receive } from './watch-receive'
 import type { Recording } from '../record/recording'
 
 const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!).program
 const small = programOf('title Quay ladder\nsport run\n\nwarm-up 10:00\n3 times\n  400 m @ 4:00-4:10 /km\n  rest 1:00')
 const other = programOf('title Sound swim\nsport swim\n\n400 m\n200 m')
 
+const noSecret = () => new Uint8Array(64)
 const bytesOf = (value: unknown) => canonicalBytes(value).length
 
 /** A watch behind a link that carries only so many bytes, both ways together; a message cut short is lost. */
@@ -26,7 +28,7 @@ function linked(memory: WatchMemory, budget = Infinity) {
   const exchange: Exchange = async (request: Request): Promise<Answer> => {
     watch.left -= bytesOf(request)
     if (watch.left < 0) throw new Error('cut')
-    const received = receive(watch.memory, request, watch.now)
+    const received = receive(watch.memory, request, watch.now, noSecret)
     watch.memory = received.memory
     watch.left -= bytesOf(received.answer)
     if (watch.left < 0) throw new Error('cut')
@@ -70,7 +72,7 @@ describe('a transfer over a link that fails', () => {
     await expect(sendProgram(link.exchange, small, 2, 0)).rejects.toThrow('cut')
     link.watch.left = Infinity
     const arrived: number[] = []
-    await sendProgram(link.exchange, small, 2, 0, have => arrived.push(have))
+    await sendProgram(link.exchange, small, 2, 0, { onProgress: have => void arrived.push(have) })
     expect(arrived[0]).toBeGreaterThan(0)
   })
 
@@ -84,7 +86,7 @@ describe('a transfer over a link that fails', () => {
       }
       await sendProgram(recording, small, 1, 0)
       const settled = link.watch.memory
-      for (const index of order) link.watch.memory = receive(link.watch.memory, log[index % log.length]!, 0).memory
+      for (const index of order) link.watch.memory = receive(link.watch.memory, log[index % log.length]!, 0, noSecret).memory
       expect(link.watch.memory.slots).toEqual(settled.slots)
     }))
   })
@@ -109,7 +111,7 @@ describe('a transfer over a link that fails', () => {
     link.watch.left = Infinity
     link.watch.now = 25 * 3600 * 1000
     const arrived: number[] = []
-    await sendProgram(link.exchange, small, 1, 0, have => arrived.push(have))
+    await sendProgram(link.exchange, small, 1, 0, { onProgress: have => void arrived.push(have) })
     expect(arrived[0]).toBe(0)
   })
 
@@ -133,7 +135,7 @@ describe('a transfer over a link that fails', () => {
     let taken: Recording | null = null
     for (let tries = 0; taken === null && tries < 200; tries++) {
       link.watch.left = 1500
-      taken = await takeRecording(link.exchange, state!, have, bytes => have = new Uint8Array(bytes)).catch(() => null)
+      taken = await takeRecording(link.exchange, state!, have, { onPart: part => void (have = new Uint8Array([...have, ...part])) }).catch(() => null)
     }
     expect(taken).toEqual(recording)
     link.watch.left = Infinity

@@ -1,8 +1,8 @@
 import type { Recording } from '../record/recording'
 import { canonicalBytes, digestOfBytes } from './digest'
 import type { Program } from './program'
-import type { Answer, Refusal, Request, SlotState } from './protocol'
-import { chunkBytes, fromBase64, joinBytes, toBase64 } from './protocol'
+import type { SlotState } from './protocol'
+import { base64Size, fromBase64, toBase64 } from './protocol'
 
 /** Everything a watch remembers, as plain data: what it holds, what is on its way in, what waits to go home. */
 export interface WatchMemory {
@@ -10,151 +10,92 @@ export interface WatchMemory {
   /** Changes when the watch is reset. */
   incarnation: string
   profile: string
+  /** Bytes that its programs, staged ones included, may take together. */
+  capacity: number
   slots: HeldSlot[]
   staged: Staged[]
   records: HeldRecord[]
   /** The slot whose program is being carried out. */
   running: number | null
+  /** Whose it is, by which key it knows them, and the highest counter heard from them. */
+  bond: Bond | null
+  pairing: Pairing | null
 }
 
-export interface HeldSlot { slot: number, generation: number, digest: string | null, bytes: string }
+export interface Bond { owner: string, key: string, counter: number }
+/** A code on the glass, until when and how often it may still be tried, and the agreement begun with it. */
+export interface Pairing { code: string, until: number, tries: number, begun: { owner: string, share: string, own: string, key: string } | null }
+
+export interface HeldSlot { slot: number, generation: number, digest: string | null, name: string | null, bytes: string, by: 'server' | 'hand' | null }
 export interface Staged { digest: string, slot: number, size: number, bytes: string, expiresAt: number }
-export interface HeldRecord { record: string, digest: string, bytes: string, program: string | null, startedAt: string }
+export interface HeldRecord { record: string, digest: string, bytes: string, program: string | null, startedAt: string, owner: string | null }
 
-const stagedFor = 24 * 3600 * 1000
-const stagedAtMost = 4
-const programBytesAtMost = 1024 * 1024
+const usualCapacity = 512 * 1024
 
-export function emptyMemory(watch: string, incarnation: string, profile: string, slots: number): WatchMemory {
+export function emptyMemory(watch: string, incarnation: string, profile: string, slots: number, capacity = usualCapacity): WatchMemory {
   return {
-    watch, incarnation, profile, staged: [], records: [], running: null,
-    slots: Array.from({ length: slots }, (_, index) => ({ slot: index + 1, generation: 0, digest: null, bytes: '' })),
+    watch, incarnation, profile, capacity, staged: [], records: [], running: null, bond: null, pairing: null,
+    slots: Array.from({ length: slots }, (_, index) => emptySlot(index + 1, 0)),
   }
 }
+
+/** A memory as an earlier version of the watch may have written it, brought to what this one remembers. */
+export function restoredMemory(written: Partial<WatchMemory> & Pick<WatchMemory, 'watch' | 'incarnation' | 'profile' | 'slots'>): WatchMemory {
+  const memory = { ...emptyMemory(written.watch, written.incarnation, written.profile, 0), ...written }
+  return {
+    ...memory,
+    slots: memory.slots.map((held) => {
+      const program = programIn(memory, held.slot)
+      return { ...emptySlot(held.slot, held.generation), ...held, name: program?.name ?? null, by: program ? held.by ?? 'server' : null }
+    }),
+    records: memory.records.map(record => ({ ...record, owner: record.owner ?? null })),
+  }
+}
+
+export const emptySlot = (slot: number, generation: number): HeldSlot => ({ slot, generation, digest: null, name: null, bytes: '', by: null })
+
+/** A program from its bytes. */
+export const programFrom = (bytes: Uint8Array): Program => JSON.parse(new TextDecoder().decode(bytes)) as Program
 
 /** The program in a slot, or null when the slot is empty. */
 export function programIn(memory: WatchMemory, slot: number): Program | null {
   const held = memory.slots.find(entry => entry.slot === slot)
-  return held?.digest ? JSON.parse(new TextDecoder().decode(fromBase64(held.bytes))) as Program : null
+  return held?.digest ? programFrom(fromBase64(held.bytes)) : null
 }
 
 export function slotStates(memory: WatchMemory): SlotState[] {
-  return memory.slots.map(({ slot, generation, digest, bytes }) => ({
-    slot, generation, digest, size: fromBase64(bytes).length, name: programIn(memory, slot)?.name ?? null,
-  }))
+  return memory.slots.map(({ bytes, ...held }) => ({ ...held, size: base64Size(bytes) }))
 }
 
-/** Keeps a finished recording until the server says it is stored. */
+/** Bytes that programs can still take. */
+export const freeBytes = (memory: WatchMemory): number =>
+  memory.capacity - memory.slots.reduce((sum, held) => sum + base64Size(held.bytes), 0)
+
+export const replaceSlot = (memory: WatchMemory, held: HeldSlot): WatchMemory =>
+  ({ ...memory, slots: memory.slots.map(entry => entry.slot === held.slot ? held : entry) })
+
+/** Keeps a finished recording until the server says it is stored; it goes home to nobody but the one who wore the watch. */
 export function keepRecording(memory: WatchMemory, recording: Recording): WatchMemory {
   const bytes = canonicalBytes(recording)
   const digest = digestOfBytes(bytes)
-  const record: HeldRecord = { record: digest.slice(0, 16), digest, bytes: toBase64(bytes), program: recording.program ?? null, startedAt: recording.startedAt }
+  const record: HeldRecord = {
+    record: digest.slice(0, 16), digest, bytes: toBase64(bytes), program: recording.program ?? null, startedAt: recording.startedAt,
+    owner: memory.bond?.owner ?? null,
+  }
   if (memory.records.some(entry => entry.digest === digest)) return memory
   return { ...memory, records: [...memory.records, record] }
 }
 
-interface Received { memory: WatchMemory, answer: Answer }
+/** The recordings that may go home to the watch's owner. */
+export const recordsFor = (memory: WatchMemory, owner: string): HeldRecord[] =>
+  memory.records.filter(record => record.owner === null || record.owner === owner)
 
-const refused = (memory: WatchMemory, why: Refusal, detail: string): Received => ({ memory, answer: { kind: 'refused', why, detail } })
-
-const replaceSlot = (memory: WatchMemory, held: HeldSlot): WatchMemory =>
-  ({ ...memory, slots: memory.slots.map(entry => entry.slot === held.slot ? held : entry) })
-
-function offer(memory: WatchMemory, request: Request & { kind: 'offer' }, now: number): Received {
-  const held = memory.slots.find(entry => entry.slot === request.slot)
-  if (!held) return refused(memory, 'full', `there is no slot ${request.slot}`)
-  if (request.size > programBytesAtMost) return refused(memory, 'full', `a program of ${request.size} bytes is too large`)
-  if (held.digest === request.digest && held.generation === request.expects + 1) return { memory, answer: { kind: 'offer', have: request.size } }
-  if (held.generation !== request.expects) return refused(memory, 'stale', `slot ${request.slot} is at generation ${held.generation}`)
-  const others = memory.staged.filter(entry => entry.expiresAt > now && entry.digest !== request.digest).slice(-(stagedAtMost - 1))
-  const known = memory.staged.find(entry => entry.digest === request.digest && entry.size === request.size && entry.expiresAt > now)
-  const staged: Staged = { digest: request.digest, slot: request.slot, size: request.size, bytes: known?.bytes ?? '', expiresAt: now + stagedFor }
-  return { memory: { ...memory, staged: [...others, staged] }, answer: { kind: 'offer', have: fromBase64(staged.bytes).length } }
-}
-
-function chunk(memory: WatchMemory, request: Request & { kind: 'chunk' }, now: number): Received {
-  const staged = memory.staged.find(entry => entry.digest === request.digest && entry.expiresAt > now)
-  if (!staged) return refused(memory, 'stale', 'nothing was offered with this digest')
-  const have = fromBase64(staged.bytes)
-  const bytes = fromBase64(request.bytes)
-  if (request.offset !== have.length) return { memory, answer: { kind: 'chunk', have: have.length } }
-  if (have.length + bytes.length > staged.size) return refused(memory, 'digest', 'more bytes than were offered')
-  const joined = toBase64(joinBytes([have, bytes]))
-  const next = { ...staged, bytes: joined, expiresAt: now + stagedFor }
-  return {
-    memory: { ...memory, staged: memory.staged.map(entry => entry === staged ? next : entry) },
-    answer: { kind: 'chunk', have: have.length + bytes.length },
-  }
-}
-
-function commit(memory: WatchMemory, request: Request & { kind: 'commit' }): Received {
-  const held = memory.slots.find(entry => entry.slot === request.slot)
-  if (!held) return refused(memory, 'full', `there is no slot ${request.slot}`)
-  const isRepeat = held.generation === request.expects + 1 && held.digest === request.digest
-  if (isRepeat) return { memory, answer: { kind: 'commit', generation: held.generation } }
-  if (held.generation !== request.expects) return refused(memory, 'stale', `slot ${request.slot} is at generation ${held.generation}`)
-  if (memory.running === request.slot) return refused(memory, 'busy', 'the program in this slot is being carried out')
-  const staged = memory.staged.find(entry => entry.digest === request.digest)
-  if (!staged) return refused(memory, 'stale', 'nothing was offered with this digest')
-  const bytes = fromBase64(staged.bytes)
-  if (bytes.length !== staged.size || digestOfBytes(bytes) !== request.digest) {
-    const kept = bytes.length < staged.size ? memory.staged : memory.staged.filter(entry => entry !== staged)
-    return refused({ ...memory, staged: kept }, 'digest', `${bytes.length} of ${staged.size} bytes are here, or they are not those offered`)
-  }
-  const generation = held.generation + 1
-  const next = replaceSlot(memory, { slot: request.slot, generation, digest: request.digest, bytes: staged.bytes })
-  return { memory: { ...next, staged: memory.staged.filter(entry => entry !== staged) }, answer: { kind: 'commit', generation } }
-}
-
-function remove(memory: WatchMemory, request: Request & { kind: 'remove' }): Received {
-  const held = memory.slots.find(entry => entry.slot === request.slot)
-  if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
-  if (held.generation === request.expects + 1 && held.digest === null) return { memory, answer: { kind: 'remove', generation: held.generation } }
-  if (held.generation !== request.expects) return refused(memory, 'stale', `slot ${request.slot} is at generation ${held.generation}`)
-  if (memory.running === request.slot) return refused(memory, 'busy', 'the program in this slot is being carried out')
-  const generation = held.generation + 1
-  return { memory: replaceSlot(memory, { slot: held.slot, generation, digest: null, bytes: '' }), answer: { kind: 'remove', generation } }
-}
-
-function part(bytes: string, offset: number): { size: number, bytes: string } {
-  const all = fromBase64(bytes)
-  return { size: all.length, bytes: toBase64(all.slice(offset, offset + chunkBytes)) }
-}
-
-/**
- * What a watch does with one request: its next memory and its answer.
- *
- * Laws, held by the tests: a program is visible only whole and with the digest it was offered with; a repeated or late
- * request changes nothing more than the first did; a recording is freed only by `stored` with its digest.
- *
- * @param now milliseconds since 1970 on the watch's clock
- */
-export function receive(memory: WatchMemory, request: Request, now: number): Received {
-  switch (request.kind) {
-    case 'hello': return { memory, answer: { kind: 'hello', watch: memory.watch, incarnation: memory.incarnation, clock: new Date(now).toISOString(), profile: memory.profile } }
-    case 'list': return { memory, answer: { kind: 'list', slots: slotStates(memory) } }
-    case 'offer': return offer(memory, request, now)
-    case 'chunk': return chunk(memory, request, now)
-    case 'commit': return commit(memory, request)
-    case 'remove': return remove(memory, request)
-    case 'read': {
-      const held = memory.slots.find(entry => entry.slot === request.slot)
-      if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
-      return { memory, answer: { kind: 'read', slot: held.slot, generation: held.generation, digest: held.digest, offset: request.offset, ...part(held.bytes, request.offset) } }
-    }
-    case 'records': {
-      const records = memory.records.map(({ record, digest, bytes, program, startedAt }) => ({ record, digest, program, startedAt, size: fromBase64(bytes).length }))
-      return { memory, answer: { kind: 'records', records } }
-    }
-    case 'take': {
-      const record = memory.records.find(entry => entry.record === request.record)
-      if (!record) return refused(memory, 'stale', 'there is no such recording')
-      return { memory, answer: { kind: 'take', record: record.record, offset: request.offset, ...part(record.bytes, request.offset) } }
-    }
-    case 'stored': {
-      const record = memory.records.find(entry => entry.record === request.record)
-      if (record && record.digest !== request.digest) return refused(memory, 'digest', 'the recording has another digest')
-      return { memory: { ...memory, records: memory.records.filter(entry => entry !== record) }, answer: { kind: 'stored', record: request.record } }
-    }
-  }
+/** A program put into a slot with the buttons of the watch, or null to take it out; null for a slot that is not there or is in use. */
+export function handPut(memory: WatchMemory, slot: number, program: Program | null): WatchMemory | null {
+  const held = memory.slots.find(entry => entry.slot === slot)
+  if (!held || memory.running === slot) return null
+  if (program === null) return held.digest === null ? memory : replaceSlot(memory, emptySlot(slot, held.generation + 1))
+  const bytes = canonicalBytes(program)
+  if (bytes.length - base64Size(held.bytes) > freeBytes(memory)) return null
+  return replaceSlot(memory, { slot, generation: held.generation + 1, digest: digestOfBytes(bytes), name: program.name, bytes: toBase64(bytes), by: 'hand' })
 }

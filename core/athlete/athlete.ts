@@ -4,6 +4,8 @@ import type { Sport } from '../session/document'
 
 export type BandSchoolKind = 'quiet' | 'lean-fast' | 'even' | 'percent'
 export interface BandSchool { kind: BandSchoolKind, easier?: number, harder?: number, unit?: string }
+/** How the wrist makes itself heard, and what it says. */
+export interface CueSchool { voice?: boolean, tone?: boolean, tap?: boolean, countdown?: boolean, halfway?: boolean, autoLapMetres?: number }
 export interface HeartNumbers { max?: number, rest?: number, threshold?: number, aerobicThreshold?: number }
 export interface Bike { massKg: number, cda: number, crr: number }
 export interface Effort { sport: Sport, metres?: number, seconds: number, watts?: number, date: string }
@@ -32,7 +34,13 @@ export interface Athlete {
   walkPace?: PaceBySport
   zones?: Partial<Record<Sport, Partial<Record<'heart-rate' | 'power' | 'pace', number[]>>>>
   preferredMeasure?: Partial<Record<Sport, 'pace' | 'heart-rate' | 'power'>>
-  schools?: { band?: BandSchool, racePrediction?: 'power-law' | 'oxygen' }
+  schools?: {
+    band?: BandSchool
+    racePrediction?: 'power-law' | 'oxygen'
+    naming?: 'telling' | 'weekday' | 'slot'
+    pushing?: 'week' | 'today' | 'hand'
+    cues?: CueSchool
+  }
   steadiness?: Record<string, unknown>
 }
 

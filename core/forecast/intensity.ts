@@ -55,7 +55,8 @@ export const criticalOf = (athlete: Athlete, sport: Sport): Critical => ({
   power: sport === 'swim' ? undefined : athlete[sport]?.criticalPower,
 })
 
-function shareOfValue(value: number, unit: string, step: Step, athlete: Athlete, sport: Sport): number | null {
+/** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */
+export function shareOfCritical(value: number, unit: string, step: Step, athlete: Athlete, sport: Sport): number | null {
   const { speed, power } = criticalOf(athlete, sport)
   switch (unit) {
     case 'W': return power === undefined ? null : value / power
@@ -81,7 +82,7 @@ function ofTarget(target: ReckonedTarget, step: Step, athlete: Athlete, sport: S
   const from = middle(target)
   const to = target.to ? middle(target.to) : from
   if (from === null || to === null) return null
-  const shares = [from, to].map(value => shareOfValue(value, target.unit, step, athlete, sport))
+  const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, athlete, sport))
   return shares[0] === null || shares[1] === null ? null : shares as [number, number]
 }
 

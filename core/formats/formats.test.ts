@@ -45,7 +45,7 @@ describe('the formats', () => {
     for (const script of demoScripts) {
       const result = readScript(script)
       const session = result.sessions[0]!
-      const fitting = fit(session, profile, ilse)
+      const fitting = fit(session, profile, { athlete: ilse })
       const recording = rehearse(fitting.program, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
       expectFits('agonis:read', { sessions: result.sessions, remarks: result.remarks })
       expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
@@ -59,7 +59,7 @@ describe('the formats', () => {
   it('hold what is reckoned, read and fitted of any document', () => {
     fc.assert(fc.property(arbitrarySession, (session) => {
       expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
-      expectFits('agonis:fit', fit(session, profileNamed('runner')!, ilse))
+      expectFits('agonis:fit', fit(session, profileNamed('runner')!, { athlete: ilse }))
     }), { numRuns: 200 })
     fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => {
       const { sessions, remarks } = readScript(text)

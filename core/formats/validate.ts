@@ -4,6 +4,7 @@ import addFormats from 'ajv-formats'
 import athleteSchema from '../../docs/formats/athlete.schema.json'
 import scoreSchema from '../../docs/formats/score.schema.json'
 import recordingSchema from '../../docs/formats/recording.schema.json'
+import programSchema from '../../docs/formats/program.schema.json'
 import sessionSchema from '../../docs/formats/session.schema.json'
 import watchSchema from '../../docs/formats/watch.schema.json'
 import type { Athlete } from '../athlete/athlete'
@@ -11,6 +12,7 @@ import type { Recording } from '../record/recording'
 import type { Score } from '../record/score'
 import type { Session } from '../session/document'
 import type { WatchProfile } from '../wrist/profile'
+import type { Program } from '../wrist/program'
 
 /** A fault in a document: where, as a JSON pointer, and what. */
 export interface FormatProblem { pointer: string, problem: string }
@@ -18,6 +20,7 @@ export type Validated<T> = { ok: true, value: T } | { ok: false, problems: Forma
 
 const ajv = new Ajv2020({ allErrors: false, discriminator: true, strict: false })
 addFormats(ajv, ['date', 'date-time'])
+ajv.addSchema(sessionSchema)
 
 function say(error: ErrorObject): FormatProblem {
   const pointer = error.instancePath || '/'
@@ -46,6 +49,8 @@ export const validateSession = validator<Session>(sessionSchema)
 export const validateAthlete = validator<Athlete>(athleteSchema)
 /** Checks a value against `docs/formats/watch.schema.json`. */
 export const validateWatchProfile = validator<WatchProfile>(watchSchema)
+/** Checks a value against `docs/formats/program.schema.json`. */
+export const validateProgram = validator<Program>(programSchema)
 /** Checks a value against `docs/formats/recording.schema.json`. */
 export const validateRecording = validator<Recording>(recordingSchema)
 /** Checks a value against `docs/formats/score.schema.json`. */

@@ -9,13 +9,16 @@ import { readScript } from '../script/read'
 import type { Session } from '../session/document'
 import { walk } from '../session/walk'
 import { fit } from './fit'
+import { shortenNames } from './fit-name'
+import type { LossChoices } from './loss'
 import type { WatchProfile } from './profile'
 import { profileNamed, watchProfiles } from './profile'
-import { countItems, depthOf } from './program'
+import { countItems, depthOf, roundItems } from './program'
+import type { Program, ProgramItem, ProgramStep } from './program'
 import { digestOf } from './digest'
 
 const session = (text: string): Session => readScript(text).sessions[0]!
-const onWatch = (text: string, watch: string | WatchProfile = 'all-sport') => fit(session(text), typeof watch === 'string' ? profileNamed(watch)! : watch, ilse, '2026-03-31')
+const onWatch = (text: string, watch: string | WatchProfile = 'all-sport') => fit(session(text), typeof watch === 'string' ? profileNamed(watch)! : watch, { athlete: ilse, on: '2026-03-31' })
 const losses = (text: string, watch: string | WatchProfile = 'all-sport') => onWatch(text, watch).losses.map(loss => [loss.path, loss.kind, loss.instead])
 
 describe('the profiles that ship', () => {
@@ -57,21 +60,24 @@ describe('fitting', () => {
   })
 
   it('lists every loss with its path and what is used instead', () => {
-    expect(losses('sport run\nplace treadmill\n\n10:00 @ 4:30 /km\n5:00 @ 140-150 bpm', 'basic')).toEqual([['1', 'target', 'no target']])
+    expect(losses('sport run\nplace treadmill\n\n10:00 @ 4:30 /km\n5:00 @ 140-150 bpm', 'basic')).toEqual([['1', 'target', 'about 164-176 bpm']])
     expect(losses('sport run\n\nuntil HR below 120 walk', 'basic')).toEqual([['1', 'end', 'until press']])
-    expect(losses('sport run\n\n2 times\n  1:00\n  recovery 1:00', 'basic')).toEqual([[undefined, 'nesting', 'the outer repeats written out, round by round']])
+    expect(losses('sport run\n\n2 times\n  1:00\n  recovery 1:00', 'basic')).toEqual([[undefined, 'nesting', 'every repeat written out, round by round: 4 steps']])
     expect(losses('sport run\n\n300 kcal')).toEqual([['1', 'end', '4762 m, a kilocalorie a kilogram and kilometre']])
     expect(losses('sport run\n\n1:00  # a very long name for one step', 'basic')).toEqual([['1', 'name', '"a very long nam…"']])
     expect(losses('title A title of more than sixteen letters\nsport run\n\n1:00', 'basic')).toEqual([[undefined, 'name', '"A title of more…"']])
+    expect(losses('sport run\n\nrepeat for 5 km\n  1 km\n  recovery 1:00', 'basic').at(0)).toEqual(['1', 'repeat', '5 times, what it likely comes to'])
+    expect(losses('sport swim\n\n2 times\n  100 m on 2:10 @ 1:50 /100m', { ...profileNamed('all-sport')!, ends: ['time', 'distance', 'press'] }).at(0)).toEqual(['1.1', 'end', '100 m, and 0:20 rest, what is likely left to the clock'])
+    expect(losses('sport run\n\n400 m or 2:00', { ...profileNamed('all-sport')!, ends: ['time', 'press'] })).toEqual([['1', 'end', '2:00, of the two alone']])
     expect(losses('sport ride\n\n10:00 @ own power', 'bike-bar').at(0)).toEqual(['1', 'unread', null])
   })
 
   it.each([
     ['a sport it does not know', 'sport swim\n\n100 m', 'basic', 'sport'], ['more steps than it holds', 'sport run\n\n21 times\n  1:00', 'basic', 'steps'],
-    ['a repeat until a distance', 'sport run\n\nrepeat for 5 km\n  1:00', 'basic', 'repeat'], ['an open doubt', 'sport run\n\n5:00 ?{5m}', 'all-sport', 'doubt'],
+    ['a repeat that nobody can reckon', 'sport ride\nplace trainer\n\nrepeat for 5 km\n  1:00', { ...profileNamed('bike-bar')!, repeatUntil: false }, 'repeat'], ['an open doubt', 'sport run\n\n5:00 ?{5m}', 'all-sport', 'doubt'],
     ['a doubt on a block', 'sport run\n\n6 times ?{6-8 x}\n  1:00', 'all-sport', 'doubt'], ['an unread line', 'sport run\n\nunread hm', 'all-sport', 'unread'],
-    ['a send-off it cannot time', 'sport run\n\n400 m on 2:00', 'runner', 'end'], ['nothing to do', 'sport run\n\noff 1:00', 'all-sport', 'steps'],
-  ])('does not fit with %s', (_, text, watch, kind) => {
+    ['an end with nothing like it', 'sport run\n\n400 m', { ...profileNamed('all-sport')!, ends: ['heart-rate'] }, 'end'], ['nothing to do', 'sport run\n\noff 1:00', 'all-sport', 'steps'],
+  ] as [string, string, string | WatchProfile, string][])('does not fit with %s', (_, text, watch, kind) => {
     const { fits, losses } = onWatch(text, watch)
     expect(fits).toBe(false)
     expect(losses.filter(loss => loss.instead === null).map(loss => loss.kind)).toContain(kind)
@@ -79,12 +85,12 @@ describe('fitting', () => {
 
   it('says which of the athlete\'s numbers is missing', () => {
     const { losses } = fit(session('sport run\n\n1 km @ 5k effort'), profileNamed('all-sport')!)
-    expect(losses).toEqual([{ path: '1', kind: 'target', what: '5k effort needs a run race or time trial', instead: 'no target' }])
+    expect(losses).toMatchObject([{ path: '1', kind: 'target', what: '5k effort needs a run race or time trial', instead: 'no target' }])
   })
 
   it('freezes where it came from, so that a stale copy can say why', () => {
     const a = onWatch('sport run\n\n1:00')
-    const b = fit(session('sport run\n\n1:00'), profileNamed('all-sport')!, { ...ilse, massKg: 60 })
+    const b = fit(session('sport run\n\n1:00'), profileNamed('all-sport')!, { athlete: { ...ilse, massKg: 60 } })
     expect(a.program.from.session).toBe(b.program.from.session)
     expect(a.program.from.athlete).not.toBe(b.program.from.athlete)
     expect(digestOf(a.program)).not.toBe(digestOf(b.program))
@@ -92,11 +98,130 @@ describe('fitting', () => {
 
   it('holds on documents of every kind: what fits stays within the watch and can be carried out', () => {
     fc.assert(fc.property(arbitrarySession, fc.constantFrom(...watchProfiles), (document, profile) => {
-      const { program, fits } = fit(document, profile, ilse)
+      const { program, fits } = fit(document, profile, { athlete: ilse })
       if (!fits) return
       expect(countItems(program.items)).toBeLessThanOrEqual(profile.maxSteps)
       expect(depthOf(program.items)).toBeLessThanOrEqual(profile.maxNesting)
       expect(JSON.stringify(program)).not.toMatch(/null|NaN|Infinity/)
     }), { numRuns: 500 })
+  })
+
+  it('keeps the grade of a hill and the place of a leg', () => {
+    expect(onWatch('sport run\n\n0:30 uphill 5-6 %').program.items[0]).toMatchObject({ grade: { low: 5, high: 6 } })
+    const legs = onWatch('sport multi\n\nleg swim, place pool 25 m\n  100 m\nleg run\n  1 km').program
+    expect(legs.items).toMatchObject([{ sport: 'swim', place: { kind: 'pool', length: 25 } }, { sport: 'run' }])
+    expect(legs.items[1]).not.toHaveProperty('place')
+  })
+})
+
+describe('choosing what is used instead', () => {
+  const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 4:30 /km\n6:00 @ 4:20 /km'
+  const belt = { ...profileNamed('runner')!, targets: [{ sport: 'run' as const, of: ['heart-rate' as const, 'rpe' as const] }] }
+  const chosen = (choices: LossChoices, text = treadmill, watch: WatchProfile = belt) => fit(session(text), watch, { athlete: ilse, on: '2026-03-31', choices })
+
+  it('offers what the watch leads by, the nearest first, and takes the first', () => {
+    const [first] = chosen({}).losses
+    expect(first).toMatchObject({ path: '1', way: 'heart-rate', about: 'target pace run treadmill' })
+    expect(first!.ways!.map(way => way.way)).toEqual(['heart-rate', 'rpe', 'none'])
+  })
+
+  it('takes the athlete\'s way for one row, a standing one for all, and the row\'s before the standing', () => {
+    const ways = (choices: LossChoices) => chosen(choices).losses.map(loss => loss.way)
+    expect(ways({ here: { '2 target': 'rpe' } })).toEqual(['heart-rate', 'rpe'])
+    expect(ways({ standing: { 'target pace run treadmill': 'none' } })).toEqual(['none', 'none'])
+    expect(ways({ standing: { 'target pace run treadmill': 'none' }, here: { '1 target': 'heart-rate' } })).toEqual(['heart-rate', 'none'])
+    expect(ways({ here: { '1 target': 'something else' } })).toEqual(['heart-rate', 'heart-rate'])
+  })
+
+  it('does not fit when a loss is refused, and still says what there would be', () => {
+    const { fits, losses } = chosen({ here: { '1 target': 'refuse' } })
+    expect(fits).toBe(false)
+    expect(losses[0]).toMatchObject({ instead: null, way: 'refuse' })
+    expect(losses[0]!.ways).toHaveLength(3)
+  })
+
+  it('does not lead a short step by the heart', () => {
+    const [loss] = chosen({}, treadmill.replaceAll('6:00', '0:40')).losses
+    expect(loss!.way).toBe('rpe')
+    expect(loss!.ways!.find(way => way.way === 'heart-rate')!.instead).toContain('slow to tell')
+  })
+
+  it('cuts a program that is too long only when asked to, and says from which row the card goes on', () => {
+    const long = 'sport run\n\n10:00\n30 times\n  1:00\ncool-down 5:00'
+    const small: WatchProfile = { ...profileNamed('runner')!, maxNesting: 0, maxSteps: 12 }
+    expect(chosen({}, long, small)).toMatchObject({ fits: false })
+    const cut = chosen({ here: { ' steps': 'card' } }, long, small)
+    expect(cut).toMatchObject({ fits: true })
+    expect(cut.program.items).toHaveLength(12)
+    expect(cut.losses.at(-1)!.instead).toBe('the first 12 steps; from row 2.1 on, the card')
+  })
+
+  it('writes out whichever repeats cost the fewest steps', () => {
+    const twice = 'sport run\n\n2 times\n  20 times\n    0:30\n    recovery 0:30'
+    const { program } = chosen({}, twice, { ...profileNamed('all-sport')!, maxNesting: 1 })
+    expect(countItems(program.items)).toBe(6)
+    const often = 'sport run\n\n20 times\n  2 times\n    0:30\n    recovery 0:30'
+    expect(countItems(chosen({}, often, { ...profileNamed('all-sport')!, maxNesting: 1 }).program.items)).toBe(5)
+  })
+})
+
+describe('shortening names', () => {
+  const name = fc.string({ minLength: 1, maxLength: 30, unit: fc.constantFrom('a', 'b', ' ', '…', '~', '2') }).filter(text => text.trim() === text)
+
+  it('keeps to the length, keeps different names different and equal ones equal, and leaves alone what fits', () => {
+    fc.assert(fc.property(fc.array(name, { maxLength: 12 }), fc.integer({ min: 4, max: 12 }), fc.uniqueArray(name.filter(text => text.length <= 6), { maxLength: 3 }), (names, longest, taken) => {
+      const short = shortenNames(names, longest, taken)
+      expect(short.every(text => text.length > 0 && text.length <= longest && !taken.includes(text))).toBe(true)
+      names.forEach((a, i) => names.forEach((b, j) => expect(short[i] === short[j]).toBe(a === b)))
+      names.forEach((text, i) => text.length <= longest && !taken.includes(text) && expect(short[i]).toBe(text))
+    }), { numRuns: 500 })
+  })
+
+  it('keeps the end that tells names apart', () => {
+    expect(shortenNames(['Quay ladder, short', 'Quay ladder, long'], 12)).toEqual(['Quay ladder…', 'Quay l…long'])
+  })
+})
+
+/** A program step by step as it is carried out when every repeat until is taken the likely number of times. */
+function flatSteps(items: readonly ProgramItem[], rounds: number[] = []): { at: string, step: ProgramStep }[] {
+  return items.flatMap((item) => {
+    const around = [...rounds, ...item.unrolled?.round ?? []]
+    if (item.kind === 'step') return [{ at: `${item.path}@${around.join('.')}`, step: item }]
+    const times = 'times' in item.repeat ? item.repeat.times : 1
+    return Array.from({ length: times }, (_, index) => index + 1).flatMap(round => flatSteps(roundItems(item, round === times), [...around, round]))
+  })
+}
+
+describe('a fitted program', () => {
+  const ideal: WatchProfile = { ...profileNamed('all-sport')!, maxSteps: 5000, maxNameLength: 120 }
+  const seen = ({ name: _, unrolled: __, ...step }: ProgramStep) => JSON.stringify(step)
+
+  it.each(demoScripts.map(script => [script.split('\n')[0]!.replace('title ', ''), script] as const))('is the session but for the losses it lists: %s', (_, script) => {
+    for (const profile of watchProfiles) {
+      const whole = fit(session(script), { ...ideal, smoothingSeconds: profile.smoothingSeconds }, { athlete: ilse, on: '2026-03-31' })
+      const { program, losses, fits } = fit(session(script), profile, { athlete: ilse, on: '2026-03-31', choices: { standing: { steps: 'card' } } })
+      if (!fits) {
+        expect(losses.some(loss => loss.instead === null && loss.what.length > 10), profile.name).toBe(true)
+        continue
+      }
+      const isLost = (at: string) => losses.some(loss => loss.path !== undefined && (at.startsWith(`${loss.path}@`) || (loss.kind === 'repeat' && at.startsWith(`${loss.path}.`))))
+      const cut = losses.find(loss => loss.way === 'card')
+      const should = flatSteps(whole.program.items).filter(({ at }) => !isLost(at))
+      const does = flatSteps(program.items).filter(({ at }) => !isLost(at))
+      const expected = cut ? should.slice(0, does.length) : should
+      expect(does.map(({ at, step }) => `${at} ${seen(step)}`), profile.name).toEqual(expected.map(({ at, step }) => `${at} ${seen(step)}`))
+    }
+  })
+
+  it('brings the very recording the session brings, where nothing is lost but blocks and names', () => {
+    let compared = 0
+    for (const script of demoScripts) {
+      const { program, losses, fits } = fit(session(script), { ...ideal, maxNesting: 0 }, { athlete: ilse, on: '2026-03-31' })
+      if (!fits || losses.some(loss => loss.kind !== 'nesting')) continue
+      compared++
+      const run = (items: Program) => carryOut(items, 3, { press: 0.5, skip: 0.1, pause: 0.02 }).marks
+      expect(run(program)).toEqual(run(onWatch(script, ideal).program))
+    }
+    expect(compared).toBeGreaterThan(5)
   })
 })

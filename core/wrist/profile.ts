@@ -53,4 +53,16 @@ export const watchProfiles: readonly WatchProfile[] = [
   }),
 ]
 
+/** What a phone with this application can hold and do; its targets outdoors need a position, its others a sensor. */
+export const phoneProfile: WatchProfile = profile('phone', {
+  maxSteps: 1000, maxNesting: 6, maxNameLength: 60, slots: 50, sports: ['run', 'ride', 'swim', 'multi'],
+  ends: ['time', 'distance', 'press', 'heart-rate', 'energy', 'first'],
+  targets: [
+    { sport: 'run', place: [...outdoors, 'treadmill'], of: ['pace', 'speed'] }, { sport: 'run', of: ['heart-rate', 'power', 'cadence', 'rpe'] },
+    { sport: 'ride', of: ['power', 'heart-rate', 'cadence', 'rpe'] }, { sport: 'ride', place: ['outdoors', 'road', 'trail'], of: ['pace', 'speed'] },
+    { sport: 'swim', of: ['heart-rate', 'rpe'] },
+  ],
+  repeatUntil: true, smoothingSeconds: 8, alertAfterSeconds: 8, alertRepeatSeconds: 20, showsTarget: true,
+})
+
 export const profileNamed = (name: string) => watchProfiles.find(candidate => candidate.name === name)

@@ -1,4 +1,4 @@
-import type { Manner, Place, Prompt, Role, SessionSport, Sport, Swim } from '../session/document'
+import type { Manner, Place, Prompt, Role, SessionSport, Sport, Step, Swim } from '../session/document'
 import type { ResolvedTarget } from '../athlete/resolve'
 
 /** A session as a watch holds it: targets frozen in numbers, off items left out, metres for every distance. */
@@ -23,12 +23,15 @@ export interface ProgramStep {
   name: string
   role: Role
   sport: Sport
+  /** The place of the step's leg, in a session of several sports. */
+  place?: Place
   end: ProgramEnd
   target?: ProgramTarget
   also?: ProgramTarget
   /** The lowest ceiling that holds here, in bpm. */
   ceiling?: number
   manner?: Manner
+  grade?: Step['grade']
   swim?: Swim
   note?: string
   unrolled?: Unrolled

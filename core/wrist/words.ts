@@ -62,14 +62,21 @@ export function sayEnd(end: ProgramEnd): string {
 
 const sayMetres = (metres: number) => metres >= 2000 && metres % 100 === 0 ? `${formatNumber(metres / 1000)} km` : `${formatNumber(Math.round(metres * 10) / 10)} m`
 
+/** What a block goes on until, in words: `repeat for 5 km`. */
+export const sayEndOfBlock = (until: { metres: number } | { seconds: number }): string =>
+  `repeat for ${'metres' in until ? sayDistance(until.metres, 'km') : sayDuration(until.seconds)}`
+
+const sayGrade = ({ low, high }: NonNullable<ProgramStep['grade']>) =>
+  `${low < 0 ? 'downhill' : 'uphill'} ${low === high ? Math.abs(low) : `${Math.min(Math.abs(low), Math.abs(high))}-${Math.max(Math.abs(low), Math.abs(high))}`} %`
+
 /** A program's item as one row of words. */
 export function printProgramItem(item: ProgramItem): string {
   if (item.kind === 'block') {
     const { repeat } = item
-    const words = 'times' in repeat ? `${repeat.times} times` : 'metres' in repeat ? `repeat for ${sayDistance(repeat.metres, 'km')}` : `repeat for ${sayDuration(repeat.seconds)}`
+    const words = 'times' in repeat ? `${repeat.times} times` : sayEndOfBlock(repeat)
     return `${words}${item.dropLastRecovery ? ', drop last recovery' : ''}`
   }
   const role = item.role === 'work' ? '' : `${item.role} `
   const target = item.target ? ` @ ${sayTarget(item.target, paceReadingFor(item.sport))}` : ''
-  return `${role}${sayEnd(item.end)}${item.manner ? ` ${item.manner}` : ''}${target}`
+  return `${role}${sayEnd(item.end)}${item.manner ? ` ${item.manner}` : ''}${item.grade ? ` ${sayGrade(item.grade)}` : ''}${target}`
 }

@@ -83,6 +83,8 @@ export function alignByMarks(recording: Recording): Stretch[] {
     switch (mark.kind) {
       case 'press': case 'skip': byHand = mark.kind
         break
+      case 'jump': byHand = 'skip'
+        break
       case 'step':
         close(mark.t, byHand ?? 'end')
         byHand = null
@@ -103,7 +105,7 @@ export function alignByMarks(recording: Recording): Stretch[] {
         pausedAt = null
         close(mark.t, byHand ?? 'stop')
         break
-      case 'lap': case 'jump': case 'nudge': case 'prompt':
+      case 'lap': case 'nudge': case 'prompt':
     }
   }
   close(end, 'stop')

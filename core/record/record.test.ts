@@ -13,7 +13,7 @@ import type { Mark, Recording } from './recording'
 import { checkRecording } from './recording'
 import { plannedSteps, score } from './score'
 
-const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, ilse).program
+const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
 
 /** A recording of one sample a second; `speedAt` gives the metres of each second, null for no signal. */
 function recordingOf(seconds: number, marks: Mark[], speedAt: (t: number) => number | null = () => 4, heartRate: (t: number) => number | null = () => 140): Recording {

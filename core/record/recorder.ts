@@ -2,11 +2,11 @@ import type { Reading } from '../wrist/holding'
 import type { Mark, Recording, Samples } from './recording'
 
 /** Writes a recording down as it happens; grows in place, for hours of one sample a second. */
-export interface Recorder { samples: Required<Pick<Samples, 't' | 'metres' | 'heartRate' | 'power' | 'cadence'>>, marks: Mark[] }
+export interface Recorder { samples: Required<Samples>, marks: Mark[] }
 
-export const emptyRecorder = (): Recorder => ({ samples: { t: [], metres: [], heartRate: [], power: [], cadence: [] }, marks: [] })
+export const emptyRecorder = (): Recorder => ({ samples: { t: [], metres: [], heartRate: [], power: [], cadence: [], lat: [], lon: [], altitude: [] }, marks: [] })
 
-const tenth = (value: number | null) => value === null ? null : Math.round(value * 10) / 10
+const rounded = (value: number | null | undefined, steps: number) => value === null || value === undefined ? null : Math.round(value * steps) / steps
 
 /** Adds a sample; one that is not later than the last is passed over, so that time strictly goes on. */
 export function addReading(recorder: Recorder, reading: Reading): void {
@@ -14,10 +14,13 @@ export function addReading(recorder: Recorder, reading: Reading): void {
   const last = samples.t.at(-1)
   if (last !== undefined && reading.t <= last) return
   samples.t.push(reading.t)
-  samples.metres.push(tenth(reading.metres))
-  samples.heartRate.push(reading.heartRate === null ? null : Math.round(reading.heartRate))
-  samples.power.push(reading.power === null ? null : Math.round(reading.power))
-  samples.cadence.push(reading.cadence === null ? null : Math.round(reading.cadence))
+  samples.metres.push(rounded(reading.metres, 10))
+  samples.heartRate.push(rounded(reading.heartRate, 1))
+  samples.power.push(rounded(reading.power, 1))
+  samples.cadence.push(rounded(reading.cadence, 1))
+  samples.lat.push(rounded(reading.lat, 1e6))
+  samples.lon.push(rounded(reading.lon, 1e6))
+  samples.altitude.push(rounded(reading.altitude, 10))
 }
 
 export function addMarks(recorder: Recorder, marks: readonly Mark[]): void {

@@ -9,7 +9,7 @@ import { score } from './score'
 import { learnSteadiness } from './steadiness'
 
 const athlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', ride: { criticalPower: 215 }, schools: { band: { kind: 'even' } } }
-const { program } = fit(readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, athlete)
+const { program } = fit(readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, { athlete })
 
 /** A recording whose power wanders as planted. */
 function planted(sd: number, tau: number, isSilent: (t: number) => boolean = () => false): Recording {
@@ -38,7 +38,7 @@ describe('steadiness learnt from recordings', () => {
   })
   it('is not misled by metres rounded to the tenth', () => {
     const swim: Athlete = { ...athlete, swim: { criticalSpeed: 0.9 } }
-    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, swim).program
+    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, { athlete: swim }).program
     const normal = normalsFrom(4)
     const phi = Math.exp(-1 / 6)
     let [noise, metres] = [0.03 * normal(), 0]

@@ -14,7 +14,7 @@ import { profileNamed } from './profile'
 import type { Program } from './program'
 
 const clocks = { moving: 0, way: 0 }
-const fitted = (session: Session, maxNesting = 6): Program => fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, ilse).program
+const fitted = (session: Session, maxNesting = 6): Program => fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, { athlete: ilse }).program
 const programOf = (text: string, maxNesting = 6) => fitted(readScript(text).sessions[0]!, maxNesting)
 const name = (program: Program, cursor: Cursor) => `${stepAt(program, cursor).path}@${roundOf(program, cursor).join('.')}`
 
@@ -85,7 +85,7 @@ describe('carrying out any document that fits', () => {
     fc.assert(fc.property(counted, fc.integer({ min: 1, max: 1e6 }), (session, seed) => {
       const expected = [...walk(session)].map(flat => `${flat.path}@${flat.round.join('.')}`)
       fc.pre(expected.length > 0 && expected.length <= 60)
-      const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, ilse)
+      const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, { athlete: ilse })
       fc.pre(fitting.program.items.length > 0 && !JSON.stringify(session).includes('stopAfterMissed'))
       const { marks, state } = carryOut(fitting.program, seed, { press: 0.3, skip: 0.5, pause: 0.05 })
       expect(state.phase).toBe('finished')

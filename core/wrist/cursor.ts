@@ -1,4 +1,4 @@
-import type { Program, ProgramBlock, ProgramItem, ProgramStep } from './program'
+import type { Program, ProgramBlock, ProgramItem, ProgramStep, Unrolled } from './program'
 import { roundItems, timesOf } from './program'
 
 /** One enclosing block on the way to the step being carried out, with what its own repeat needs to count. */
@@ -53,23 +53,20 @@ export function stepAt(program: Program, cursor: Cursor): ProgramStep {
   return item
 }
 
-/** Rounds of every enclosing block, those written out included, outermost first. */
-export function roundOf(program: Program, cursor: Cursor): number[] {
-  return roundsWith(program, cursor, (frame, block) => [...block.unrolled?.round ?? [], frame.round], step => step.unrolled?.round ?? [])
-}
-
-export function roundsOf(program: Program, cursor: Cursor): (number | null)[] {
-  return roundsWith<number | null>(program, cursor, (_, block) => [...block.unrolled?.rounds ?? [], timesOf(block)], step => step.unrolled?.rounds ?? [])
-}
-
-/** An unrolled step carries all the rounds that were written out around it, an unrolled block likewise. */
-function roundsWith<T>(program: Program, cursor: Cursor, ofBlock: (frame: BlockFrame, block: ProgramBlock) => T[], ofStep: (step: ProgramStep) => T[]): T[] {
+/** Every enclosing block's part, outermost first, those written out included. */
+function alongTheWay<T>(program: Program, cursor: Cursor, ofBlock: (frame: BlockFrame, block: ProgramBlock) => T, ofUnrolled: (unrolled: Unrolled) => T[]): T[] {
+  const own = (item: ProgramItem) => item.unrolled ? ofUnrolled(item.unrolled) : []
   const blocks = blocksAt(program, cursor)
-  const outermost = blocks[0]
-  if (!outermost) return ofStep(stepAt(program, cursor))
-  const own = cursor.blocks.map((frame, index) => index === 0 ? ofBlock(frame, blocks[index]!) : ofBlock(frame, { ...blocks[index]!, unrolled: undefined }))
-  return own.flat()
+  return [...cursor.blocks.flatMap((frame, index) => [...own(blocks[index]!), ofBlock(frame, blocks[index]!)]), ...own(stepAt(program, cursor))]
 }
+
+/** Rounds of every enclosing block, those written out included, outermost first. */
+export const roundOf = (program: Program, cursor: Cursor): number[] =>
+  alongTheWay(program, cursor, frame => frame.round, unrolled => unrolled.round)
+
+/** How many rounds each of those blocks has; null where nobody knows. */
+export const roundsOf = (program: Program, cursor: Cursor): (number | null)[] =>
+  alongTheWay<number | null>(program, cursor, (_, block) => timesOf(block), unrolled => unrolled.rounds)
 
 function descend(program: Program, frames: readonly BlockFrame[], index: number, clocks: Clocks): Cursor | null {
   const list = listAt(program, frames)
@@ -87,8 +84,46 @@ function descend(program: Program, frames: readonly BlockFrame[], index: number,
 /** The first step of a program, or null when it has none. */
 export const firstCursor = (program: Program): Cursor | null => descend(program, [], 0, { moving: 0, way: 0 })
 
+/** A place in a program: a step, or a block's round, by path and round as marks and results name them. */
+export interface Place { path: string, round: number[] }
+
+const isSame = (a: readonly number[], b: readonly number[]) => a.length === b.length && a.every((value, index) => value === b[index])
+
+function search(program: Program, place: Place, frames: BlockFrame[], around: number[], now: Cursor | null, clocks: Clocks): Cursor | null {
+  for (const [index, item] of listAt(program, frames).entries()) {
+    const rounds = [...around, ...item.unrolled?.round ?? []]
+    if (!isSame(rounds, place.round.slice(0, rounds.length))) continue
+    if (item.kind === 'step') {
+      if (item.path === place.path && rounds.length === place.round.length) return { blocks: frames, index }
+      continue
+    }
+    const round = place.round[rounds.length] ?? 1
+    const times = timesOf(item)
+    if (!(place.path === item.path || place.path.startsWith(`${item.path}.`)) || round < 1 || (times !== null && round > times)) continue
+    const same = now?.blocks.slice(0, frames.length + 1)
+    const goesOn = same?.length === frames.length + 1 && same.every((frame, depth) => frame.index === (frames[depth]?.index ?? index)) ? same.at(-1)! : null
+    const frame: BlockFrame = {
+      index, round, startMoving: goesOn?.startMoving ?? clocks.moving, startWay: goesOn?.startWay ?? clocks.way, held: 0, judged: 0, missed: goesOn?.missed ?? 0,
+    }
+    const found = place.path === item.path && place.round.length <= rounds.length + 1
+      ? descend(program, [...frames, frame], 0, clocks)
+      : search(program, place, [...frames, frame], [...rounds, round], now, clocks)
+    if (found) return found
+  }
+  return null
+}
+
+/**
+ * The step at a place, or the first of a block's round; null where the program has none such.
+ *
+ * Trap: blocks that one is in already go on: what they have counted stays counted.
+ */
+export function cursorAt(program: Program, place: Place, now: Cursor | null, clocks: Clocks): Cursor | null {
+  return search(program, place, [], [], now, clocks)
+}
+
 /** How a block's round ended: what the round's holding was, and whether that ends the block. */
-function closeRound(frame: BlockFrame, block: ProgramBlock): { missed: number, stops: boolean } {
+export function closeRound(frame: BlockFrame, block: ProgramBlock): { missed: number, stops: boolean } {
   const limit = 'times' in block.repeat ? block.repeat.stopAfterMissed : undefined
   const missed = frame.judged >= 10 && frame.held / frame.judged < 0.5 ? frame.missed + 1 : 0
   return { missed, stops: limit !== undefined && missed >= limit }

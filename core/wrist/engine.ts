@@ -1,27 +1,27 @@
-import { cursorBehind, firstCursor, nextCursor, roundOf, withHolding } from './cursor'
-import type { Cursor } from './cursor'
-import { announce, judge, promptsBetween, remember, watchCeiling } from './engine-cues'
+import { blocksAt, closeRound, cursorAt, cursorBehind, firstCursor, nextCursor, roundOf, withHolding } from './cursor'
+import type { Cursor, Place } from './cursor'
+import { announce, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
 import { blockUntil, noteTouch, secondsUntil } from './engine-ends'
 import type { Stretch } from './engine-ends'
-import type { Button, EngineEvent, EngineState, Outcome, Run } from './engine-state'
-import { mark, stepOf } from './engine-state'
+import type { Button, EngineEvent, EngineSettings, EngineState, Outcome, Run } from './engine-state'
+import { isPool, mark, stepOf, usualSettings } from './engine-state'
 import type { Reading } from './holding'
 import type { Program, ProgramEnd } from './program'
 
-export { initialState } from './engine-state'
+export { initialState, usualSettings } from './engine-state'
 export { progressOf } from './engine-ends'
-export type { Button, Cue, EngineEvent, EngineState, Outcome } from './engine-state'
+export type { Button, Cue, EngineEvent, EngineSettings, EngineState, Outcome, Signal } from './engine-state'
 
 const undoSeconds = 5
 
 function begin(run: Run, cursor: Cursor): void {
   const { state } = run
+  const wall = isPool(run, cursor) ? [{ t: state.t, metres: state.sensorMetres ?? 0, heartRate: null, power: null, cadence: null }] : []
   run.state = {
     ...state, cursor,
     step: {
       startT: state.t, startMoving: state.moving, startMetres: state.metres, startWork: state.work,
-      held: 0, judged: 0, window: [], outSince: null, lastNudge: null, crossedSince: null, lastCeiling: null,
-      touchedAt: null, saidCountdown: false, saidHalfway: false,
+      held: 0, judged: 0, window: wall, outSince: null, lastNudge: null, touchedAt: null, saidCountdown: false, saidHalfway: false,
     },
   }
   mark(run, 'step')
@@ -41,6 +41,7 @@ const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way
 function moveOn(run: Run, behindDepth?: number): void {
   const { state, program } = run
   const cursor = withHolding(state.cursor!, state.step!.held, state.step!.judged)
+  if (behindDepth === undefined) sayMissedOut(run, cursor)
   const next = behindDepth === undefined
     ? nextCursor(program, cursor, clocksOf(state))
     : cursorBehind(program, cursor, behindDepth, clocksOf(state))
@@ -48,11 +49,25 @@ function moveOn(run: Run, behindDepth?: number): void {
   else finish(run)
 }
 
+/** Says when the round that ends now is one miss too many and its block ends with it. */
+function sayMissedOut(run: Run, cursor: Cursor): void {
+  const { program, state } = run
+  const clocks = clocksOf(state)
+  const next = nextCursor(program, cursor, clocks)
+  blocksAt(program, cursor).forEach((block, depth) => {
+    const frame = cursor.blocks[depth]!
+    const isOver = next?.blocks[depth]?.index !== frame.index || next.blocks.slice(0, depth).some((outer, index) => outer.round !== cursor.blocks[index]!.round)
+    const { stops, missed } = closeRound(frame, block)
+    if (isOver && stops && 'times' in block.repeat && frame.round < block.repeat.times) run.cues.push({ kind: 'missed', t: state.t, rounds: missed })
+  })
+}
+
 /** Lets clocks and metres go on by a part of the stretch. */
 function pass(run: Run, stretch: Stretch, seconds: number): Stretch {
   const share = stretch.seconds === 0 ? 1 : seconds / stretch.seconds
   const isRest = stepOf(run).role === 'rest'
   promptsBetween(run, run.state.moving, run.state.moving + seconds)
+  lapsBetween(run, stretch.metres * share, seconds)
   const { state } = run
   run.state = {
     ...state,
@@ -88,13 +103,14 @@ function read(run: Run, reading: Reading): void {
     stretch = pass(run, stretch, Math.min(until, stretch.seconds))
     moveOn(run, blockFirst ? block.depth : undefined)
     if (run.state.phase === 'finished') return
-    if (stretch.seconds <= 1e-9) return
+    if (stretch.seconds <= 1e-9) break
   }
   const passed = stretch.seconds
   pass(run, stretch, stretch.seconds)
   run.state = { ...run.state, t: reading.t }
   remember(run, reading)
   judge(run, passed)
+  watchSignals(run)
   watchCeiling(run)
   announce(run)
 }
@@ -134,6 +150,14 @@ function push(run: Run, button: Button): void {
   }
 }
 
+function jump(run: Run, to: Place): void {
+  const cursor = cursorAt(run.program, to, run.state.cursor, clocksOf(run.state))
+  if (!cursor) return
+  mark(run, 'jump', cursor)
+  run.state = { ...run.state, undo: null }
+  begin(run, cursor)
+}
+
 /**
  * The engine that carries a program out: one pure function of state and event.
  *
@@ -144,11 +168,13 @@ function push(run: Run, button: Button): void {
  * reading; `back` goes on with the undone step as if it had not ended.
  *
  * @param event its `t` is elapsed seconds since the start, never smaller than the state's
+ * @param settings the same for the whole of a run
  */
-export function advance(program: Program, state: EngineState, event: EngineEvent): Outcome {
-  const run: Run = { program, state, cues: [], marks: [] }
+export function advance(program: Program, state: EngineState, event: EngineEvent, settings: EngineSettings = usualSettings): Outcome {
+  const run: Run = { program, settings, state, cues: [], marks: [] }
   if (event.kind === 'start') {
-    const cursor = state.phase === 'ready' ? firstCursor(program) : null
+    const from = event.from && cursorAt(program, event.from, null, { moving: 0, way: 0 })
+    const cursor = state.phase === 'ready' ? from ?? firstCursor(program) : null
     if (cursor) {
       run.state = { ...state, phase: 'running', t: event.t }
       begin(run, cursor)
@@ -159,7 +185,8 @@ export function advance(program: Program, state: EngineState, event: EngineEvent
   }
   else {
     if (event.t > state.t && state.phase === 'running') read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t })
-    push(run, event.kind)
+    if (event.kind !== 'jump') push(run, event.kind)
+    else if (run.state.phase === 'running' || run.state.phase === 'paused') jump(run, event.to)
   }
   return { state: run.state, cues: run.cues, marks: run.marks }
 }

@@ -9,7 +9,7 @@ import { profileNamed } from './profile'
 import type { Program, ProgramTarget } from './program'
 import { paceReadingFor, printProgramItem, sayEnd, saySpeed, sayTarget } from './words'
 
-const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, ilse).program
+const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
 function after(program: Program, seconds: number, speed = 4, heartRate = 140): EngineState {
   let { state } = advance(program, initialState, { kind: 'start', t: 0 })
   for (let t = 1; t <= seconds; t++) state = advance(program, state, { kind: 'reading', t, metres: t * speed, heartRate, power: 200, cadence: 170 }).state

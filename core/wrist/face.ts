@@ -1,8 +1,8 @@
-import { sayDistance } from '../quantity/distance'
+import { sayDistance, toMetres } from '../quantity/distance'
 import { formatTime } from '../quantity/time'
 import type { Cursor } from './cursor'
 import { nextCursor, roundOf, roundsOf, stepAt } from './cursor'
-import type { EngineState } from './engine'
+import type { EngineState, Signal } from './engine'
 import { progressOf } from './engine'
 import type { Side } from './holding'
 import { bandAt, settlingSeconds, sideOf, smoothedValue } from './holding'
@@ -20,7 +20,7 @@ export interface Face {
   role: ProgramStep['role'] | null
   /** The large figure and what it counts. */
   figure: string
-  figureIs: 'left' | 'gone' | 'press to go on' | 'to the clock'
+  figureIs: 'left' | 'length left' | 'lengths left' | 'gone' | 'press to go on' | 'to the clock'
   /** From 0 to 1 where the step's end can tell. */
   progress: number | null
   target: FaceTarget | null
@@ -29,6 +29,8 @@ export interface Face {
   heartRate: number | null
   total: { time: string, distance: string }
   ceilingCrossed: boolean
+  /** A sensor that is needed and silent: `no heart rate`. */
+  silent: string | null
 }
 
 export interface FaceTarget {
@@ -43,20 +45,31 @@ export interface FaceTarget {
   at: number | null
 }
 
-function left(end: ProgramEnd, state: EngineState): Pick<Face, 'figure' | 'figureIs'> {
+function wayLeft(metres: number, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
+  const left = Math.max(0, Math.ceil(metres - (state.metres - state.step!.startMetres) - 1e-6))
+  return poolLength !== null && left >= poolLength ? { figure: String(Math.round(left / poolLength)), figureIs: left < 2 * poolLength ? 'length left' : 'lengths left' } : { figure: `${left} m`, figureIs: 'left' }
+}
+
+/** Metres of a length, where a step is swum in a pool. */
+function poolLengthOf(step: ProgramStep, program: Program): number | null {
+  const place = step.place ?? program.place
+  return step.sport === 'swim' && place?.kind === 'pool' ? toMetres({ value: place.length, unit: place.unit }) : null
+}
+
+function left(end: ProgramEnd, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
   const step = state.step!
   const gone: Pick<Face, 'figure' | 'figureIs'> = { figure: formatTime(Math.floor(state.moving - step.startMoving)), figureIs: 'gone' }
   switch (end.on) {
     case 'time': return { figure: formatTime(Math.max(0, Math.ceil(end.seconds - (state.moving - step.startMoving) - 1e-6))), figureIs: 'left' }
-    case 'distance': return { figure: `${Math.max(0, Math.ceil(end.metres - (state.metres - step.startMetres)))} m`, figureIs: 'left' }
+    case 'distance': return wayLeft(end.metres, state, poolLength)
     case 'send-off': {
       if (step.touchedAt !== null) return { figure: formatTime(Math.max(0, Math.ceil(step.startT + end.seconds - state.t))), figureIs: 'to the clock' }
-      return { figure: `${Math.max(0, Math.ceil(end.metres - (state.metres - step.startMetres)))} m`, figureIs: 'left' }
+      return wayLeft(end.metres, state, poolLength)
     }
     case 'energy': return { figure: `${Math.max(0, Math.ceil((end.joules - (state.work - step.startWork)) / 4184 / 0.24))} kcal`, figureIs: 'left' }
     case 'press': return { ...gone, figureIs: 'press to go on' }
     case 'heart-rate': return gone
-    case 'first': return left(end.of[0], state)
+    case 'first': return left(end.of[0], state, poolLength)
   }
 }
 
@@ -95,6 +108,13 @@ function sayNext(program: Program, state: EngineState, reading: PaceReading): st
   return `then ${sayStep(step)}${step.target ? ` @ ${sayTarget(step.target, reading)}` : ''}`
 }
 
+const signalWords: Readonly<Record<Signal, string>> = { 'heart-rate': 'no heart rate', 'position': 'no position', 'power': 'no power' }
+
+function silentWords({ silent }: EngineState): string | null {
+  const said = (Object.keys(signalWords) as Signal[]).filter(signal => silent[signal]?.isSaid)
+  return said.length === 0 ? null : said.map(signal => signalWords[signal]).join(', ')
+}
+
 /**
  * The face for a state of the engine.
  *
@@ -105,7 +125,7 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
   const heartRate = state.heartRate === null ? null : Math.round(state.heartRate)
   const blank: Face = {
     phase: state.phase, title: program.name, where: '', step: '', role: null, figure: total.time, figureIs: 'gone', progress: null,
-    target: null, also: null, next: '', heartRate, total, ceilingCrossed: false,
+    target: null, also: null, next: '', heartRate, total, ceilingCrossed: false, silent: null,
   }
   if (!state.cursor || !state.step) return blank
   const step = stepAt(program, state.cursor)
@@ -114,10 +134,11 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
   return {
     ...blank,
     where: [sayStep(step), ...sayRounds(program, state.cursor)].join(' · '),
-    step: step.name, role: step.role, ...left(step.end, state), progress: share,
+    step: step.name, role: step.role, ...left(step.end, state, poolLengthOf(step, program)), progress: share,
     target: step.target ? faceTarget(step.target, state, share ?? 0, reading) : null,
     also: step.also ? sayTarget(step.also, reading) : null,
     next: sayNext(program, state, reading),
-    ceilingCrossed: state.step.lastCeiling !== null,
+    ceilingCrossed: state.crossing?.said !== null && state.crossing !== null,
+    silent: silentWords(state),
   }
 }

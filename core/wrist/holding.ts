@@ -31,6 +31,9 @@ export interface Reading {
   heartRate: number | null
   power: number | null
   cadence: number | null
+  lat?: number | null
+  lon?: number | null
+  altitude?: number | null
 }
 
 /**

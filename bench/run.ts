@@ -27,9 +27,9 @@ const varied = Array.from({ length: 30_000 }, (_, index) => [
 const jsonMegabyte = JSON.stringify({ text: varied.split('\n') })
 
 const all = profileNamed('all-sport')!
-const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, ilse).program
+const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, { athlete: ilse }).program
 const recording = rehearse(sixHours, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
-const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, ilse).program
+const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, { athlete: ilse }).program
 
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {

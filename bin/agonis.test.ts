@@ -168,6 +168,42 @@ describe('agonis', () => {
     expect(agonis(['convert', file('dated.txt'), file('out.xyz')])).toMatchObject({ status: 1, problems: [{ problem: expect.stringMatching(/written as/) }] })
   })
 
+  it('fits with choices, and says with what each loss could be met', () => {
+    writeFileSync(file('belt.txt'), 'sport run\nplace treadmill\n\n6:00 @ 4:30 /km\n')
+    writeFileSync(file('choices.json'), JSON.stringify({ standing: { 'target pace run treadmill': 'none' } }))
+    const fitted = (more: string[]) => agonis(['fit', file('belt.txt'), '--watch', 'basic', '--athlete', file('athlete.json'), ...more]).json<{ fits: boolean, losses: { path: string, kind: string, way: string, ways: { way: string }[], instead: string }[] }>()
+    expect(fitted([]).losses).toMatchObject([{ path: '1', kind: 'target', way: 'heart-rate', ways: [{ way: 'heart-rate' }, { way: 'none' }] }])
+    expect(fitted(['--choices', file('choices.json')]).losses).toMatchObject([{ way: 'none', instead: 'no target' }])
+    writeFileSync(file('choices.json'), '{"standing":[]}')
+    expect(agonis(['fit', file('belt.txt'), '--watch', 'basic', '--choices', file('choices.json')]).status).toBe(1)
+  })
+
+  it('rehearses with jumps, from any round, and with the faults of bodies and sensors', () => {
+    writeFileSync(file('six.txt'), 'sport run\n\n2:00\n6 times\n  1:00 @ 4:20-4:40 /km\n  recovery 0:30\n')
+    const rehearsed = (more: string[]) => agonis(['rehearse', file('six.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--seed', '2', ...more])
+    const rounds = (more: string[]) => rehearsed(more).json<{ marks: { kind: string, path?: string, round?: number[] }[] }>().marks.filter(mark => mark.kind === 'step' && mark.path === '2.1').map(mark => mark.round![0])
+    expect(rounds(['--from', '2.1@4'])).toEqual([4, 5, 6])
+    writeFileSync(file('jump.json'), JSON.stringify([{ t: 10, button: 'jump', path: '2.1', round: [5] }]))
+    expect(rounds(['--presses', file('jump.json')])).toEqual([5, 6])
+    writeFileSync(file('faults.json'), JSON.stringify({ silentHeart: { from: 30, to: 60 }, forgetsStop: 20, hills: { percent: 5, metres: 500 } }))
+    const { samples } = rehearsed(['--faults', file('faults.json')]).json<{ samples: { t: number[], heartRate: (number | null)[], altitude: number[] } }>()
+    expect(samples.heartRate.slice(29, 59).every(value => value === null)).toBe(true)
+    expect(samples.altitude).toHaveLength(samples.t.length)
+    expect(samples.t.at(-1)).toBe(680)
+  })
+
+  it.each([
+    ['{"silentHeart":{"from":9,"to":3}}', '/silentHeart'], ['{"sneezes":true}', '/sneezes'], ['{"missesCue":2}', '/missesCue'], ['[]', ''],
+  ])('answers the faults %s with exit 1 and where', (faults, pointer) => {
+    writeFileSync(file('faults.json'), faults)
+    const { status, problems } = agonis(['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--faults', file('faults.json')])
+    expect([status, problems[0]!.pointer]).toEqual([1, pointer])
+  })
+
+  it('says that there is no such step to begin at', () => {
+    expect(agonis(['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--from', '9@4']).problems[0]!.problem).toContain('no step 9@4')
+  })
+
   it.each([[[]], [['dance']], [['print']], [['print', 'a', 'b']], [['read', '--sport', 'row', '-']], [['diff', '-']], [['convert', '-']], [['convert', 'a', 'b.pdf', '--size', 'huge']], [['read']], [['fit', '-']], [['read', '--nonsense', '-']], [['read', '--week', 'mon', '-']], [['reckon', '--school', 'old', '-']], [['reckon', '--on', '2026-02-30', '-']], [['rehearse', '-', '--athlete', 'x', '--watch', 'basic', '--seed', 'a']]])('answers wrong use %j with exit 2', (args) => {
     const { status, stdout } = agonis(args.map(word => word === 'x' ? file('athlete.json') : word), '1:00')
     expect([status, stdout]).toEqual([2, ''])

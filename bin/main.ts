@@ -15,11 +15,9 @@ import { parseDay } from '../core/script/read/headers'
 import { printSessions } from '../core/script/print'
 import { fit } from '../core/wrist/fit'
 import { profileNamed } from '../core/wrist/profile'
-import type { Button } from '../core/wrist/engine'
-import { rehearse } from '../standin/rehearse'
-import type { Press } from '../standin/rehearse'
 import { convert } from './convert'
 import { numbersOf, nudgesOf } from './numbers'
+import { choicesOf, rehearsalOf } from './rehearsal'
 import { BadInput, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
 
 /** Wrong use: exit 2. */
@@ -32,14 +30,14 @@ agonis convert IN OUT [--as session] [--size arm-band|index-card|a4] [--code] [-
 agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
 agonis numbers A [--on DATE]
 agonis nudges F --athlete A --watch W [--seed n] [--runs n]
-agonis fit F --watch W [--athlete A]
-agonis rehearse F --athlete A --watch W --seed n [--presses P]
+agonis fit F --watch W [--athlete A] [--choices C]
+agonis rehearse F --athlete A --watch W --seed n [--presses P] [--faults M] [--from PATH[@ROUND]]
 agonis score F REC [--athlete A] [--watch W]
 F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or a file.`
 
 const options = {
   sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
-  presses: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, runs: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+  presses: { type: 'string' }, faults: { type: 'string' }, from: { type: 'string' }, choices: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, runs: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
 } as const
 
 type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
@@ -133,34 +131,12 @@ function diff(files: string[]): number {
   return 0
 }
 
-function pressesOf(file: string | undefined): Press[] {
-  if (file === undefined) return []
-  const buttons: Button[] = ['press', 'skip', 'back', 'pause', 'resume', 'stop']
-  let value: unknown
-  try {
-    value = JSON.parse(readText(file))
-  }
-  catch (error) {
-    if (error instanceof BadInput) throw error
-    throw new BadInput([{ problem: `${file} is not JSON` }])
-  }
-  const isPress = (entry: unknown): entry is Press => typeof entry === 'object' && entry !== null
-    && 't' in entry && typeof entry.t === 'number' && entry.t >= 0 && 'button' in entry && buttons.includes(entry.button as Button)
-  if (!Array.isArray(value)) throw new BadInput([{ problem: 'presses are a list of { "t": seconds, "button": name }', pointer: '' }])
-  const bad = value.findIndex(entry => !isPress(entry))
-  if (bad >= 0) throw new BadInput([{ problem: `a press is { "t": seconds, "button": one of ${buttons.join(', ')} }`, pointer: `/${bad}` }])
-  return value as Press[]
-}
-
 function rehearseCommand(files: string[], values: Values): number {
   const [file] = positionals(files, 1)
   const seed = seedOf(values)
   const athlete = readAthlete(needed(values.athlete, 'athlete'))
   const profile = readWatch(needed(values.watch, 'watch'))
-  const { program, losses, fits } = fit(readOneSession(file!, readOptions(values)), profile, athlete, dayOf(values))
-  if (!fits) throw new BadInput(losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
-  const day = dayOf(values) ?? '2026-03-31'
-  write(rehearse(program, athlete, { seed, startedAt: `${day}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(values.presses) }))
+  write(rehearsalOf(readOneSession(file!, readOptions(values)), profile, athlete, { seed, on: dayOf(values), presses: values.presses, faults: values.faults, from: values.from, choices: values.choices }))
   return 0
 }
 
@@ -195,14 +171,14 @@ async function run(command: string, files: string[], values: Values): Promise<nu
       return 0
     }
     case 'fit': {
-      write(fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), athleteOf(values), dayOf(values)))
+      write(fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), { athlete: athleteOf(values), on: dayOf(values), choices: choicesOf(values.choices) }))
       return 0
     }
     case 'rehearse': return rehearseCommand(files, values)
     case 'score': {
       const [file, recording] = positionals(files, 2)
       const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
-      const { program } = fit(readOneSession(file!, readOptions(values)), profile, athleteOf(values), dayOf(values))
+      const { program } = fit(readOneSession(file!, readOptions(values)), profile, { athlete: athleteOf(values), on: dayOf(values) })
       write(score(program, readRecording(recording!)))
       return 0
     }

@@ -4,7 +4,7 @@ import type { Session } from '../core/session/document'
 import { fit } from '../core/wrist/fit'
 import { profileNamed } from '../core/wrist/profile'
 import type { Program } from '../core/wrist/program'
-import type { Manner } from '../standin/body/body'
+import type { Manner } from '../standin/body/manner'
 import { rehearse } from '../standin/rehearse'
 
 interface Done { day: string, at: string, title: string, rpe: number, note?: string, manner?: Partial<Manner>, stopAt?: number }
@@ -45,7 +45,7 @@ export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, 
   for (const [index, entry] of done.entries()) {
     const session = sessionsByTitle.get(entry.title)
     if (!session) throw new Error(`the demo log names a session that is not on the shelf: ${entry.title}`)
-    const { program } = fit(session, profile, athlete, entry.day)
+    const { program } = fit(session, profile, { athlete, on: entry.day })
     const recording = rehearse(program, athlete, {
       seed: 1000 + index, startedAt: `${entry.day}T${entry.at}:00.000Z`, timeZone: athlete.timeZone, manner: entry.manner,
       presses: entry.stopAt === undefined ? [] : [{ t: entry.stopAt, button: 'stop' }],
@@ -56,6 +56,6 @@ export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, 
 
 /** The two watches of the demo, with the place on the link where each is found. */
 export const demoWatches = [
-  { name: 'Quay watch', profile: 'all-sport', address: 'quay.all-sport' },
-  { name: 'Drawer watch', profile: 'basic', address: 'drawer.basic' },
+  { name: 'Quay watch', profile: 'all-sport', address: 'quay.all-sport', link: 'radio' },
+  { name: 'Drawer watch', profile: 'basic', address: 'drawer.basic', link: 'cable' },
 ] as const

@@ -1,14 +1,22 @@
 import type { Athlete } from '../../core/athlete/athlete'
-import { heartOf, speedOfPace } from '../../core/athlete/athlete'
+import { slopeOf } from '../../core/athlete/grade'
 import { defaultSteadiness } from '../../core/athlete/steadiness'
+import { heartAfter } from '../../core/forecast/heart-response'
+import { balanceAfter } from '../../core/forecast/reserve'
+import { toMetres } from '../../core/quantity/distance'
 import type { Random } from '../../core/quantity/random'
-import { defaultBike, powerAtSpeed, speedAtPower } from '../../core/reckon/cycling'
-import type { Sport } from '../../core/session/document'
+import type { Place, Sport } from '../../core/session/document'
+import type { Cue } from '../../core/wrist/engine'
 import type { Reading } from '../../core/wrist/holding'
-import { bandAt } from '../../core/wrist/holding'
 import type { ProgramStep } from '../../core/wrist/program'
+import { abilityOf, intendedShare, shareAt, speedAt } from './ability'
+import type { Manner } from './manner'
+import { heightAt, isSilent, slopeAt } from './manner'
 
-/** The simulated body: it moves toward the target with the steadiness of a person, and its heart follows. */
+/**
+ * The simulated body: it moves toward what the wrist leads it to with the steadiness of a person, tires when its reserve is
+ * spent, and its heart follows.
+ */
 export interface Body {
   t: number
   metres: number
@@ -18,92 +26,105 @@ export interface Body {
   noise: number
   /** Seconds of work, for the drift of the heart. */
   worked: number
-}
-
-export interface Manner {
-  /** Share by which work is taken too hard (above zero) or too easy. */
-  bias: number
-  /** Seconds at which a sensor goes silent, and for how long. */
-  silentHeart?: { from: number, to: number }
-}
-
-interface Ability { criticalSpeed: number, criticalPower: number, easySpeed: number, recoverySpeed: number, restHeart: number, maxHeart: number, massKg: number }
-
-function abilityOf(athlete: Athlete, sport: Sport): Ability {
-  const criticalSpeed = sport === 'ride' ? 9 : athlete[sport]?.criticalSpeed ?? (sport === 'run' ? 3.6 : 0.9)
-  const criticalPower = sport === 'swim' ? 200 : athlete[sport]?.criticalPower ?? 210
-  const heart = heartOf(athlete, sport)
-  const easySpeed = speedOfPace(athlete.easyPace, sport) ?? criticalSpeed * 0.78
-  return {
-    criticalSpeed, criticalPower, easySpeed,
-    recoverySpeed: speedOfPace(athlete.recoveryPace, sport) ?? easySpeed * 0.9,
-    restHeart: heart.rest ?? 52, maxHeart: heart.max ?? 180, massKg: athlete.massKg ?? 70,
-  }
+  /** What is left of the reserve above critical, as a share. */
+  reserve: number
+  /** The reserve has run out and is not yet won back enough to go hard again. */
+  isSpent: boolean
+  /** Seconds in the present step, and the share it went at before, which goes on while a change is unnoticed. */
+  step: { path: string | null, seconds: number, unnoticedUntil: number, before: number, meant: number }
+  /** What its position is off by, in metres. */
+  drift: number
 }
 
 /** A body at rest on the start line. */
-export const restedBody = (athlete: Athlete): Body =>
-  ({ t: 0, metres: 0, speed: 0, heartRate: (athlete.heart?.rest ?? 52) + 12, noise: 0, worked: 0 })
+export const restedBody = (athlete: Athlete): Body => ({
+  t: 0, metres: 0, speed: 0, heartRate: (athlete.heart?.rest ?? 52) + 12, noise: 0, worked: 0, reserve: 1, isSpent: false, drift: 0,
+  step: { path: null, seconds: 0, unnoticedUntil: 0, before: 0, meant: 0 },
+})
 
-/** The share of critical intensity that the body means to go at, given what the wrist leads it to. */
-function intendedShare(step: ProgramStep | null, share: number, ability: Ability, sport: Sport): number {
-  if (!step || step.role === 'rest') return 0
-  const target = step.target
-  if (target && (target.of === 'pace' || target.of === 'power' || target.of === 'heart-rate')) {
-    const band = bandAt(target, share)
-    const value = band.easiest !== undefined && band.hardest !== undefined
-      ? (band.easiest + band.hardest) / 2
-      : (band.easiest ?? band.hardest! * 0.95)
-    if (target.of === 'pace') return sport === 'ride' ? ridePower(value, ability) / ability.criticalPower : value / ability.criticalSpeed
-    if (target.of === 'power') return value / ability.criticalPower
-    return Math.max(0.3, (value - ability.restHeart) / (ability.maxHeart - ability.restHeart) / 0.88)
-  }
-  if (step.role === 'recovery' || step.role === 'transition') return step.manner === 'walk' ? 0.35 : ability.recoverySpeed / ability.criticalSpeed
-  return step.role === 'work' && step.manner === 'stride' ? 1.2 : ability.easySpeed / ability.criticalSpeed
+/** Where the body is and what it is led through. */
+export interface Led {
+  athlete: Athlete
+  sport: Sport
+  /** Null stands still. */
+  step: ProgramStep | null
+  /** How far that step has come, from 0 to 1. */
+  along: number
+  place?: Place
 }
 
-const ridePower = (speed: number, ability: Ability) => powerAtSpeed(speed, ability.massKg + defaultBike.massKg, defaultBike)
+const fastStartSeconds = 20
+/** Share of critical that an emptied body can still hold. */
+const emptied = 0.96
+/** Share of the reserve after which it goes hard again. */
+const wonBack = 0.15
 
-/** Heart rate follows intensity with 30 s up and 50 s down, and drifts 0.3 bpm a minute after 20 min of work. */
-function followHeart(body: Body, share: number, ability: Ability, seconds: number): number {
-  const drift = Math.max(0, body.worked / 60 - 20) * 0.3
-  const aim = Math.min(ability.maxHeart, ability.restHeart + (ability.maxHeart - ability.restHeart) * Math.min(1, 0.88 * share) + drift)
-  const tau = aim > body.heartRate ? 30 : 50
-  return body.heartRate + (aim - body.heartRate) * (1 - Math.exp(-seconds / tau))
+function takeNotice(body: Body, step: ProgramStep | null, random: Random, manner: Manner): Body['step'] {
+  const path = step?.path ?? null
+  if (path === body.step.path) return body.step
+  const isMissed = manner.missesCue !== undefined && random.next() < manner.missesCue
+  return { path, seconds: 0, unnoticedUntil: isMissed ? 5 + 10 * random.next() : 0, before: body.step.meant, meant: body.step.meant }
+}
+
+/** A nudge is heeded: most of what strayed is taken back. */
+export const heed = (body: Body, cues: readonly Cue[]): Body => cues.some(cue => cue.kind === 'nudge') ? { ...body, noise: body.noise * 0.4 } : body
+
+/** Metres as the sensors tell them: a length at a time in a pool, with a wandering error where a position is taken. */
+function measuredMetres(body: Body, { sport, place }: Led): number {
+  if (sport === 'swim' && place?.kind === 'pool') {
+    const length = toMetres({ value: place.length, unit: place.unit })
+    return Math.floor(body.metres / length + 1e-9) * length
+  }
+  const isMeasured = place?.kind === 'treadmill' || place?.kind === 'trainer'
+  return Math.max(0, body.metres + (isMeasured ? 0 : body.drift))
 }
 
 /**
  * One second or less of living: the body moves on, and its sensors say what they felt.
  *
- * @param step what the wrist leads through now; null stands still
- * @param share how far that step has come, from 0 to 1
+ * @source reserve as in `core/forecast/reserve.ts`, heart as in `core/forecast/heart-response.ts`
  */
-export function live(
-  body: Body, athlete: Athlete, sport: Sport, step: ProgramStep | null, share: number, seconds: number, random: Random, manner: Manner,
-): { body: Body, reading: Reading } {
+export function live(before: Body, led: Led, seconds: number, random: Random, manner: Manner): { body: Body, reading: Reading } {
+  const { athlete, sport, step, along, place } = led
   const ability = abilityOf(athlete, sport)
   const { sd, tau } = defaultSteadiness[sport === 'ride' ? 'power' : 'speed']
   const phi = Math.exp(-seconds / tau)
-  const noise = body.noise * phi + random.normal() * sd * Math.sqrt(1 - phi * phi)
-  const meant = intendedShare(step, share, ability, sport)
+  const noise = before.noise * phi + random.normal() * sd * Math.sqrt(1 - phi * phi)
+  const isStill = place?.kind === 'trainer' || place?.kind === 'treadmill' || sport === 'swim'
+  const slope = step?.grade ? slopeOf(step.grade) : isStill ? 0 : slopeAt(manner, before.metres)
+  const noticed = takeNotice(before, step, random, manner)
+  const isUnnoticed = step !== null && noticed.seconds < noticed.unnoticedUntil
+  const meant = isUnnoticed ? noticed.before : intendedShare(step, along, ability, slope)
   const isWork = step?.role === 'work' && step.target !== undefined
-  const actual = meant === 0 ? 0 : Math.max(0, meant * (1 + noise) * (1 + (isWork ? manner.bias : 0)))
-  const watts = actual * ability.criticalPower
-  const wanted = sport === 'ride' ? speedAtPower(watts, ability.massKg + defaultBike.massKg, defaultBike) : actual * ability.criticalSpeed
-  const inertia = sport === 'ride' ? 8 : 1.5
-  const speed = body.speed + (wanted - body.speed) * (1 - Math.exp(-seconds / inertia))
-  const t = body.t + seconds
-  const metres = body.metres + speed * seconds
-  const heartRate = followHeart(body, meant === 0 ? 0 : actual, ability, seconds)
-  const worked = body.worked + (meant > 0 ? seconds : 0)
-  const silent = manner.silentHeart && t >= manner.silentHeart.from && t < manner.silentHeart.to
+  const tooHard = (isWork ? manner.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? manner.startsFast ?? 0 : 0)
+  const wanted = meant === 0 ? 0 : Math.max(0, meant * (1 + noise) * (1 + tooHard))
+  const actual = before.isSpent ? Math.min(wanted, emptied) : wanted
+  const aim = speedAt(actual, ability, slope)
+  const speed = before.speed + (aim - before.speed) * (1 - Math.exp(-seconds / (sport === 'ride' ? 8 : 1.5)))
+  const done = sport === 'ride' ? actual : speed < 0.05 ? 0 : shareAt(speed, ability, slope)
+  const t = before.t + seconds
+  const metres = before.metres + speed * seconds
+  const wander = Math.exp(-seconds / 30)
+  const reserve = Math.max(0, balanceAfter(before.reserve, done, seconds, ability.reserveRate))
+  const body: Body = {
+    t, metres, speed, noise, reserve, isSpent: reserve <= 0 || (before.isSpent && reserve < wonBack),
+    heartRate: heartAfter(before.heartRate, ability.heart, meant === 0 ? 0 : actual, before.worked, seconds),
+    worked: before.worked + (meant > 0 ? seconds : 0),
+    step: { ...noticed, seconds: noticed.seconds + seconds, meant },
+    drift: before.drift * wander + random.normal() * 0.4 * Math.sqrt(1 - wander * wander),
+  }
+  const watts = actual * ability.criticalPower * (1 + random.normal() * 0.01)
   const hasPower = sport === 'ride' || (sport === 'run' && athlete.run?.criticalPower !== undefined)
+  const isOnFoot = sport === 'run'
+  const told = measuredMetres(body, led)
   return {
-    body: { t, metres, speed, heartRate, noise, worked },
+    body,
     reading: {
-      t, metres, heartRate: silent ? null : heartRate + random.normal() * 0.6,
-      power: hasPower ? watts : null,
-      cadence: sport === 'swim' ? null : meant === 0 ? 0 : sport === 'ride' ? 86 + random.normal() * 2 : 172 + random.normal() * 2,
+      t, metres: isSilent(manner.silentPosition, t) ? null : told,
+      heartRate: isSilent(manner.silentHeart, t) ? null : body.heartRate + random.normal() * 0.6,
+      power: hasPower && !isSilent(manner.silentPower, t) ? watts : null,
+      cadence: sport === 'swim' ? null : meant === 0 ? 0 : (isOnFoot ? 172 : 86) + random.normal() * 2,
+      ...(manner.hills ? { altitude: heightAt(manner, metres) } : {}),
     },
   }
 }

@@ -3,14 +3,17 @@ import { createServer } from 'node:http'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { join } from 'node:path'
 import { profileNamed } from '../../core/wrist/profile'
-import type { LinkManner } from '../../shared/api'
+import type { Knob } from '../../core/wrist/buttons'
+import { usualSettings } from '../../core/wrist/engine'
+import type { LinkKind, LinkManner } from '../../shared/api'
+import type { HandAct } from './hand'
 import { openStore } from './store'
 import type { Watch, Wearer } from './watch'
 import { startWatch } from './watch'
 
 /**
  * The stand-in watches as a process of their own. Programs and recordings pass only as messages of the wrist protocol,
- * over `/<address>/link`; the rest is the glass and the buttons that a hand would use, and the faults a test sets.
+ * over `/<address>/cable` and `/<address>/radio`; the rest is the glass and the buttons that a hand would use, and the faults a test sets.
  */
 
 const port = Number(process.env.STANDIN_PORT)
@@ -18,7 +21,7 @@ const folder = process.env.STANDIN_FOLDER
 const key = process.env.STANDIN_KEY ?? ''
 if (!port || !folder || key.length < 16) throw new Error('STANDIN_PORT, STANDIN_FOLDER and STANDIN_KEY are needed')
 
-const nobody: Wearer = { athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' }, seed: 1, speed: 1, pressesItself: false }
+const nobody: Wearer = { athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' }, seed: 1, speed: 1, pressesItself: false, manner: { bias: 0 }, settings: usualSettings }
 const watches = new Map<string, Watch>()
 
 function watchAt(address: string): Watch | null {
@@ -62,27 +65,29 @@ async function handle(request: IncomingMessage, response: ServerResponse) {
   if (name === 'GET events') return stream(watch, request, response)
   const body = await bodyOf(request)
   switch (name) {
-    case 'POST link': {
-      const reply = await watch.message(body)
+    case 'POST cable':
+    case 'POST radio': {
+      const reply = await watch.message(what as LinkKind, body)
       if (reply === null) return void response.destroy()
       return void response.writeHead(200, { 'content-type': 'application/json' }).end(reply)
     }
-    case 'PUT manner':
-      watch.setLink(JSON.parse(body) as LinkManner)
+    case 'PUT manner': {
+      const { link, ...manner } = JSON.parse(body) as LinkManner & { link: LinkKind }
+      watch.setLink(link, manner)
       return answer(response, 200, watch.glass())
+    }
     case 'PUT wearer':
       watch.wear(JSON.parse(body) as Wearer)
       return answer(response, 200, watch.glass())
     case 'POST button': {
-      const { button, hold } = JSON.parse(body) as { button: 'top' | 'middle' | 'bottom', hold: boolean }
+      const { button, hold } = JSON.parse(body) as { button: Knob, hold: boolean }
       watch.push(button, hold)
       return answer(response, 200, watch.glass())
     }
     case 'POST choose':
       return answer(response, watch.choose((JSON.parse(body) as { slot: number }).slot) ? 200 : 409, watch.glass())
-    case 'POST reset':
-      watch.reset()
-      return answer(response, 200, watch.glass())
+    case 'POST hand':
+      return answer(response, watch.hand(JSON.parse(body) as HandAct) ? 200 : 409, watch.glass())
     default: return answer(response, 404, { problem: 'no such thing' })
   }
 }

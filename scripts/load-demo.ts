@@ -13,6 +13,7 @@ import { saveAthlete } from '../server/services/athlete'
 import { planSession } from '../server/services/plan'
 import { storeRecording } from '../server/services/recording'
 import { saveSession } from '../server/services/session'
+import { pairStandin } from './pair-standin'
 
 /** Makes the home account on the first start, and gives it the demo data or a bare pair of watches. */
 async function prepare(database: Database, token: string, demo: boolean): Promise<void> {
@@ -20,9 +21,11 @@ async function prepare(database: Database, token: string, demo: boolean): Promis
   if (await accountOfToken(database, token)) return
   const owner = await createAccount(database, 'home', token)
   const suffix = owner.slice(0, 8)
+  const watches: string[] = []
   await asOwner(database, owner, async (tx) => {
-    for (const { name, profile, address } of demoWatches) {
-      await tx.insert(watch).values({ name, address: address.replace('.', `-${suffix}.`), profile: profileNamed(profile)! })
+    for (const { name, profile, address, link } of demoWatches) {
+      const [made] = await tx.insert(watch).values({ name, address: address.replace('.', `-${suffix}.`), profile: profileNamed(profile)!, link }).returning({ id: watch.id })
+      watches.push(made!.id)
     }
     if (!demo) return
     await saveAthlete(tx, 0, ilse)
@@ -37,6 +40,7 @@ async function prepare(database: Database, token: string, demo: boolean): Promis
       await storeRecording(tx, recording, { sessionId: kept.get(title)!.id, program })
     }
   })
+  for (const id of watches) await pairStandin(database, owner, id)
 }
 
 const { DATABASE_URL: url, AGONIS_HOME_TOKEN: token } = process.env

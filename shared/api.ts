@@ -4,11 +4,14 @@ import type { Recording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
 import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/compare'
-import type { Cue } from '../core/wrist/engine'
+import type { Knob } from '../core/wrist/buttons'
 import type { Face } from '../core/wrist/face'
 import type { Fitting } from '../core/wrist/fit'
 import type { WatchProfile } from '../core/wrist/profile'
 import type { Program } from '../core/wrist/program'
+import type { SlotState } from '../core/wrist/protocol'
+import type { NamingSchool, PushAct, PushingSchool } from '../core/wrist/schools'
+import type { SlotStanding, StaleReason } from '../core/wrist/standing'
 
 export interface KeptAthlete { number: number, athlete: Athlete }
 
@@ -39,32 +42,54 @@ export interface Listed<Row> { rows: Row[], total: number }
 
 export interface PlanRow { id: string, day: string, sessionId: string, title: string, sport: string, seconds: number | null }
 
-export interface KeptWatch { id: string, name: string, address: string, profile: WatchProfile }
-
-/** How a slot of a watch stands to what it should hold. */
-export type SlotStanding = 'equal' | 'missing' | 'different' | 'extra' | 'empty'
+export interface KeptWatch {
+  id: string, name: string, address: string, profile: WatchProfile
+  link: LinkKind
+  /** Standing choices about losses, by what they are about. */
+  standing: Record<string, string>
+  isPaired: boolean
+}
 
 export interface SlotRow {
   slot: number
   standing: SlotStanding
   generation: number
   holds: string | null
-  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null } | null
-  /** The session has been changed since it was sent. */
-  older: boolean
+  by: SlotState['by']
+  isRunning: boolean
+  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null, day: string | null } | null
+  /** What has changed since it was sent. */
+  stale: StaleReason[]
 }
 
-export interface WatchState { watch: string, incarnation: string, clock: string, rows: SlotRow[] }
+export interface WatchState {
+  watch: string, incarnation: string, clock: string
+  /** Seconds that its clock is ahead. */
+  clockAhead: number
+  profile: string
+  /** Bytes free on it, and recordings that wait there. */
+  free: number
+  recordings: number
+  /** It was reset since it was last seen. */
+  wasReset: boolean
+  rows: SlotRow[]
+}
+
+/** What pushing would do, and the digest by which exactly that is asked for. */
+export interface PushPlan { acts: PushAct[], digest: string, naming: NamingSchool, pushing: PushingSchool, today: string }
 
 export interface TransferState {
   id: string, watchId: string, sessionId: string, slot: number, title: string
-  state: 'sending' | 'stopped' | 'done', arrived: number, size: number, problem: string | null, updatedAt: string
+  state: 'sending' | 'stopped' | 'done' | 'cancelled', arrived: number, size: number, problem: string | null, updatedAt: string
 }
 
 /** A slot read back from the watch, beside what it should hold. */
 export interface SlotComparison { rows: ComparedRow[], equal: boolean, holds: string | null }
 
-export type FitPreview = Fitting
+export interface FitPreview extends Fitting {
+  /** What the athlete has chosen row by row. */
+  here: Record<string, string>
+}
 
 export interface LogRow {
   id: string, title: string, sport: SessionSport, startedAt: string, seconds: number, metres: number | null
@@ -79,10 +104,17 @@ export interface LoggedRecording {
 
 export type Felt = NonNullable<Recording['felt']>
 
-/** How the link to a watch behaves: slow, lossy or cut. A real fault, met by both sides. */
+/** The two ways to a watch: a cable, quick and orderly while it is plugged in, and a radio, slow and unsure. */
+export type LinkKind = 'cable' | 'radio'
+
+/** How a link to a watch behaves: slow, lossy or cut. A real fault, met by both sides. */
 export interface LinkManner {
-  /** Milliseconds that every message takes, each way. */
+  /** Milliseconds that every message takes, each way, and how much more it may take. */
   delay: number
+  jitter: number
+  /** Shares of messages that come twice, and that come seconds late, when others have passed. */
+  double: number
+  late: number
   /** Share of messages lost, from 0 to 1, each way. */
   loss: number
   /** Bytes that still get through before the link is cut; null for no cut. */
@@ -96,9 +128,20 @@ export interface Glass {
   slots: { slot: number, name: string }[]
   chosen: number | null
   face: Face | null
-  lastCue: Cue | null
+  /** What is being said just now. */
+  said: string | null
+  /** Entrances to choose from, and the one pointed at. */
+  entrances: { words: string[], at: number } | null
+  /** What the three buttons do now. */
+  knobs: Record<Knob, string>
+  /** The code for pairing, while it is shown. */
+  code: string | null
+  isOn: boolean
+  isPaired: boolean
+  /** Milliseconds that its clock is ahead. */
+  clockOff: number
   recordingsWaiting: number
   speed: number
   look: boolean
-  link: LinkManner
+  links: Record<LinkKind, LinkManner>
 }

@@ -1,9 +1,10 @@
 import { sql } from 'drizzle-orm'
-import { bigint, customType, date, doublePrecision, index, integer, jsonb, pgPolicy, pgRole, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import { bigint, boolean, customType, date, doublePrecision, index, integer, jsonb, pgPolicy, pgRole, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/transfer'
 import type { Score } from '../../core/record/score'
 import type { Session } from '../../core/session/document'
 import type { WatchProfile } from '../../core/wrist/profile'
+import type { LinkKind } from '../../shared/api'
 
 /** The role every request works under: it owns nothing and row-level security binds it. */
 export const appRole = pgRole('agonis_app')
@@ -96,15 +97,46 @@ export const planEntry = pgTable('plan_entry', {
   createdAt: createdAt(),
 }, table => [index('plan_entry_by_day').on(table.ownerId, table.day), ownerPolicy('plan_entry')])
 
-/** A watch of the athlete: its profile, and where the link finds it. */
+/**
+ * A watch of the athlete: its profile, where the link finds it, and the key that pairing gave. One server at a time speaks with
+ * it: the one that holds the lease, whose number grows with every taking and stands in every frame.
+ */
 export const watch = pgTable('watch', {
   id: uuid('id').primaryKey().defaultRandom(),
   ownerId: owner(),
   name: text('name').notNull(),
   address: text('address').notNull(),
   profile: jsonb('profile').$type<WatchProfile>().notNull(),
+  link: text('link').$type<LinkKind>().notNull().default('radio'),
+  key: text('key'),
+  /** A key agreed on that the watch may or may not have taken yet. */
+  pendingKey: text('pending_key'),
+  /** The athlete's standing choices about losses, by what they are about. */
+  standing: jsonb('standing').$type<Record<string, string>>().notNull().default({}),
+  incarnation: text('incarnation'),
+  leaseNumber: bigint('lease_number', { mode: 'number' }).notNull().default(0),
+  leaseHolder: text('lease_holder'),
+  leaseUntil: timestamp('lease_until', { withTimezone: true }),
   createdAt: createdAt(),
-}, table => [uniqueIndex('watch_by_address').on(table.address), ownerPolicy('watch')])
+}, table => [uniqueIndex('watch_by_address').on(table.ownerId, table.address), ownerPolicy('watch')])
+
+/** What the athlete has chosen instead of a loss, row by row, for one session on one watch. */
+export const fitChoice = pgTable('fit_choice', {
+  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
+  sessionId: uuid('session_id').notNull().references(() => session.id, { onDelete: 'cascade' }),
+  ownerId: owner(),
+  here: jsonb('here').$type<Record<string, string>>().notNull(),
+}, table => [primaryKey({ columns: [table.watchId, table.sessionId] }), ownerPolicy('fit_choice')])
+
+/** What has come home so far of a recording that is on its way, part by part in order. */
+export const arrival = pgTable('arrival', {
+  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
+  digest: text('digest').notNull(),
+  at: integer('at').notNull(),
+  ownerId: owner(),
+  bytes: bytea('bytes').notNull(),
+  createdAt: createdAt(),
+}, table => [primaryKey({ columns: [table.watchId, table.digest, table.at] }), ownerPolicy('arrival')])
 
 /** What a slot of a watch should hold: the program as sent, frozen, with where it came from. */
 export const holding = pgTable('holding', {
@@ -116,6 +148,10 @@ export const holding = pgTable('holding', {
   program: text('program').notNull(),
   digest: text('digest').notNull(),
   receipt: jsonb('receipt').$type<Receipt & { readBackAt: string }>(),
+  /** The day it was pushed for; null where it was sent by hand. */
+  day: date('day'),
+  /** Asked to be cleared, and perhaps still there. */
+  isLeaving: boolean('is_leaving').notNull().default(false),
   createdAt: createdAt(),
 }, table => [primaryKey({ columns: [table.watchId, table.slot] }), ownerPolicy('holding')])
 
@@ -128,9 +164,12 @@ export const transfer = pgTable('transfer', {
   revision: integer('revision').notNull(),
   slot: integer('slot').notNull(),
   expects: integer('expects').notNull(),
+  incarnation: text('incarnation').notNull().default(''),
+  day: date('day'),
+  isCalledOff: boolean('is_called_off').notNull().default(false),
   program: text('program').notNull(),
   digest: text('digest').notNull(),
-  state: text('state').$type<'sending' | 'stopped' | 'done'>().notNull(),
+  state: text('state').$type<'sending' | 'stopped' | 'done' | 'cancelled'>().notNull(),
   arrived: integer('arrived').notNull().default(0),
   size: integer('size').notNull(),
   problem: text('problem'),
@@ -147,6 +186,8 @@ export const recording = pgTable('recording', {
   sport: text('sport').notNull(),
   startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
   timeZone: text('time_zone'),
+  /** Seconds that the watch's clock was ahead when it came home; `started_at` is put right by it. */
+  clockAhead: integer('clock_ahead'),
   seconds: doublePrecision('seconds').notNull(),
   metres: doublePrecision('metres'),
   watchId: uuid('watch_id').references(() => watch.id, { onDelete: 'set null' }),

@@ -1,9 +1,12 @@
-import type { Answer, Numbered, Request } from '../../core/wrist/protocol'
-import type { Exchange } from '../../core/wrist/transfer'
+import type { Carry } from '../../core/wrist/line'
+import { SilentError } from '../../core/wrist/line'
+import type { LinkKind } from '../../shared/api'
 import { Problem } from './problem'
 
-const tries = 4
-const patienceMilliseconds = 4000
+const patienceMilliseconds = 3000
+
+/** Bytes of a program or a recording in one message: a cable takes much at once, a radio little. */
+export const messageBytes: Readonly<Record<LinkKind, number>> = { cable: 4096, radio: 512 }
 
 export interface StandinPlace { url: string, key: string }
 
@@ -13,25 +16,18 @@ export function standinPlace(): StandinPlace {
   return { url, key }
 }
 
-let lastNumber = 0
-
-/** The link to one watch: sends a message until its own answer comes back, a few times at most. */
-export function openLink(address: string, place: StandinPlace = standinPlace()): Exchange {
-  return async (request: Request): Promise<Answer> => {
-    const number = ++lastNumber
-    const frame = JSON.stringify({ number, body: request } satisfies Numbered<Request>)
-    for (let attempt = 1; attempt <= tries; attempt++) {
-      try {
-        const response = await fetch(`${place.url}/${encodeURIComponent(address)}/link`, {
-          method: 'POST', body: frame, headers: { 'x-standin-key': place.key }, signal: AbortSignal.timeout(patienceMilliseconds),
-        })
-        const reply = await response.json() as Numbered<Answer>
-        if (response.ok && reply.number === number) return reply.body
-      }
-      catch {
-        continue
-      }
+/** The link to one watch: carries a frame there and brings back what comes in time. */
+export function openLink(address: string, kind: LinkKind, place: StandinPlace = standinPlace()): Carry {
+  return async (frame) => {
+    try {
+      const response = await fetch(`${place.url}/${encodeURIComponent(address)}/${kind}`, {
+        method: 'POST', body: frame, headers: { 'x-standin-key': place.key }, signal: AbortSignal.timeout(patienceMilliseconds),
+      })
+      if (!response.ok) throw new SilentError(`the link answered ${response.status}`)
+      return await response.text()
     }
-    throw new Problem(502, 'The watch does not answer.', 'link', 'Bring it near or mend the link, then go on: what arrived is kept.')
+    catch (error) {
+      throw error instanceof SilentError ? error : new SilentError((error as Error).message)
+    }
   }
 }

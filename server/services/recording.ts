@@ -9,20 +9,18 @@ import { score } from '../../core/record/score'
 import type { Session, SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/digest'
 import type { Program } from '../../core/wrist/program'
-import { freeRecording, listRecords, takeRecording } from '../../core/wrist/transfer'
-import type { Database, OwnerTransaction } from '../db/client'
-import { asOwner } from '../db/client'
+import type { OwnerTransaction } from '../db/client'
 import { mark, recording, revision } from '../db/schema'
-import type { Felt, KeptWatch, Listed, LoggedRecording, LogRow } from '../../shared/api'
-import { openLink } from './link'
+import type { Felt, Listed, LoggedRecording, LogRow } from '../../shared/api'
 import { notFound, Problem } from './problem'
-import { findProgram } from './transfer'
-import { asProblem } from './wrist'
 
 const zip = promisify(gzip)
 const unzip = promisify(gunzip)
 
-export interface Origin { watchId?: string, sessionId?: string, program?: Program }
+export interface Origin { watchId?: string, sessionId?: string, program?: Program, clockAhead?: number }
+
+/** Seconds that a watch's clock may be off before its recordings are dated by ours. */
+const clockTolerance = 60
 
 /** Stores a recording with its marks and its score; one that is there already is not stored twice. */
 export async function storeRecording(tx: OwnerTransaction, value: unknown, origin: Origin): Promise<string> {
@@ -36,9 +34,10 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const taken = validated.value
   const { samples, marks, program: programDigest } = taken
   const { program } = origin
+  const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
   const judged = program ? score(program, taken) : null
   const [row] = await tx.insert(recording).values({
-    digest: digestOf(taken), title: program?.name ?? 'Without a plan', sport: taken.sport, startedAt: new Date(taken.startedAt), timeZone: taken.timeZone ?? null,
+    digest: digestOf(taken), title: program?.name ?? 'Without a plan', sport: taken.sport, startedAt: new Date(Date.parse(taken.startedAt) - clockAhead * 1000), clockAhead: clockAhead || null, timeZone: taken.timeZone ?? null,
     seconds: judged?.totals.seconds ?? samples.t.at(-1) ?? 0, metres: samples.metres.findLast(entry => entry !== null) ?? null,
     watchId: origin.watchId ?? null, sessionId: origin.sessionId ?? null, programDigest: programDigest ?? null,
     program: program ? JSON.stringify(program) : null, samples: await zip(JSON.stringify(samples)), felt: taken.felt ?? null, score: judged,
@@ -53,21 +52,6 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     })))
   }
   return row.id
-}
-
-/** Brings every finished recording of a watch home; the watch frees each only once it is stored here. */
-export async function collectRecordings(database: Database, owner: string, kept: KeptWatch): Promise<string[]> {
-  const exchange = openLink(kept.address)
-  const stored: string[] = []
-  for (const state of await listRecords(exchange).catch(asProblem)) {
-    const taken = await takeRecording(exchange, state).catch(asProblem)
-    stored.push(await asOwner(database, owner, async (tx) => {
-      const found = taken.program ? await findProgram(tx, taken.program) : null
-      return storeRecording(tx, taken, { watchId: kept.id, ...found })
-    }))
-    await freeRecording(exchange, state).catch(asProblem)
-  }
-  return stored
 }
 
 /** What was done, newest first, a page at a time. */

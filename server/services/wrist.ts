@@ -1,83 +1,111 @@
 import { and, eq, isNull } from 'drizzle-orm'
+import { clearSlot } from '../../core/wrist/desk'
 import { comparePrograms } from '../../core/wrist/compare'
 import type { Program } from '../../core/wrist/program'
-import type { SlotState } from '../../core/wrist/protocol'
-import { greet, listSlots, readBack, RefusedError, removeProgram } from '../../core/wrist/transfer'
-import type { OwnerTransaction } from '../db/client'
+import { greet, listRecords, listSlots, readBack } from '../../core/wrist/transfer'
+import { staleReasons, standingOf } from '../../core/wrist/standing'
+import type { Database, OwnerTransaction } from '../db/client'
+import { asOwner } from '../db/client'
 import { holding, session, watch } from '../db/schema'
-import type { KeptWatch, SlotComparison, SlotRow, SlotStanding, WatchState } from '../../shared/api'
-import { openLink } from './link'
-import { notFound, Problem } from './problem'
+import type { SlotComparison, SlotRow, WatchState } from '../../shared/api'
+import { clockAheadOf } from './clock'
+import { deskStore } from './desk-store'
+import { fitSession } from './fit'
+import type { Turn } from './lease'
+import { atWatch } from './lease'
+import { Problem } from './problem'
 
-export async function loadWatch(tx: OwnerTransaction, id: string): Promise<KeptWatch> {
-  const [row] = await tx.select().from(watch).where(eq(watch.id, id))
-  if (!row) throw notFound('watch', 'params.id')
-  return { id: row.id, name: row.name, address: row.address, profile: row.profile }
+export interface Held {
+  slot: number
+  program: Program
+  digest: string
+  day: string | null
+  isLeaving: boolean
+  sessionId: string | null
+  revision: number
+  readBackAt: string | null
+  /** As it would be sent today; null where the session is gone or does not fit any more. */
+  today: Program | null
 }
 
-export async function listWatches(tx: OwnerTransaction): Promise<KeptWatch[]> {
-  const rows = await tx.select().from(watch).orderBy(watch.name)
-  return rows.map(row => ({ id: row.id, name: row.name, address: row.address, profile: row.profile }))
-}
-
-export const holdingsOf = (tx: OwnerTransaction, watchId: string) =>
-  tx.select({ holding, head: session.head }).from(holding).leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
+/** What a watch should hold, each beside what would be sent today. */
+export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise<Held[]> {
+  const rows = await tx.select({ holding, alive: session.id }).from(holding).leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
     .where(eq(holding.watchId, watchId)).orderBy(holding.slot)
-
-type Held = Awaited<ReturnType<typeof holdingsOf>>[number]
-
-function standingOf(state: SlotState, should: Held | undefined): SlotStanding {
-  if (!should) return state.digest === null ? 'empty' : 'extra'
-  if (state.digest === null) return 'missing'
-  return state.digest === should.holding.digest ? 'equal' : 'different'
+  const held: Held[] = []
+  for (const { holding: row, alive } of rows) {
+    const program = JSON.parse(row.program) as Program
+    const fitted = alive === null ? null : await fitSession(tx, watchId, alive, row.day === null ? undefined : program.name)
+    held.push({
+      slot: row.slot, program, digest: row.digest, day: row.day, isLeaving: row.isLeaving, sessionId: alive, revision: row.revision,
+      readBackAt: row.receipt?.readBackAt ?? null, today: fitted?.fits ? fitted.program : null,
+    })
+  }
+  return held
 }
 
-/** Turns what the link or the watch answered badly into a problem the reader can act on. */
-export function asProblem(error: unknown): never {
-  if (error instanceof RefusedError) {
-    const hints: Record<string, string> = {
-      full: 'Clear a slot on the watch first.', busy: 'Wait until the run on the watch has ended.',
-      stale: 'The watch was changed meanwhile; look at what it holds and try again.',
-    }
-    throw new Problem(409, `The watch refused: ${error.detail}.`, 'watch', hints[error.why] ?? 'Send it again.', { why: error.why })
-  }
-  throw error
+/** What a watch says of itself in one turn; a reset since the last time is noticed. */
+export async function lookAt(turn: Turn) {
+  const hello = await greet(turn.exchange)
+  const { slots, free } = await listSlots(turn.exchange)
+  const records = await listRecords(turn.exchange)
+  const before = await turn.whileHeld(async (tx) => {
+    const [row] = await tx.select({ incarnation: watch.incarnation }).from(watch).where(eq(watch.id, turn.watchId))
+    await tx.update(watch).set({ incarnation: hello.incarnation }).where(eq(watch.id, turn.watchId))
+    return row?.incarnation ?? null
+  })
+  return { hello, slots, free, records, wasReset: before !== null && before !== hello.incarnation }
 }
 
 /** Asks a watch what it holds, and sets it beside what it should hold. */
-export async function inspectWatch(kept: KeptWatch, held: Held[]): Promise<WatchState> {
-  const exchange = openLink(kept.address)
-  const [hello, slots] = [await greet(exchange).catch(asProblem), await listSlots(exchange).catch(asProblem)]
+export async function inspectWatch(database: Database, owner: string, watchId: string): Promise<WatchState> {
+  const { hello, slots, free, records, wasReset } = await atWatch(database, owner, watchId, lookAt)
+  const held = await asOwner(database, owner, tx => shouldHold(tx, watchId))
   const rows = slots.map((state): SlotRow => {
-    const should = held.find(entry => entry.holding.slot === state.slot)
+    const should = held.find(entry => entry.slot === state.slot) ?? null
+    const reasons = should ? staleReasons(should.program, should.today) : []
     return {
-      slot: state.slot, standing: standingOf(state, should), generation: state.generation, holds: state.name,
-      should: should
-        ? {
-            title: (JSON.parse(should.holding.program) as Program).name, sessionId: should.holding.sessionId,
-            revision: should.holding.revision, readBackAt: should.holding.receipt?.readBackAt ?? null,
-          }
+      slot: state.slot, standing: standingOf(state, should, reasons), generation: state.generation, holds: state.name, by: state.by, isRunning: hello.running === state.slot,
+      should: should && !should.isLeaving
+        ? { title: should.program.name, sessionId: should.sessionId, revision: should.revision, readBackAt: should.readBackAt, day: should.day }
         : null,
-      older: should !== undefined && should.head !== null && should.head > should.holding.revision,
+      stale: reasons,
     }
   })
-  return { watch: hello.watch, incarnation: hello.incarnation, clock: hello.clock, rows }
+  return {
+    watch: hello.watch, incarnation: hello.incarnation, clock: hello.clock, clockAhead: clockAheadOf(hello.clock), profile: hello.profile, free, wasReset,
+    recordings: records.length, rows,
+  }
 }
 
 /** Reads a slot back from the watch and sets it beside what it should hold, step by step. */
-export async function compareSlot(kept: KeptWatch, held: Held[], slot: number): Promise<SlotComparison> {
-  const back = await readBack(openLink(kept.address), slot).catch(asProblem)
-  const should = held.find(entry => entry.holding.slot === slot)
+export async function compareSlot(database: Database, owner: string, watchId: string, slot: number): Promise<SlotComparison> {
+  const back = await atWatch(database, owner, watchId, turn => readBack(turn.exchange, slot, turn.messageBytes))
+  const [row] = await asOwner(database, owner, tx => tx.select().from(holding).where(and(eq(holding.watchId, watchId), eq(holding.slot, slot))))
   const blank = (program: Program): Program => ({ ...program, items: [] })
-  const wanted = should ? JSON.parse(should.holding.program) as Program : null
+  const wanted = row ? JSON.parse(row.program) as Program : null
   const found = back.program
   if (!wanted && !found) return { rows: [], equal: true, holds: null }
   const rows = comparePrograms(wanted ?? blank(found!), found ?? blank(wanted!))
-  return { rows, equal: wanted !== null && back.digest === should!.holding.digest, holds: found?.name ?? null }
+  return { rows, equal: wanted !== null && back.digest === row!.digest, holds: found?.name ?? null }
 }
 
-/** Clears a slot there; the session stays on the shelf. */
-export async function clearSlot(tx: OwnerTransaction, kept: KeptWatch, slot: number, expects: number): Promise<void> {
-  await removeProgram(openLink(kept.address), slot, expects).catch(asProblem)
-  await tx.delete(holding).where(and(eq(holding.watchId, kept.id), eq(holding.slot, slot)))
+/**
+ * Clears a slot there; the session stays on the shelf.
+ *
+ * @param isHandMadeToo the athlete has said that what was made or changed on the watch may go as well
+ */
+export async function clearThere(database: Database, owner: string, watchId: string, slot: number, expects: number, isHandMadeToo: boolean): Promise<void> {
+  await atWatch(database, owner, watchId, async (turn) => {
+    const state = (await listSlots(turn.exchange)).slots.find(entry => entry.slot === slot)
+    if (state?.by === 'hand' && !isHandMadeToo) {
+      throw new Problem(409, `"${state.name}" was made or changed on the watch, and is nowhere else.`, 'query.handMade', 'Say that it may go, or read it back first.', { why: 'hand-made' })
+    }
+    await clearSlot(deskStore(database, owner, turn), turn.exchange, slot, expects)
+  })
+}
+
+/** Stops expecting a slot to hold what was sent: for a watch that was reset, or a copy that was deleted there on purpose. */
+export async function letGo(tx: OwnerTransaction, watchId: string, slot: number): Promise<void> {
+  await tx.delete(holding).where(and(eq(holding.watchId, watchId), eq(holding.slot, slot)))
 }

@@ -4,6 +4,10 @@ import { asOwner, openDatabase } from '../../server/db/client'
 import { watch } from '../../server/db/schema'
 import { createAccount, newToken } from '../../server/services/account'
 import { profileNamed } from '../../core/wrist/profile'
+import { pairStandin } from '../../scripts/pair-standin'
+
+process.env.STANDIN_URL = inject('standinUrl')
+process.env.STANDIN_KEY = inject('standinKey')
 
 export const database = openDatabase(inject('databaseUrl'))
 
@@ -26,6 +30,7 @@ export async function newPerson(name: string): Promise<Person> {
     const [made] = await tx.insert(watch).values({ name: `${name}'s watch`, address, profile: profileNamed('all-sport')! }).returning({ id: watch.id })
     return made!.id
   })
+  await pairStandin(database, owner, watchId)
   const ask = async <T>(method: string, path: string, body?: unknown): Promise<Answer<T>> => {
     const response = await fetch(`${inject('address')}/api${path}`, {
       method, headers: { authorization: `Bearer ${token}` }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),

@@ -32,7 +32,7 @@ describe('the history of the numbers', () => {
 describe('steadiness from recordings', () => {
   it('is nothing without recordings, and the body\'s own with them', async () => {
     expect((await ilse.ask('GET', '/me/steadiness')).body).toEqual([])
-    const { program } = fit(readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, demoAthlete)
+    const { program } = fit(readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, { athlete: demoAthlete })
     const recording = rehearse(program, demoAthlete, { seed: 3, startedAt: '2026-03-31T06:00:00.000Z' })
     await asOwner(database, ilse.owner, tx => storeRecording(tx, { ...recording, program: digestOf(program) }, { program }))
     const { body } = await ilse.ask<{ sport: string, measure: string, sd: number, tau: number }[]>('GET', '/me/steadiness')

@@ -54,12 +54,21 @@ describe('somebody else\'s id', () => {
     ['stand-in, button', 'POST', of => `/standin/${of.watch}/button`, { button: 'top' }],
     ['stand-in, choose', 'POST', of => `/standin/${of.watch}/choose`, { slot: 1 }],
     ['stand-in, wearer', 'PUT', of => `/standin/${of.watch}/wearer`, { speed: 1, seed: 1, pressesItself: true }],
-    ['stand-in, link', 'PUT', of => `/standin/${of.watch}/manner`, { delay: 0, loss: 0, cutAfter: null }],
-    ['stand-in, reset', 'POST', of => `/standin/${of.watch}/reset`],
+    ['stand-in, link', 'PUT', of => `/standin/${of.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null }],
+    ['stand-in, hand', 'POST', of => `/standin/${of.watch}/hand`, { do: 'reset' }],
+    ['transfer, call off', 'POST', of => `/transfers/${of.transfer}/cancel`],
+    ['watch, change', 'PUT', of => `/watches/${of.watch}`, { name: 'Mine now' }],
+    ['watch, forget', 'DELETE', of => `/watches/${of.watch}`],
+    ['watch, pair', 'POST', of => `/watches/${of.watch}/pair`, { code: '123456' }],
+    ['watch, choose instead', 'PUT', of => `/watches/${of.watch}/fit`, 'choose'],
+    ['watch, let go', 'DELETE', of => `/watches/${of.watch}/slots/1`],
+    ['watch, dry run', 'GET', of => `/watches/${of.watch}/push`],
+    ['watch, push', 'POST', of => `/watches/${of.watch}/push`, { digest: 'a'.repeat(64) }],
+    ['watch, sendings', 'GET', of => `/watches/${of.watch}/transfers`],
   ]
 
   it.each(routes)('%s: is not found and not changed', async (_, method, path, body) => {
-    const sent = body === 'theirs' ? { session: ids.session, day: '2026-03-31' } : body === 'send' ? { session: ids.session } : body
+    const sent = body === 'theirs' ? { session: ids.session, day: '2026-03-31' } : body === 'send' ? { session: ids.session } : body === 'choose' ? { session: ids.session, here: {} } : body
     const answer = await other.ask(method, path(ids), sent)
     expect(answer.status).toBe(404)
     const kept = await ilse.ask<{ number: number, title: string }>('GET', `/sessions/${ids.session}`)
@@ -88,7 +97,7 @@ describe('row-level security itself', () => {
     const rows = await database.execute<{ name: string, secured: boolean }>(sql`
       select c.relname as name, c.relrowsecurity as secured from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(9)
+    expect(rows.length).toBe(11)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 

@@ -82,7 +82,8 @@ describe('the stand-in watches\' own door', () => {
 
   it('answers nonsense without falling', async () => {
     const key = inject('standinKey')
-    expect((await ask('/some.basic/link', key, 'POST', 'not json')).status).toBe(500)
+    expect((await ask('/some.basic/button', key, 'POST', 'not json')).status).toBe(500)
+    await expect(ask('/some.basic/radio', key, 'POST', 'not json')).rejects.toThrow()
     expect((await ask('/some.basic/glass', key)).status).toBe(200)
   })
 })

@@ -3,7 +3,7 @@ import type { Person } from './client'
 import { newPerson, newSession, until } from './client'
 
 interface Transfer { id: string, state: string, arrived: number, size: number, slot: number, problem: string | null }
-interface Row { slot: number, standing: string, holds: string | null, generation: number, older: boolean }
+interface Row { slot: number, standing: string, holds: string | null, generation: number, stale: string[] }
 interface State { rows: Row[], transfers: Transfer[] }
 interface Logged { recording: { marks: { kind: string, path?: string }[] }, score: { basis: string, confidence: number, totals: { done: number, planned: number } }, sessionId: string }
 
@@ -14,7 +14,7 @@ beforeAll(async () => {
 })
 
 const script = 'title Short ladder\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\ncool-down 0:30\n'
-const manner = (delay: number, loss: number, cutAfter: number | null) => ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { delay, loss, cutAfter })
+const manner = (delay: number, loss: number, cutAfter: number | null) => ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay, loss, cutAfter })
 const begin = async (session: string) => (await ilse.ask<Transfer>('POST', `/watches/${ilse.watch}/transfers`, { session })).body
 const ended = (id: string) => until(async () => (await ilse.ask<Transfer>('GET', `/transfers/${id}`)).body, transfer => transfer.state !== 'sending')
 const rowOf = async (slot: number) => (await ilse.ask<State>('GET', `/watches/${ilse.watch}/state`)).body.rows.find(row => row.slot === slot)!
@@ -24,12 +24,12 @@ describe('sending to a watch in another process', () => {
     const session = await newSession(ilse, script)
     const done = await ended((await begin(session)).id)
     expect([done.state, done.arrived]).toEqual(['done', done.size])
-    expect(await rowOf(done.slot)).toMatchObject({ standing: 'equal', holds: 'Short ladder', older: false })
+    expect(await rowOf(done.slot)).toMatchObject({ standing: 'equal', holds: 'Short ladder', stale: [] })
     const compared = await ilse.ask<{ equal: boolean, rows: { equal: boolean }[] }>('GET', `/watches/${ilse.watch}/slots/${done.slot}`)
     expect(compared.body.equal).toBe(true)
     expect(compared.body.rows).toHaveLength(5)
     await ilse.ask('PUT', `/sessions/${session}`, { base: 1, script: script.replace('3 times', '4 times') })
-    expect((await rowOf(done.slot)).older).toBe(true)
+    expect(await rowOf(done.slot)).toMatchObject({ standing: 'stale', stale: ['session'] })
     const { generation } = await rowOf(done.slot)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${done.slot}?expects=${generation - 1}`)).status).toBe(409)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${done.slot}?expects=${generation}`)).status).toBe(200)
@@ -39,7 +39,7 @@ describe('sending to a watch in another process', () => {
 
   it('stops when the link is cut, wherever that is, says so, and goes on from there', async () => {
     const standings = new Set<string>()
-    for (const cutAfter of [2600, 3200, 3800, 4400, 5000, 5600]) {
+    for (const cutAfter of [3000, 4200, 5400, 6600, 7800, 9000, 10_200]) {
       const session = await newSession(ilse, script.replace('Short', `Cut ${cutAfter}`))
       await manner(0, 0, cutAfter)
       const begun = await ilse.ask<Transfer>('POST', `/watches/${ilse.watch}/transfers`, { session })
@@ -91,7 +91,7 @@ describe('carrying out and bringing home', () => {
   it('comes home once, with its marks, scored against the program it was carried out from', async () => {
     const session = await newSession(ilse, script.replace('Short', 'Carried'))
     const { slot } = await ended((await begin(session)).id)
-    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, manner: {} })
     await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
     await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
     const refused = await ilse.ask<{ problem: string }>('DELETE', `/watches/${ilse.watch}/slots/${slot}?expects=${(await rowOf(slot)).generation}`)

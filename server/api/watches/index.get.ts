@@ -1,4 +1,4 @@
 import { route } from '../../services/route'
-import { listWatches } from '../../services/wrist'
+import { listWatches } from '../../services/watch'
 
 export default route({ handle: ({ transaction }) => transaction(listWatches) })

@@ -2,7 +2,7 @@ import { boolean, object, string } from 'yup'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { atStandin } from '../../../services/standin'
-import { loadWatch } from '../../../services/wrist'
+import { loadWatch } from '../../../services/watch'
 
 export default route({
   params: idParams,

@@ -3,7 +3,7 @@ import { Problem } from '../../../services/problem'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { atStandin } from '../../../services/standin'
-import { loadWatch } from '../../../services/wrist'
+import { loadWatch } from '../../../services/watch'
 
 export default route({
   params: idParams,

@@ -2,7 +2,7 @@ import { sendStream, setHeader } from 'h3'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { atStandin } from '../../../services/standin'
-import { loadWatch } from '../../../services/wrist'
+import { loadWatch } from '../../../services/watch'
 
 export default route({
   params: idParams,

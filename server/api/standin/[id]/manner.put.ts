@@ -1,14 +1,17 @@
-import { number, object } from 'yup'
+import { number, object, string } from 'yup'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { atStandin } from '../../../services/standin'
-import { loadWatch } from '../../../services/wrist'
+import { loadWatch } from '../../../services/watch'
+
+const share = () => number().min(0).max(1).default(0)
 
 export default route({
   params: idParams,
   body: object({
-    delay: number().integer().min(0).max(3000).required(), loss: number().min(0).max(1).required(),
-    cutAfter: number().integer().min(0).max(10_000_000).nullable().defined(),
+    link: string().oneOf(['cable', 'radio'] as const).required(),
+    delay: number().integer().min(0).max(3000).required(), jitter: number().integer().min(0).max(3000).default(0),
+    loss: share(), double: share(), late: share(), cutAfter: number().integer().min(0).max(10_000_000).nullable().defined(),
   }),
   async handle({ transaction, params, body }) {
     const { address } = await transaction(tx => loadWatch(tx, params.id))

@@ -1,11 +1,5 @@
 import { route } from '../../../../services/route'
 import { slotParams } from '../../../../services/shapes'
-import { compareSlot, holdingsOf, loadWatch } from '../../../../services/wrist'
+import { compareSlot } from '../../../../services/wrist'
 
-export default route({
-  params: slotParams,
-  async handle({ transaction, params }) {
-    const { kept, held } = await transaction(async tx => ({ kept: await loadWatch(tx, params.id), held: await holdingsOf(tx, params.id) }))
-    return compareSlot(kept, held, params.slot)
-  },
-})
+export default route({ params: slotParams, handle: ({ database, owner, params }) => compareSlot(database, owner, params.id, params.slot) })

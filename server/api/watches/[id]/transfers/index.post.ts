@@ -8,7 +8,7 @@ export default route({
   params: idParams,
   body: object({ session: string().uuid('is not an id').required() }),
   async handle({ database, owner, params, body, event }) {
-    const begun = await beginTransfer(database, owner, params.id, body.session)
+    const begun = await beginTransfer(database, owner, { watchId: params.id, sessionId: body.session })
     setResponseStatus(event, 201)
     return begun
   },

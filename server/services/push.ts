@@ -1,0 +1,72 @@
+import { and, eq } from 'drizzle-orm'
+import { digestOf } from '../../core/wrist/digest'
+import type { Due, Fitted, PushQuestion, SlotBeside } from '../../core/wrist/schools'
+import { daysFrom, nameFor, planPush, wanted } from '../../core/wrist/schools'
+import type { Database, OwnerTransaction } from '../db/client'
+import { asOwner } from '../db/client'
+import { holding } from '../db/schema'
+import type { PushPlan, TransferState } from '../../shared/api'
+import { currentAthlete } from './athlete'
+import { fitSession, todayOf } from './fit'
+import { atWatch } from './lease'
+import { listPlan } from './plan'
+import { Problem } from './problem'
+import { beginTransfer } from './transfer'
+import { clearThere, lookAt } from './wrist'
+
+async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnType<typeof lookAt>>): Promise<PushQuestion> {
+  const { athlete } = await currentAthlete(tx)
+  const today = todayOf(athlete)
+  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({ day: row.day, session: row.sessionId, title: row.title }))
+  const held = await tx.select().from(holding).where(eq(holding.watchId, watchId))
+  const slots = seen.slots.map((state): SlotBeside => {
+    const should = held.find(row => row.slot === state.slot)
+    return {
+      ...state, isRunning: seen.hello.running === state.slot, awaitsRecording: seen.records.some(record => record.program !== null && record.program === state.digest),
+      should: should ? { session: should.sessionId, day: should.day, digest: should.digest, isLeaving: should.isLeaving } : null,
+    }
+  })
+  const question: PushQuestion = {
+    naming: athlete.schools?.naming ?? 'telling', pushing: athlete.schools?.pushing ?? 'week', today, weekStart: athlete.weekStart ?? 1, due, slots,
+    fitted: () => ({ digest: '', fits: false }),
+  }
+  const fitted = new Map<Due, Fitted>()
+  for (const one of wanted(question)) {
+    const { program, fits } = await fitSession(tx, watchId, one.session, nameFor(question, one))
+    fitted.set(one, { digest: digestOf(program), fits })
+  }
+  return { ...question, fitted: one => fitted.get(one)! }
+}
+
+/** The dry run: what pushing would do to a watch now, by the athlete's schools of naming and pushing. */
+export async function dryRun(database: Database, owner: string, watchId: string): Promise<PushPlan & { incarnation: string }> {
+  const seen = await atWatch(database, owner, watchId, lookAt)
+  const question = await asOwner(database, owner, tx => ask(tx, watchId, seen))
+  const acts = planPush(question)
+  const { incarnation } = seen.hello
+  return { acts, digest: digestOf({ acts, incarnation }), naming: question.naming, pushing: question.pushing, today: question.today, incarnation }
+}
+
+/**
+ * Does exactly what a dry run has shown.
+ *
+ * @param digest of the plan that was shown; where the watch or the week has changed since, nothing is done and the new one is given
+ */
+export async function push(database: Database, owner: string, watchId: string, digest: string): Promise<TransferState[]> {
+  const { acts, incarnation, ...plan } = await dryRun(database, owner, watchId)
+  if (plan.digest !== digest) throw new Problem(409, 'The watch or the week has changed since you looked.', 'body.digest', 'Look at what would be done now.', { plan: { acts, ...plan } })
+  const begun: TransferState[] = []
+  for (const act of acts) {
+    if (act.do === 'remove') await clearThere(database, owner, watchId, act.slot, act.expects, false)
+    if (act.do === 'keep') {
+      await asOwner(database, owner, tx => tx.update(holding).set({ isLeaving: false, day: act.day }).where(and(eq(holding.watchId, watchId), eq(holding.slot, act.slot))))
+    }
+  }
+  for (const act of acts) {
+    if (act.do !== 'send') continue
+    begun.push(await beginTransfer(database, owner, {
+      watchId, sessionId: act.session, name: act.name, day: act.day, place: { slot: act.slot, expects: act.expects, incarnation },
+    }))
+  }
+  return begun
+}

@@ -28,7 +28,7 @@ export default withNuxt(
   },
   {
     files: ['app/**/*.{ts,vue}'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['~~/server/**', '~~/standin/**', '~~/bin/**', '~~/demo/**', '**/server/**'], message: 'app reaches the server only through its routes.' }] }] },
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['~~/server/**', '~~/standin/watch/**', '~~/standin/simulation/**', '~~/bin/**', '~~/demo/**', '**/server/**'], message: 'app reaches the server only through its routes; of the stand-ins it knows the body alone.' }] }] },
   },
   {
     files: ['server/**/*.ts', 'standin/**/*.ts', 'demo/**/*.ts'],

@@ -1,5 +1,5 @@
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security'],
+  modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   ssr: false,
   imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'watchDebounced'] }] },
   devtools: { enabled: false },
@@ -11,11 +11,28 @@ export default defineNuxtConfig({
   typescript: { strict: true },
   telemetry: false,
   eslint: { config: { stylistic: { indent: 2, quotes: 'single', semi: false } } },
+  pwa: {
+    registerType: 'autoUpdate',
+    manifest: {
+      name: 'Agonis', short_name: 'Agonis', description: 'Your session on the wrist or on this phone.', lang: 'en', start_url: '/phone', scope: '/', display: 'standalone',
+      background_color: '#14110f', theme_color: '#1F1B18',
+      icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }, { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2}', 'icon-*.png'], maximumFileSizeToCacheInBytes: 8_000_000, navigateFallback: null, cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: true,
+      runtimeCaching: [{
+        urlPattern: ({ request }) => request.mode === 'navigate',
+        handler: 'NetworkFirst',
+        options: { cacheName: 'pages', networkTimeoutSeconds: 4, plugins: [{ handlerDidError: async () => caches.match('/phone') }] },
+      }],
+    },
+  },
   security: {
     strict: false,
     rateLimiter: false, requestSizeLimiter: false, xssValidator: false, corsHandler: false, allowedMethodsRestricter: false,
     headers: {
       strictTransportSecurity: false, crossOriginEmbedderPolicy: false, originAgentCluster: false,
+      permissionsPolicy: { 'camera': [], 'display-capture': [], 'microphone': [], 'geolocation': ['self'], 'bluetooth': ['self'], 'screen-wake-lock': ['self'] },
       contentSecurityPolicy: {
         'default-src': ['\'self\''], 'script-src': ['\'self\'', '\'nonce-{{nonce}}\''], 'style-src': ['\'self\'', '\'unsafe-inline\''],
         'img-src': ['\'self\'', 'data:'], 'font-src': ['\'self\'', 'data:'], 'connect-src': ['\'self\''], 'worker-src': ['\'self\'', 'blob:'],

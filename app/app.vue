@@ -8,8 +8,9 @@ const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}
 </script>
 
 <template>
+  <NuxtPwaManifest />
   <div class="frame">
-    <header class="rim">
+    <header v-if="route.path !== '/phone'" class="rim">
       <NuxtLink to="/desk" class="name">Agonis</NuxtLink>
       <nav aria-label="Rooms">
         <NuxtLink v-for="room in rooms" :key="room.to" :to="room.to" :class="{ here: isHere(room.to) }" :aria-current="isHere(room.to) ? 'page' : undefined">
@@ -17,7 +18,7 @@ const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}
         </NuxtLink>
       </nav>
     </header>
-    <div class="frieze" aria-hidden="true" />
+    <div v-if="route.path !== '/phone'" class="frieze" aria-hidden="true" />
     <main class="room">
       <NuxtPage />
     </main>

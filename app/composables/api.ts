@@ -1,5 +1,5 @@
 /** An error as the server states it, or as the browser found it. */
-export interface ApiProblem { status: number, problem: string, where: string, hint: string, theirs?: unknown, losses?: unknown }
+export interface ApiProblem { status: number, problem: string, where: string, hint: string, why?: string, theirs?: unknown, losses?: unknown }
 
 export class ApiError extends Error {
   constructor(readonly told: ApiProblem) {

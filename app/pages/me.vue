@@ -159,6 +159,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         </p>
         <p class="faint small">What a bare zone 4 is taken for.</p>
       </section>
+      <MeWristSchools :athlete="athletes.athlete" @keep="keep" />
     </div>
 
     <h2 id="steadiness">Steadiness</h2>

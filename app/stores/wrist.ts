@@ -1,4 +1,4 @@
-import type { KeptWatch, TransferState } from '~~/shared/api'
+import type { KeptWatch, LinkKind, TransferState } from '~~/shared/api'
 
 const followEvery = 250
 
@@ -13,7 +13,7 @@ export const useWristStore = defineStore('wrist', () => {
 
   /** The watch asked for, else the first that can hold repeats, else any. */
   const preferred = (id?: unknown) =>
-    watches.value.find(watch => watch.id === id) ?? watches.value.find(watch => watch.profile.maxNesting > 0) ?? watches.value[0]
+    watches.value.find(watch => watch.id === id) ?? watches.value.find(watch => watch.isPaired && watch.profile.maxNesting > 0) ?? watches.value[0]
 
   async function follow(started: TransferState) {
     transfer.value = started
@@ -25,6 +25,29 @@ export const useWristStore = defineStore('wrist', () => {
 
   const send = async (watchId: string, session: string) => follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
+  const callOff = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
 
-  return { watches, transfer, load, preferred, send, resume, follow }
+  const taken = (changed: KeptWatch) => {
+    watches.value = watches.value.map(watch => watch.id === changed.id ? changed : watch)
+    return changed
+  }
+  const change = async (id: string, changes: { name?: string, link?: LinkKind, profile?: unknown, standing?: Record<string, string> }) =>
+    taken(await api<KeptWatch>(`/watches/${id}`, { method: 'PUT', body: changes }))
+  const pair = async (id: string, code: string) => taken(await api<KeptWatch>(`/watches/${id}/pair`, { method: 'POST', body: { code } }))
+  async function add(asked: { name: string, profile?: string, address?: string }) {
+    const added = await api<KeptWatch>('/watches', { method: 'POST', body: asked })
+    await load()
+    return added
+  }
+  async function forget(id: string) {
+    await api(`/watches/${id}`, { method: 'DELETE' })
+    await load()
+  }
+  /** Sets or lifts a standing choice about a sort of loss. */
+  async function stand(id: string, about: string, way: string | null) {
+    const { [about]: _, ...others } = watches.value.find(watch => watch.id === id)?.standing ?? {}
+    await change(id, { standing: way === null ? others : { ...others, [about]: way } })
+  }
+
+  return { watches, transfer, load, preferred, send, resume, callOff, change, pair, add, forget, stand }
 })

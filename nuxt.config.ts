@@ -32,7 +32,7 @@ export default defineNuxtConfig({
     rateLimiter: false, requestSizeLimiter: false, xssValidator: false, corsHandler: false, allowedMethodsRestricter: false,
     headers: {
       strictTransportSecurity: false, crossOriginEmbedderPolicy: false, originAgentCluster: false,
-      permissionsPolicy: { 'camera': [], 'display-capture': [], 'microphone': [], 'geolocation': ['self'], 'bluetooth': ['self'], 'screen-wake-lock': ['self'] },
+      permissionsPolicy: { 'camera': [], 'display-capture': [], 'microphone': [], 'geolocation': ['self'], 'screen-wake-lock': ['self'] },
       contentSecurityPolicy: {
         'default-src': ['\'self\''], 'script-src': ['\'self\'', '\'nonce-{{nonce}}\''], 'style-src': ['\'self\'', '\'unsafe-inline\''],
         'img-src': ['\'self\'', 'data:'], 'font-src': ['\'self\'', 'data:'], 'connect-src': ['\'self\''], 'worker-src': ['\'self\'', 'blob:'],

@@ -11,6 +11,7 @@ import { sheetRows } from '../core/reckon/sheet'
 import { readScript } from '../core/script/read'
 import { advance, initialState } from '../core/wrist/engine'
 import { fit } from '../core/wrist/fit'
+import { readFrame, seal } from '../core/wrist/frame'
 import { profileNamed } from '../core/wrist/profile'
 
 const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
@@ -43,6 +44,10 @@ function hourOfEngine() {
   for (let t = 1; state.phase !== 'finished'; t++) state = advance(sixtySteps, state, { kind: 'reading', t, metres: t * 3, heartRate: 140, power: null, cadence: null }).state
 }
 
+/** A simulated body carries the same hour out. */
+const rehearsal = () => rehearse(sixtySteps, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
+const sealed = () => readFrame(seal('11'.repeat(32), 'server', 'w', 1, { kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: 'x'.repeat(684) }))
+
 const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00').sessions[0]!
 const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse }), ilse, all)
 const tenThousandHours = () => finish(forecastingNudges(hourHeld, all, { runs: 10_000 }))
@@ -56,6 +61,8 @@ bench
   .add('read a megabyte, no line twice', () => readScript(varied))
   .add('score 6 h, one sample a second', () => score(sixHours, recording))
   .add('engine, an hour of 60 steps', hourOfEngine)
+  .add('rehearsal, an hour of 60 steps', rehearsal)
+  .add('one sealed frame of a radio', sealed)
   .add('what an hour does to the athlete', () => tollOf(hour, ilse))
   .add('nudges of 10 000 sessions of 60 min', tenThousandHours)
 await bench.run()
@@ -69,5 +76,7 @@ ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')
 ratio('read a megabyte, no line twice', 'JSON.parse of a megabyte')
 ratio('score 6 h, one sample a second', 'JSON.parse of a megabyte')
 ratio('engine, an hour of 60 steps', 'JSON.parse of a megabyte')
+ratio('rehearsal, an hour of 60 steps', 'JSON.parse of a megabyte')
+ratio('one sealed frame of a radio', 'JSON.parse of a 200-step session')
 ratio('what an hour does to the athlete', 'JSON.parse of a megabyte')
 ratio('nudges of 10 000 sessions of 60 min', 'JSON.parse of a megabyte')

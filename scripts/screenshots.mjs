@@ -81,7 +81,7 @@ try {
   await page.locator('.paper').waitFor()
   await take('card')
 
-  for (const title of ['Boathouse fours', 'Quay ladder']) {
+  for (const title of ['Boathouse fours', 'Kvitberg fours', 'Sixes with float', 'Quay ladder']) {
     await open(title)
     await page.click('[data-test=to-wrist]')
     await page.getByText('Everything fits as written.').waitFor()
@@ -93,15 +93,21 @@ try {
   await page.keyboard.press('Control+End')
   await page.keyboard.type('cool-down 5:00')
   await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  const watches = await (await page.request.get('/api/watches')).json()
+  const quay = watches.find(watch => watch.name === 'Quay watch')
+  for (const act of [{ do: 'make' }, { do: 'delete', slot: 2 }, { do: 'edit', slot: 3 }]) await page.request.post(`/api/standin/${quay.id}/hand`, { data: act })
   await page.goto('/wrist')
-  await page.getByRole('button', { name: 'read back' }).first().click()
+  await page.locator('tr[data-standing=edited]').getByRole('button', { name: 'read back' }).click()
   await page.locator('[data-test=compared]').waitFor()
   await take('wrist')
 
-  await open('Kick and pull')
+  const belt = 'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last recovery\n  5:00 uphill 1 % @ 4:20-4:26 /km\n  recovery until HR below 120 walk\n0:40 @ 4:00 /km\ncool-down 5:00\n'
+  const beltId = crypto.randomUUID()
+  await page.request.put(`/api/sessions/${beltId}`, { data: { base: 0, script: belt } })
+  await page.goto(`/desk/${beltId}`)
   await page.click('[data-test=to-wrist]')
   await page.getByLabel('Drawer watch').check()
-  await page.getByText('this watch knows no swim').waitFor()
+  await page.locator('[data-test=way]').first().waitFor()
   await take('losses')
 
   await page.goto('/watch')
@@ -116,6 +122,18 @@ try {
   await take('watch')
   await page.setViewportSize({ width: 390, height: 844 })
   await take('watch-narrow')
+  await page.goto('/phone')
+  await page.selectOption('[data-test=pick]', { label: 'Sixes with float' })
+  await page.click('[data-test=take]')
+  await page.getByText('is on this phone').waitFor()
+  await page.check('[data-test=simulated]')
+  await page.fill('[data-test=speed]', '60')
+  await page.click('[data-test=middle]')
+  for (let push = 0; push < 3; push++) await page.click('[data-test=bottom]')
+  await page.click('[data-test=top]')
+  await page.locator('[data-test=glass]').getByText('rep 4 of 4').waitFor()
+  await page.locator('[data-test=glass]').getByText('in band').waitFor({ timeout: 30_000 })
+  await take('phone')
   await page.setViewportSize({ width: 1280, height: 800 })
 
   await page.goto('/log')

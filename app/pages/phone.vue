@@ -5,6 +5,7 @@ import { unknownAthlete } from '~~/core/athlete/athlete'
 import type { Act, Knob } from '~~/core/wrist/buttons'
 import { knobWords, pushKnob, restedGlass } from '~~/core/wrist/buttons'
 import { entrancesOf } from '~~/core/wrist/program-steps'
+import { settingsOf } from '~~/core/wrist/settings'
 import type { Listed, ShelfRow } from '~~/shared/api'
 import { canTap, canSpeak } from '~/phone/speak'
 import { bringHome, takeAlong, takeWeek } from '~/phone/home'
@@ -96,13 +97,12 @@ function stopListening() {
 async function start(slot: number, from?: { path: string, round: number[] }) {
   const entry = held.value.find(candidate => candidate.slot === slot)
   if (!entry) return
-  const cues = athlete.value.schools?.cues
   if (!simulated.value) listen()
   said.value = ''
   document.querySelector('.room')?.scrollTo(0, 0)
   await begin({
     program: entry.program, session: entry.session, startedAt: new Date().toISOString(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, simulated: simulated.value,
-    settings: { countdown: cues?.countdown ?? true, halfway: cues?.halfway ?? true, ...(cues?.autoLapMetres ? { autoLapMetres: cues.autoLapMetres } : {}) },
+    settings: settingsOf(athlete.value, entry.program.sport),
   }, from)
 }
 function act(asked: Act) {

@@ -6,6 +6,8 @@ export type BandSchoolKind = 'quiet' | 'lean-fast' | 'even' | 'percent'
 export interface BandSchool { kind: BandSchoolKind, easier?: number, harder?: number, unit?: string }
 /** How the wrist makes itself heard, and what it says. */
 export interface CueSchool { voice?: boolean, tone?: boolean, tap?: boolean, countdown?: boolean, halfway?: boolean, autoLapMetres?: number }
+/** A second programme that goes beside every session: seconds between drinks and meals, and of running and walking by turns. */
+export interface BesideSchool { drinkSeconds?: number, eatSeconds?: number, runSeconds?: number, walkSeconds?: number }
 export interface HeartNumbers { max?: number, rest?: number, threshold?: number, aerobicThreshold?: number }
 export interface Bike { massKg: number, cda: number, crr: number }
 export interface Effort { sport: Sport, metres?: number, seconds: number, watts?: number, date: string }
@@ -40,6 +42,7 @@ export interface Athlete {
     naming?: 'telling' | 'weekday' | 'slot'
     pushing?: 'week' | 'today' | 'hand'
     cues?: CueSchool
+    beside?: BesideSchool
   }
   steadiness?: Record<string, unknown>
 }

@@ -1,4 +1,3 @@
-import type { Prompt } from '../session/document'
 import type { Run, Signal } from './engine-state'
 import { isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
@@ -13,16 +12,6 @@ const halfwayFromSeconds = 60
 const halfwayFromMetres = 400
 /** Silence that a sensor may keep before it is said: a strap slips for a moment, a bridge is crossed. */
 const silenceSeconds: Readonly<Record<Signal, number>> = { 'heart-rate': 10, 'position': 5, 'power': 5 }
-
-/**
- * A second programme of running and walking by turns, to go beside a session.
- *
- * @param runSeconds how long to run before the first walk and between walks
- */
-export function runWalk(runSeconds: number, walkSeconds: number): Prompt[] {
-  const every = runSeconds + walkSeconds
-  return [{ say: 'walk', from: runSeconds, every }, { say: 'run', from: every, every }]
-}
 
 /** Says the prompts that fall between two moments of moving time; what both programmes say at once is said once. */
 export function promptsBetween(run: Run, from: number, to: number): void {

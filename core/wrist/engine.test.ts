@@ -5,12 +5,12 @@ import { readScript } from '../script/read'
 import { walk } from '../session/walk'
 import type { Cue, EngineState } from './engine'
 import { advance, initialState } from './engine'
-import { runWalk } from './engine-cues'
 import { faceOf } from './face'
 import { fit } from './fit'
 import { profileNamed } from './profile'
 import type { Program } from './program'
 import { entrancesOf } from './program-steps'
+import { runWalk, settingsOf } from './settings'
 
 const athlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', run: { criticalSpeed: 3.75, criticalPower: 248 }, ride: { criticalPower: 215 } }
 const sessionOf = (text: string) => readScript(text).sessions[0]!
@@ -276,6 +276,13 @@ describe('what the wearer is told', () => {
       for (const cue of outcome.cues) if (cue.kind === 'prompt') said.push(`${cue.t} ${cue.say}`)
     }
     expect(said).toEqual(['60 drink', '90 walk', '120 drink', '120 run', '180 drink', '210 walk'])
+  })
+
+  it('takes the second programme from the athlete\'s schools, walking only in a run', () => {
+    const set = { ...athlete, schools: { cues: { halfway: false, autoLapMetres: 1000 }, beside: { drinkSeconds: 1200, eatSeconds: 2400, runSeconds: 540, walkSeconds: 60 } } }
+    expect(settingsOf(athlete, 'run')).toEqual({ countdown: true, halfway: true })
+    expect(settingsOf(set, 'ride')).toEqual({ countdown: true, halfway: false, autoLapMetres: 1000, prompts: [{ say: 'drink', from: 1200, every: 1200 }, { say: 'eat', from: 2400, every: 2400 }] })
+    expect(settingsOf(set, 'run').prompts!.map(prompt => prompt.say)).toEqual(['drink', 'eat', 'walk', 'run'])
   })
 
   it('judges a pool by whole lengths', () => {

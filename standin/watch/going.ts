@@ -9,6 +9,7 @@ import { digestOf } from '../../core/wrist/digest'
 import type { EngineEvent, EngineSettings, EngineState } from '../../core/wrist/engine'
 import { advance, initialState } from '../../core/wrist/engine'
 import type { Program } from '../../core/wrist/program'
+import { settingsOf } from '../../core/wrist/settings'
 import type { SpeakerState, Utterance } from '../../core/wrist/speaker'
 import { sayCue, silentSpeaker, speak } from '../../core/wrist/speaker'
 import type { Body } from '../body/body'
@@ -18,7 +19,7 @@ import type { OwnPress } from '../rehearse'
 import { ledBy, noPress, ownPresses } from '../rehearse'
 
 /** The body that wears the watch: whose abilities, which seed, how many times real time, and how it goes about it. */
-export interface Wearer { athlete: Athlete, seed: number, speed: number, pressesItself: boolean, manner: Manner, settings: EngineSettings }
+export interface Wearer { athlete: Athlete, seed: number, speed: number, pressesItself: boolean, manner: Manner }
 
 /** A program being carried out, as plain data that survives a power cut. */
 export interface Going {
@@ -29,13 +30,14 @@ export interface Going {
   recorder: Recorder
   body: Body
   wearer: Wearer
+  settings: EngineSettings
   press: OwnPress
   speaker: SpeakerState
   said: Utterance | null
 }
 
 function take(going: Going, event: EngineEvent): Going {
-  const outcome = advance(going.program, going.state, event, going.wearer.settings)
+  const outcome = advance(going.program, going.state, event, going.settings)
   addMarks(going.recorder, outcome.marks)
   const unit = unitsOf(going.wearer.athlete).run
   const spoken = speak(going.speaker, outcome.cues, outcome.state.t, cue => sayCue(cue, going.program, unit))
@@ -44,7 +46,8 @@ function take(going: Going, event: EngineEvent): Going {
 
 export function begin(slot: number, program: Program, wearer: Wearer, startedAt: string, from?: Place): Going {
   const going: Going = {
-    slot, program, startedAt, state: initialState, recorder: emptyRecorder(), body: restedBody(wearer.athlete), wearer, press: noPress, speaker: silentSpeaker, said: null,
+    slot, program, startedAt, state: initialState, recorder: emptyRecorder(), body: restedBody(wearer.athlete), wearer,
+    settings: settingsOf(wearer.athlete, program.sport), press: noPress, speaker: silentSpeaker, said: null,
   }
   return take(going, { kind: 'start', t: 0, ...(from ? { from } : {}) })
 }

@@ -4,7 +4,6 @@ import type { IncomingMessage, ServerResponse } from 'node:http'
 import { join } from 'node:path'
 import { profileNamed } from '../../core/wrist/profile'
 import type { Knob } from '../../core/wrist/buttons'
-import { usualSettings } from '../../core/wrist/engine'
 import type { LinkKind, LinkManner } from '../../shared/api'
 import type { HandAct } from './hand'
 import { openStore } from './store'
@@ -21,7 +20,7 @@ const folder = process.env.STANDIN_FOLDER
 const key = process.env.STANDIN_KEY ?? ''
 if (!port || !folder || key.length < 16) throw new Error('STANDIN_PORT, STANDIN_FOLDER and STANDIN_KEY are needed')
 
-const nobody: Wearer = { athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' }, seed: 1, speed: 1, pressesItself: false, manner: { bias: 0 }, settings: usualSettings }
+const nobody: Wearer = { athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' }, seed: 1, speed: 1, pressesItself: false, manner: { bias: 0 } }
 const watches = new Map<string, Watch>()
 
 function watchAt(address: string): Watch | null {

@@ -8,7 +8,6 @@ import { randomFrom } from '../../core/quantity/random'
 import { score } from '../../core/record/score'
 import { readScript } from '../../core/script/read'
 import { comparePrograms } from '../../core/wrist/compare'
-import { usualSettings } from '../../core/wrist/engine'
 import { fit } from '../../core/wrist/fit'
 import { firstCounter } from '../../core/wrist/frame'
 import type { Carry, Exchange } from '../../core/wrist/line'
@@ -57,7 +56,7 @@ describe('the link', () => {
 describe('the watch', () => {
   let folder: string
   let watch: Watch
-  const wearer: Wearer = { athlete: ilse, seed: 1, speed: 600, pressesItself: true, manner: { bias: 0 }, settings: usualSettings }
+  const wearer: Wearer = { athlete: ilse, seed: 1, speed: 600, pressesItself: true, manner: { bias: 0 } }
   const begin = () => startWatch('test.all-sport', 'all-sport', 3, openStore(folder), wearer)
   const carry: Carry = async (frame) => {
     const reply = await watch.message('cable', frame)

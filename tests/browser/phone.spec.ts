@@ -20,7 +20,7 @@ async function tried(app: Page, speed: number): Promise<void> {
 
 test('a phone without a server opens, leads through a session, and brings the recording home when the server is back', async ({ app }) => {
   await takenAlong(app, 'Island loop', 'sport run\n\nwarm-up 0:30\n2 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n')
-  await app.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated' && navigator.serviceWorker.controller !== null && await caches.match('/phone') !== undefined)
+  await expect.poll(() => app.evaluate(async () => navigator.serviceWorker.controller !== null && await caches.match('/phone') !== undefined), { timeout: 30_000 }).toBe(true)
   await app.context().setOffline(true)
   await app.reload()
   await expect(app.locator('[data-test=offline]')).toBeVisible()

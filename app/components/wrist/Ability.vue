@@ -14,7 +14,9 @@ const ends = ['time', 'distance', 'press', 'heart-rate', 'energy', 'send-off', '
 const measures = ['pace', 'speed', 'heart-rate', 'power', 'cadence', 'rpe'] as const
 const sports = ['run', 'ride', 'swim', 'multi'] as const
 const endWords = { 'time': 'time', 'distance': 'distance', 'press': 'press', 'heart-rate': 'heart rate', 'energy': 'energy', 'send-off': 'send-off', 'first': 'whichever first' } as const
-const toggled = <T>(list: T[], value: T) => list.includes(value) ? list.filter(entry => entry !== value) : [...list, value]
+function toggled<T>(list: T[], value: T): T[] {
+  return list.includes(value) ? list.filter(entry => entry !== value) : [...list, value]
+}
 const numbers = [
   ['maxSteps', 'steps and blocks'], ['maxNesting', 'repeats deep'], ['maxNameLength', 'letters in a name'], ['smoothingSeconds', 's smoothing'],
   ['alertAfterSeconds', 's outside before a nudge'], ['alertRepeatSeconds', 's between nudges'],

@@ -20,8 +20,6 @@ export default route({
   }),
   async handle({ transaction, params, body }) {
     const { address, athlete } = await transaction(async tx => ({ ...await loadWatch(tx, params.id), ...await currentAthlete(tx) }))
-    const cues = athlete.schools?.cues
-    const settings = { countdown: cues?.countdown ?? true, halfway: cues?.halfway ?? true, ...(cues?.autoLapMetres ? { autoLapMetres: cues.autoLapMetres } : {}) }
-    return (await atStandin(address, 'PUT', 'wearer', { athlete, ...body, manner: { ...body.manner, bias: body.manner?.bias ?? 0 }, settings })).json()
+    return (await atStandin(address, 'PUT', 'wearer', { athlete, ...body, manner: { ...body.manner, bias: body.manner?.bias ?? 0 } })).json()
   },
 })

@@ -169,7 +169,7 @@ describe('agonis', () => {
   })
 
   it('fits with choices, and says with what each loss could be met', () => {
-    writeFileSync(file('belt.txt'), 'sport run\nplace treadmill\n\n6:00 @ 4:30 /km\n')
+    writeFileSync(file('belt.txt'), 'sport run\nplace treadmill\n\n6:00 @ 5:10 /km\n')
     writeFileSync(file('choices.json'), JSON.stringify({ standing: { 'target pace run treadmill': 'none' } }))
     const fitted = (more: string[]) => agonis(['fit', file('belt.txt'), '--watch', 'basic', '--athlete', file('athlete.json'), ...more]).json<{ fits: boolean, losses: { path: string, kind: string, way: string, ways: { way: string }[], instead: string }[] }>()
     expect(fitted([]).losses).toMatchObject([{ path: '1', kind: 'target', way: 'heart-rate', ways: [{ way: 'heart-rate' }, { way: 'none' }] }])

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { aboutWords } from '~/wrist/words'
 import type { LinkKind, SlotComparison, SlotRow, TransferState, WatchState } from '~~/shared/api'
 
 useHead({ title: 'Wrist · Agonis' })
@@ -145,7 +146,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       <section v-if="Object.keys(kept.standing).length > 0" class="standing">
         <h2>Standing choices</h2>
         <ul>
-          <li v-for="(way, about) in kept.standing" :key="about">{{ about }}: <b>{{ way.replace('-', ' ') }}</b> <button class="plain" @click="lift(String(about))">no longer</button></li>
+          <li v-for="(way, about) in kept.standing" :key="about">{{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b> <button class="plain" @click="lift(String(about))">no longer</button></li>
         </ul>
       </section>
     </template>

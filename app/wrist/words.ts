@@ -32,3 +32,18 @@ export function actWords(act: PushAct): string {
 }
 
 export const shareArrived = (transfer: Pick<TransferState, 'arrived' | 'size'>): number => Math.round(transfer.arrived / Math.max(1, transfer.size) * 100)
+
+/** What a standing choice is about, in words: `target pace run treadmill` is pace targets of a run, treadmill. */
+export function aboutWords(about: string): string {
+  const [kind, of = '', sport = '', place] = about.split(' ')
+  const measure = of.replace('-', ' ')
+  switch (kind) {
+    case 'target': return `${measure} targets of a ${sport}${place ? `, ${place}` : ''}`
+    case 'also': return `${measure} shown beside the target of a ${sport}${place ? `, ${place}` : ''}`
+    case 'end': return `steps of a ${sport} that end by ${of === 'first' ? 'whichever comes first' : measure}`
+    case 'nesting': return 'repeats it cannot nest'
+    case 'repeat': return 'repeats until a distance or time'
+    case 'steps': return 'programs that are too long'
+    default: return about
+  }
+}

@@ -27,8 +27,22 @@ const asBlock = (item: ProgramItem | undefined): ProgramBlock => {
 
 const isLastRound = (block: ProgramBlock, round: number) => timesOf(block) === round
 
+interface Found { program: Program, blocks: ProgramBlock[], step: ProgramStep | null }
+/** What was found at a cursor, which never changes: a step is asked for a dozen times a second. */
+const known = new WeakMap<Cursor, Found>()
+
+function foundAt(program: Program, cursor: Cursor): Found {
+  const before = known.get(cursor)
+  if (before?.program === program) return before
+  const found: Found = { program, blocks: findBlocks(program, cursor), step: null }
+  known.set(cursor, found)
+  return found
+}
+
 /** The blocks around the cursor as written in the program, outermost first. */
-export function blocksAt(program: Program, cursor: Cursor): ProgramBlock[] {
+export const blocksAt = (program: Program, cursor: Cursor): readonly ProgramBlock[] => foundAt(program, cursor).blocks
+
+function findBlocks(program: Program, cursor: Cursor): ProgramBlock[] {
   const found: ProgramBlock[] = []
   let items: readonly ProgramItem[] = program.items
   for (const frame of cursor.blocks) {
@@ -48,9 +62,11 @@ function listAt(program: Program, frames: readonly BlockFrame[]): readonly Progr
 
 /** The step at the cursor. */
 export function stepAt(program: Program, cursor: Cursor): ProgramStep {
+  const found = foundAt(program, cursor)
+  if (found.step) return found.step
   const item = listAt(program, cursor.blocks)[cursor.index]
   if (item?.kind !== 'step') throw new Error('cursor does not point at a step')
-  return item
+  return found.step = item
 }
 
 /** Every enclosing block's part, outermost first, those written out included. */

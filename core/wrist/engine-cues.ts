@@ -3,7 +3,8 @@ import { isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
 import type { Reading } from './holding'
 import { settlingSeconds, sideOf, slide, smoothedValue } from './holding'
-import type { ProgramEnd } from './program'
+import type { ResolvedMeasure } from '../athlete/resolve'
+import type { ProgramEnd, ProgramStep } from './program'
 
 const ceilingAfterSeconds = 5
 const ceilingRepeatSeconds = 10
@@ -15,8 +16,10 @@ const silenceSeconds: Readonly<Record<Signal, number>> = { 'heart-rate': 10, 'po
 
 /** Says the prompts that fall between two moments of moving time; what both programmes say at once is said once. */
 export function promptsBetween(run: Run, from: number, to: number): void {
+  const { program: { prompts: own = [] }, settings: { prompts: beside = [] } } = run
+  if (own.length + beside.length === 0) return
   const said = new Set<string>()
-  for (const prompt of [...run.program.prompts ?? [], ...run.settings.prompts ?? []]) {
+  for (const prompt of [...own, ...beside]) {
     const first = Math.max(0, Math.ceil((from - prompt.from) / prompt.every - 1e-9))
     for (let count = first; prompt.from + count * prompt.every <= to; count++) {
       const at = prompt.from + count * prompt.every
@@ -39,7 +42,7 @@ export function lapsBetween(run: Run, metres: number, seconds: number): void {
     const t = state.t + (lap * autoLapMetres - state.metres) / metres * seconds
     run.cues.push({ kind: 'lap', t, metres: autoLapMetres, seconds: t - state.lapT })
     run.marks.push({ t, kind: 'lap' })
-    run.state = { ...run.state, lapT: t }
+    state.lapT = t
   }
 }
 
@@ -50,31 +53,34 @@ const needsOf = (end: ProgramEnd): Signal[] => {
   return end.on === 'first' ? end.of.flatMap(needsOf) : []
 }
 
+const measuredBy: Partial<Record<ResolvedMeasure, Signal>> = { 'pace': 'position', 'heart-rate': 'heart-rate', 'power': 'power' }
+
+const isNeeded = (signal: Signal, { end, target, ceiling }: ProgramStep): boolean =>
+  needsOf(end).includes(signal) || (ceiling !== undefined && signal === 'heart-rate') || (target !== undefined && measuredBy[target.of] === signal)
+
+const columnOf = { 'heart-rate': 'heartRate', 'position': 'metres', 'power': 'power' } as const
+const signals: readonly Signal[] = ['heart-rate', 'position', 'power']
+
 /** Says when a sensor that the step needs falls silent for a while, and when it is back. */
 export function watchSignals(run: Run): void {
   const { state } = run
   const { reading } = state
   if (!reading) return
-  const step = stepOf(run)
-  const silence: Record<Signal, boolean> = { 'heart-rate': reading.heartRate === null, 'position': reading.metres === null, 'power': reading.power === null }
-  const measures = { 'pace': 'position', 'heart-rate': 'heart-rate', 'power': 'power' } as const
-  const of = step.target?.of
-  const needed = new Set<Signal>([
-    ...needsOf(step.end), ...(step.ceiling === undefined ? [] : ['heart-rate' as const]), ...(of === 'pace' || of === 'heart-rate' || of === 'power' ? [measures[of]] : []),
-  ])
-  for (const signal of Object.keys(silence) as Signal[]) {
-    const since = run.state.silent[signal]
-    if (!silence[signal]) {
-      if (!since) continue
-      if (since.isSaid) run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: true })
-      const { [signal]: _, ...silent } = run.state.silent
-      run.state = { ...run.state, silent }
-      continue
+  for (const signal of signals) {
+    const known = state.silent[signal]
+    if (reading[columnOf[signal]] !== null) {
+      if (!known) continue
+      if (known.isSaid) run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: true })
+      const { [signal]: _, ...silent } = state.silent
+      state.silent = silent
     }
-    const known = since ?? { since: state.t, isSaid: false }
-    const isSaid = known.isSaid || (needed.has(signal) && state.t - known.since >= silenceSeconds[signal])
-    if (isSaid && !known.isSaid) run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: false })
-    if (known !== since || isSaid !== known.isSaid) run.state = { ...run.state, silent: { ...run.state.silent, [signal]: { since: known.since, isSaid } } }
+    else if (!known) {
+      state.silent = { ...state.silent, [signal]: { since: state.t, isSaid: false } }
+    }
+    else if (!known.isSaid && state.t - known.since >= silenceSeconds[signal] && isNeeded(signal, stepOf(run))) {
+      run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: false })
+      state.silent = { ...state.silent, [signal]: { since: known.since, isSaid: true } }
+    }
   }
 }
 
@@ -86,25 +92,25 @@ export function judge(run: Run, seconds: number): void {
   if (!target || seconds <= 0) return
   const value = smoothedValue(target.of, step.window)
   if (value === null) {
-    if (step.outSince !== null) run.state = { ...state, step: { ...step, outSince: null } }
+    step.outSince = null
     return
   }
   if (state.moving - step.startMoving <= settlingSeconds[target.of]) return
   const side = sideOf(value, target, progressOf(stepOf(run).end, state) ?? 0)
   const inside = side === 'inside'
-  const outSince = inside ? null : step.outSince ?? state.t - seconds
-  let { lastNudge } = step
+  step.outSince = inside ? null : step.outSince ?? state.t - seconds
+  step.judged += seconds
+  if (inside) {
+    step.held += seconds
+    step.lastNudge = null
+    return
+  }
   const isCrossed = state.crossing?.said !== null && state.crossing !== null
-  if (!inside && !isCrossed && state.t - outSince! >= program.alertAfterSeconds
-    && (lastNudge === null || state.t - lastNudge >= program.alertRepeatSeconds)) {
-    lastNudge = state.t
-    mark(run, 'nudge')
-    run.cues.push({ kind: 'nudge', t: state.t, side })
-  }
-  run.state = {
-    ...state,
-    step: { ...step, judged: step.judged + seconds, held: step.held + (inside ? seconds : 0), outSince, lastNudge: inside ? null : lastNudge },
-  }
+  if (isCrossed || state.t - step.outSince! < program.alertAfterSeconds) return
+  if (step.lastNudge !== null && state.t - step.lastNudge < program.alertRepeatSeconds) return
+  step.lastNudge = state.t
+  mark(run, 'nudge')
+  run.cues.push({ kind: 'nudge', t: state.t, side: side as Exclude<typeof side, 'inside'> })
 }
 
 /** Calls the ceiling after five seconds above it and every ten; it outranks the nudge, and goes on over a change of step. */
@@ -112,7 +118,7 @@ export function watchCeiling(run: Run): void {
   const { state } = run
   const { ceiling } = stepOf(run)
   if (ceiling === undefined || state.heartRate === null || state.heartRate <= ceiling) {
-    if (state.crossing !== null) run.state = { ...state, crossing: null }
+    state.crossing = null
     return
   }
   const since = state.crossing?.since ?? state.t
@@ -122,7 +128,7 @@ export function watchCeiling(run: Run): void {
     mark(run, 'ceiling')
     run.cues.push({ kind: 'ceiling', t: state.t, above: ceiling })
   }
-  run.state = { ...run.state, crossing: { since, said } }
+  if (state.crossing?.since !== since || state.crossing.said !== said) state.crossing = { since, said }
 }
 
 /** How much of the step is left, as seconds at the present speed, and whether it is half done; null where nobody can tell. */
@@ -154,9 +160,8 @@ export function announce(run: Run): void {
   const halfway = settings.halfway && !step.saidHalfway && left.isLong && left.isHalf
   if (countdown) run.cues.push({ kind: 'countdown', t: state.t })
   if (halfway) run.cues.push({ kind: 'halfway', t: state.t })
-  if (countdown || halfway) {
-    run.state = { ...state, step: { ...step, saidCountdown: step.saidCountdown || countdown, saidHalfway: step.saidHalfway || halfway } }
-  }
+  step.saidCountdown ||= countdown
+  step.saidHalfway ||= halfway
 }
 
 /** Moves the smoothing window on. In a pool it holds the last two touches of the wall, so that a value is that of a whole length. */
@@ -165,9 +170,9 @@ export function remember(run: Run, reading: Reading): void {
   const step = state.step!
   if (isPool(run, state.cursor!)) {
     const touches = reading.metres === null || reading.metres === step.window.at(-1)?.metres ? step.window : [...step.window, reading].slice(-2)
-    run.state = { ...state, step: { ...step, window: touches } }
+    step.window = touches
     return
   }
   const length = Math.max(program.smoothingSeconds, stepOf(run).target?.over ?? 0)
-  run.state = { ...state, step: { ...step, window: slide(step.window, reading, length) } }
+  step.window = slide(step.window, reading, length)
 }

@@ -7,7 +7,7 @@ import type { ProgramEnd } from './program'
 export interface Stretch { seconds: number, metres: number, work: number }
 
 /** Seconds from now until the end is reached within a stretch of even progress, or null. */
-export function secondsUntil(end: ProgramEnd, run: Run, stretch: Stretch, isLast: boolean): number | null {
+export function secondsUntil(end: ProgramEnd, run: Run, stretch: Stretch, isLast: () => boolean): number | null {
   const { state } = run
   const step = state.step!
   const along = (left: number, gain: number) => left <= 0 ? 0 : gain > 0 && left <= gain + 1e-9 ? Math.min(1, left / gain) * stretch.seconds : null
@@ -24,7 +24,7 @@ export function secondsUntil(end: ProgramEnd, run: Run, stretch: Stretch, isLast
     case 'send-off': {
       const touch = step.touchedAt === null ? along(end.metres - (state.metres - step.startMetres), stretch.metres) : Math.max(0, step.touchedAt - state.t)
       if (touch === null) return null
-      if (isLast) return touch
+      if (isLast()) return touch
       const clock = step.startT + end.seconds - state.t
       return Math.max(touch, clock) <= stretch.seconds + 1e-9 ? Math.max(touch, clock, 0) : null
     }
@@ -43,7 +43,7 @@ export function noteTouch(run: Run, stretch: Stretch): void {
   const left = end.metres - (state.metres - state.step!.startMetres)
   if (left > stretch.metres || stretch.metres <= 0) return
   const at = state.t + Math.max(0, left / stretch.metres) * stretch.seconds
-  run.state = { ...state, step: { ...state.step!, touchedAt: at } }
+  state.step!.touchedAt = at
 }
 
 /** The outermost block until a distance or time that is used up within the stretch. */

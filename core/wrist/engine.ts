@@ -17,12 +17,10 @@ const undoSeconds = 5
 function begin(run: Run, cursor: Cursor): void {
   const { state } = run
   const wall = isPool(run, cursor) ? [{ t: state.t, metres: state.sensorMetres ?? 0, heartRate: null, power: null, cadence: null }] : []
-  run.state = {
-    ...state, cursor,
-    step: {
-      startT: state.t, startMoving: state.moving, startMetres: state.metres, startWork: state.work,
-      held: 0, judged: 0, window: wall, outSince: null, lastNudge: null, touchedAt: null, saidCountdown: false, saidHalfway: false,
-    },
+  state.cursor = cursor
+  state.step = {
+    startT: state.t, startMoving: state.moving, startMetres: state.metres, startWork: state.work,
+    held: 0, judged: 0, window: wall, outSince: null, lastNudge: null, touchedAt: null, saidCountdown: false, saidHalfway: false,
   }
   mark(run, 'step')
   const { path } = stepOf(run)
@@ -32,7 +30,7 @@ function begin(run: Run, cursor: Cursor): void {
 function finish(run: Run): void {
   mark(run, 'stop', null)
   run.cues.push({ kind: 'finished', t: run.state.t })
-  run.state = { ...run.state, phase: 'finished', cursor: null, step: null, undo: null }
+  Object.assign(run.state, { phase: 'finished', cursor: null, step: null, undo: null })
 }
 
 const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way })
@@ -69,45 +67,45 @@ function pass(run: Run, stretch: Stretch, seconds: number): Stretch {
   promptsBetween(run, run.state.moving, run.state.moving + seconds)
   lapsBetween(run, stretch.metres * share, seconds)
   const { state } = run
-  run.state = {
-    ...state,
-    t: state.t + seconds, moving: state.moving + seconds,
-    metres: state.metres + stretch.metres * share, work: state.work + stretch.work * share,
-    way: state.way + (isRest ? 0 : stretch.metres * share),
-  }
+  state.t += seconds
+  state.moving += seconds
+  state.metres += stretch.metres * share
+  state.work += stretch.work * share
+  if (!isRest) state.way += stretch.metres * share
   return { seconds: stretch.seconds - seconds, metres: stretch.metres * (1 - share), work: stretch.work * (1 - share) }
 }
 
 const isLastStep = (run: Run) => nextCursor(run.program, run.state.cursor!, clocksOf(run.state)) === null
 
 function read(run: Run, reading: Reading): void {
-  const before = run.state
-  const seconds = reading.t - before.t
+  const { state } = run
+  const seconds = reading.t - state.t
   if (!(seconds > 0)) return
-  const gained = reading.metres === null ? 0 : Math.max(0, reading.metres - (before.sensorMetres ?? 0))
-  const sensorMetres = reading.metres ?? before.sensorMetres
-  run.state = { ...before, sensorMetres, heartRate: reading.heartRate ?? before.heartRate, reading }
-  if (before.phase !== 'running') {
-    run.state = { ...run.state, t: reading.t }
+  const gained = reading.metres === null ? 0 : Math.max(0, reading.metres - (state.sensorMetres ?? 0))
+  state.sensorMetres = reading.metres ?? state.sensorMetres
+  state.reading = reading
+  if (state.phase !== 'running') {
+    state.heartRate = reading.heartRate ?? state.heartRate
+    state.t = reading.t
     return
   }
-  if (reading.heartRate === null) run.state = { ...run.state, heartRate: null }
+  state.heartRate = reading.heartRate
   let stretch: Stretch = { seconds, metres: gained, work: (reading.power ?? 0) * seconds }
   for (;;) {
     noteTouch(run, stretch)
-    const own = secondsUntil(stepOf(run).end, run, stretch, isLastStep(run))
+    const own = secondsUntil(stepOf(run).end, run, stretch, () => isLastStep(run))
     const block = blockUntil(run, stretch)
     const blockFirst = block !== null && (own === null || block.seconds < own - 1e-9)
     const until = blockFirst ? block.seconds : own
     if (until === null) break
     stretch = pass(run, stretch, Math.min(until, stretch.seconds))
     moveOn(run, blockFirst ? block.depth : undefined)
-    if (run.state.phase === 'finished') return
+    if ((state.phase as string) === 'finished') return
     if (stretch.seconds <= 1e-9) break
   }
   const passed = stretch.seconds
   pass(run, stretch, stretch.seconds)
-  run.state = { ...run.state, t: reading.t }
+  state.t = reading.t
   remember(run, reading)
   judge(run, passed)
   watchSignals(run)
@@ -119,10 +117,10 @@ const holdsPress = (end: ProgramEnd): boolean => end.on === 'press' || (end.on =
 
 function endByHand(run: Run, kind: 'press' | 'skip'): void {
   const { state } = run
-  const undo = { until: state.t + undoSeconds, cursor: state.cursor!, step: state.step! }
+  const undo = { until: state.t + undoSeconds, cursor: state.cursor!, step: { ...state.step! } }
   mark(run, kind)
   moveOn(run)
-  if (run.state.phase === 'running') run.state = { ...run.state, undo }
+  if (state.phase === 'running') state.undo = undo
 }
 
 function push(run: Run, button: Button): void {
@@ -133,19 +131,20 @@ function push(run: Run, button: Button): void {
   }
   if (button === 'pause' && state.phase === 'running') {
     mark(run, 'pause')
-    run.state = { ...state, phase: 'paused', step: { ...state.step!, window: [], outSince: null } }
+    state.phase = 'paused'
+    Object.assign(state.step!, { window: [], outSince: null })
     return
   }
   if (button === 'resume' && state.phase === 'paused') {
     mark(run, 'resume')
-    run.state = { ...state, phase: 'running' }
+    state.phase = 'running'
     return
   }
   if (state.phase !== 'running') return
   if (button === 'skip') endByHand(run, 'skip')
   if (button === 'press' && holdsPress(stepOf(run).end)) endByHand(run, 'press')
   if (button === 'back' && state.undo && state.t <= state.undo.until) {
-    run.state = { ...state, cursor: state.undo.cursor, step: state.undo.step, undo: null }
+    Object.assign(state, { cursor: state.undo.cursor, step: { ...state.undo.step }, undo: null })
     mark(run, 'back')
   }
 }
@@ -154,7 +153,7 @@ function jump(run: Run, to: Place): void {
   const cursor = cursorAt(run.program, to, run.state.cursor, clocksOf(run.state))
   if (!cursor) return
   mark(run, 'jump', cursor)
-  run.state = { ...run.state, undo: null }
+  run.state.undo = null
   begin(run, cursor)
 }
 
@@ -164,19 +163,20 @@ function jump(run: Run, to: Place): void {
  * Laws, held by the tests: without `back`, the step marks name every flat step once and in order; a step that ends by time
  * or distance ends at that instant and not at the next reading; the same events bring the same outcome.
  *
- * Traps: metres covered while paused never count, but the clock of a send-off goes on; several steps can end within one
+ * Traps: the state given is never changed; the one worked on is a copy that this call owns, and only its own step, never the list
+ * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a send-off goes on; several steps can end within one
  * reading; `back` goes on with the undone step as if it had not ended.
  *
  * @param event its `t` is elapsed seconds since the start, never smaller than the state's
  * @param settings the same for the whole of a run
  */
 export function advance(program: Program, state: EngineState, event: EngineEvent, settings: EngineSettings = usualSettings): Outcome {
-  const run: Run = { program, settings, state, cues: [], marks: [] }
+  const run: Run = { program, settings, state: { ...state, step: state.step && { ...state.step } }, cues: [], marks: [] }
   if (event.kind === 'start') {
     const from = event.from && cursorAt(program, event.from, null, { moving: 0, way: 0 })
     const cursor = state.phase === 'ready' ? from ?? firstCursor(program) : null
     if (cursor) {
-      run.state = { ...state, phase: 'running', t: event.t }
+      Object.assign(run.state, { phase: 'running', t: event.t })
       begin(run, cursor)
     }
   }

@@ -1,4 +1,4 @@
-import { describe, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { seedsOr } from '../../tests/support/seeds'
 import { randomFrom } from '../quantity/random'
 import type { Recording } from '../record/recording'
@@ -108,4 +108,30 @@ describe(`carried out with ${seeds} seeds of presses, pauses, skips and silent s
       }
     }
   }, 900_000)
+})
+
+/** Frozen to its leaves, so that whoever changes it is caught in the act. */
+function frozen<T>(value: T): T {
+  if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+    Object.freeze(value)
+    Object.values(value).forEach(frozen)
+  }
+  return value
+}
+
+describe('the engine', () => {
+  it('changes no state it was given, and brings the same for the same', () => {
+    const random = randomFrom(5)
+    const buttons: Button[] = ['press', 'skip', 'back', 'pause', 'resume']
+    let state = frozen(advance(frozen(program), initialState, { kind: 'start', t: 0 }).state)
+    for (let t = 1; t < 600 && state.phase !== 'finished'; t++) {
+      const event: EngineEvent = random.next() < 0.15
+        ? { kind: buttons[Math.floor(random.next() * buttons.length)]!, t }
+        : { kind: 'reading', t, metres: random.next() < 0.1 ? null : t * 3, heartRate: random.next() < 0.1 ? null : 160 + 20 * random.next(), power: null, cadence: null }
+      const outcome = advance(program, state, frozen(event))
+      expect(advance(program, state, event)).toEqual(outcome)
+      state = frozen(outcome.state)
+    }
+    expect(state.cursor === null || stepAt(program, state.cursor).path !== '1').toBe(true)
+  })
 })

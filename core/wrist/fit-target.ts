@@ -34,7 +34,7 @@ function rounded(target: Omit<ResolvedTarget, 'said'>): ProgramTarget {
   }
 }
 
-/** Seconds below which a heart rate tells nothing of the step it is in. */
+/** Seconds below which a heart rate tells nothing of the step it is in; above critical it goes to its maximum and tells nothing either. */
 const heartNeedsSeconds = 150
 
 /** What a measure is best replaced by, the nearest to the step's point first. */
@@ -71,7 +71,8 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
     const [low, high] = ends as (number | undefined)[]
     const middle = low !== undefined && high !== undefined ? (low + high) / 2 : null
     const room = to === 'rpe' ? convertedRoom.rpe : (middle ?? low ?? high ?? 0) * convertedRoom[to]
-    const bounded = (value: number) => to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : value
+    const { max = Infinity } = heartOf(context.athlete, context.sport)
+    const bounded = (value: number) => to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : to === 'heart-rate' ? Math.min(max, value) : value
     return {
       ...(low === undefined ? {} : { easiest: bounded(middle === null ? low : Math.min(low, middle - room)) }),
       ...(high === undefined ? {} : { hardest: bounded(middle === null ? high : Math.max(high, middle + room)) }),
@@ -103,16 +104,19 @@ export function fitTarget(target: Target | undefined, step: Step, kind: 'target'
   const { of } = resolution.target
   if (allows(profile, sport, place?.kind, of)) return rounded(resolution.target)
   const isShort = (context.likely(path).seconds ?? Infinity) < heartNeedsSeconds
+  const share = shareOfCritical(resolution.target.hardest ?? resolution.target.easiest!, resolution.target.unit, step, context.athlete, sport)
+  const isAbove = of !== 'heart-rate' && share !== null && share > 1
+  const isPoorlyTold = isShort || isAbove
   const measures = kind === 'also' ? [] : nearest[of].filter(measure => allows(profile, sport, place?.kind, measure) && measure !== of)
   const open = measures.flatMap((measure) => {
     const found = converted(resolution.target, measure, step, context)
     return found ? [{ measure, found }] : []
   })
-  if (isShort) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
+  if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
   const ways: Way[] = open.map(({ measure, found }) => ({
-    way: measure, instead: `about ${sayTarget(found, paceReadingFor(sport))}${measure === 'heart-rate' && isShort ? ', slow to tell in so short a step' : ''}`,
+    way: measure, instead: `about ${sayTarget(found, paceReadingFor(sport))}${measure !== 'heart-rate' ? '' : isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''}`,
   }))
-  if (isShort && open[0]?.measure === 'heart-rate') ways.unshift({ way: 'none', instead: 'no target' })
+  if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift({ way: 'none', instead: 'no target' })
   else ways.push({ way: 'none', instead: 'no target' })
   const where = place ? ` for a ${sport} there` : ` for a ${sport}`
   const way = lose(context, { path, kind, what: `${words}: this watch takes no ${of}${where}`, about: `${kind} ${of} ${sport}${place ? ` ${place.kind}` : ''}` }, ways)

@@ -60,7 +60,7 @@ describe('fitting', () => {
   })
 
   it('lists every loss with its path and what is used instead', () => {
-    expect(losses('sport run\nplace treadmill\n\n10:00 @ 4:30 /km\n5:00 @ 140-150 bpm', 'basic')).toEqual([['1', 'target', 'about 164-176 bpm']])
+    expect(losses('sport run\nplace treadmill\n\n10:00 @ 5:10 /km\n5:00 @ 140-150 bpm', 'basic')).toEqual([['1', 'target', 'about 149-160 bpm']])
     expect(losses('sport run\n\nuntil HR below 120 walk', 'basic')).toEqual([['1', 'end', 'until press']])
     expect(losses('sport run\n\n2 times\n  1:00\n  recovery 1:00', 'basic')).toEqual([[undefined, 'nesting', 'every repeat written out, round by round: 4 steps']])
     expect(losses('sport run\n\n300 kcal')).toEqual([['1', 'end', '4762 m, a kilocalorie a kilogram and kilometre']])
@@ -115,7 +115,7 @@ describe('fitting', () => {
 })
 
 describe('choosing what is used instead', () => {
-  const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 4:30 /km\n6:00 @ 4:20 /km'
+  const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 5:10 /km\n6:00 @ 5:00 /km'
   const belt = { ...profileNamed('runner')!, targets: [{ sport: 'run' as const, of: ['heart-rate' as const, 'rpe' as const] }] }
   const chosen = (choices: LossChoices, text = treadmill, watch: WatchProfile = belt) => fit(session(text), watch, { athlete: ilse, on: '2026-03-31', choices })
 
@@ -138,6 +138,14 @@ describe('choosing what is used instead', () => {
     expect(fits).toBe(false)
     expect(losses[0]).toMatchObject({ instead: null, way: 'refuse' })
     expect(losses[0]!.ways).toHaveLength(3)
+  })
+
+  it('does not lead an effort above critical by the heart, whose maximum it would ask for', () => {
+    const [loss] = chosen({}, treadmill.replaceAll('5:10', '4:10')).losses
+    expect(loss!.way).toBe('rpe')
+    const byHeart = loss!.ways!.find(way => way.way === 'heart-rate')!.instead
+    expect(byHeart).toContain('near your maximum')
+    expect(Number(/-(\d+) bpm/.exec(byHeart)![1])).toBeLessThanOrEqual(ilse.heart!.max!)
   })
 
   it('does not lead a short step by the heart', () => {

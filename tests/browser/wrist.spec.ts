@@ -60,7 +60,7 @@ test('a sending cut half-way is gone on with, read back, carried out at sixty ti
 
 test('every loss of a treadmill session stands at its row, can be met otherwise, for once or always, and refused', async ({ app }) => {
   await newSession(app)
-  await app.keyboard.type('title Belt tens\nsport run\nplace treadmill\n\n10:00 @ 4:30 /km\n10:00 @ 4:20 /km')
+  await app.keyboard.type('title Belt tens\nsport run\nplace treadmill\n\n10:00 @ 5:10 /km\n10:00 @ 5:15 /km')
   await expect(kept(app)).toBeVisible()
   await app.click('[data-test=to-wrist]')
   await app.getByLabel('Drawer watch').check()
@@ -76,7 +76,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   await expect(ways.first()).toHaveValue('none')
   await app.goto('/wrist')
   await app.getByRole('button', { name: 'Drawer watch' }).click()
-  await expect(app.getByText('target pace run treadmill: none')).toBeVisible()
+  await expect(app.getByText('pace targets of a run, treadmill: none')).toBeVisible()
   await app.getByRole('button', { name: 'no longer' }).click()
   await expect(app.getByText('Standing choices')).toBeHidden()
 })

@@ -169,7 +169,7 @@ describe('calling a sending off', () => {
 })
 
 describe('fitting with choices', () => {
-  const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 4:30 /km\n6:00 @ 4:20 /km'
+  const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 5:10 /km\n6:00 @ 5:00 /km'
 
   it('keeps a choice for a row, a standing one, and refuses to send what was refused', async () => {
     const added = (await ilse.ask<KeptWatch>('POST', '/watches', { name: 'Belt watch', profile: 'basic' })).body

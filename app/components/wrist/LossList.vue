@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Loss } from '~~/core/wrist/fit'
 import { lossKey, refusal } from '~~/core/wrist/loss'
+import { aboutWords } from '~/wrist/words'
 
 /** Every loss at its row, with what is used instead, and the other ways to choose from. */
 const props = defineProps<{ losses: readonly Loss[], standing?: Readonly<Record<string, string>>, isBusy?: boolean }>()
@@ -12,7 +13,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
 <template>
   <ul v-if="losses.length > 0" class="losses" data-test="losses">
     <li v-for="(loss, index) in losses" :key="index" class="said" :class="loss.instead === null ? 'error' : 'ask'">
-      <span v-if="loss.path" class="mono faint">{{ loss.path }} </span>{{ loss.what }}
+      <span v-if="loss.path" class="mono faint path">{{ loss.path }}</span>{{ loss.what }}
       <strong v-if="isWall(loss)" class="bad"> – not possible there</strong>
       <span v-else-if="!loss.ways || loss.ways.length === 0"> – instead: <strong>{{ loss.instead }}</strong></span>
       <span v-else class="ways">
@@ -22,7 +23,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
             <option :value="refusal">nothing: do not send it so</option>
           </select>
         </label>
-        <label v-if="loss.about" class="check"><input type="checkbox" :checked="isStanding(loss)" :disabled="isBusy" @change="emit('always', loss.about, isStanding(loss) ? null : loss.way!)"> always, for {{ loss.about }}</label>
+        <label v-if="loss.about" class="check"><input type="checkbox" :checked="isStanding(loss)" :disabled="isBusy" @change="emit('always', loss.about, isStanding(loss) ? null : loss.way!)"> always so, for {{ aboutWords(loss.about) }}</label>
       </span>
     </li>
   </ul>
@@ -30,6 +31,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
 
 <style scoped>
 .losses { list-style: none; padding: 0; margin: 8px 0; max-height: 320px; overflow: auto; }
+.path { margin-right: 10px; }
 .ways { display: flex; flex-wrap: wrap; gap: 4px 16px; margin-top: 4px; }
 .ways label { display: flex; gap: 8px; align-items: center; min-height: 34px; }
 .ways select { max-width: min(360px, 70vw); }

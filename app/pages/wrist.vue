@@ -47,7 +47,7 @@ const letGo = (row: SlotRow) => guarded(async () => {
 function sendAgain(row: SlotRow) {
   if (row.standing === 'edited' && !askToLose(row)) return
   return guarded(async () => {
-    await wrist.send(chosen.value, row.should!.sessionId!)
+    await wrist.send(chosen.value, row.should!.sessionId!, row.by === 'hand')
     await look()
   })
 }

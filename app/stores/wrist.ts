@@ -23,7 +23,7 @@ export const useWristStore = defineStore('wrist', () => {
     }
   }
 
-  const send = async (watchId: string, session: string) => follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session } }))
+  const send = async (watchId: string, session: string, over = false) => follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, over } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
   const callOff = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
 

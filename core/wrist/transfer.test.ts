@@ -11,7 +11,7 @@ import type { Answer, Request } from './protocol'
 import type { Exchange } from './line'
 import { freeRecording, listRecords, readBack, removeProgram, sendProgram, takeRecording } from './transfer'
 import type { WatchMemory } from './watch-memory'
-import { emptyMemory, keepRecording, programIn } from './watch-memory'
+import { emptyMemory, handPut, keepRecording, programIn, restoredMemory } from './watch-memory'
 import { receive } from './watch-receive'
 import type { Recording } from '../record/recording'
 
@@ -103,6 +103,23 @@ describe('a transfer over a link that fails', () => {
     await link.exchange({ kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: btoa('abc') })
     expect(await link.exchange({ kind: 'commit', slot: 2, digest: 'f'.repeat(64), expects: 0 })).toMatchObject({ kind: 'refused', why: 'digest' })
     expect(programIn(link.watch.memory, 2)).toBeNull()
+  })
+
+  it('refuses what does not go in any more, and takes it in place of something as large', async () => {
+    const link = linked(emptyMemory('w1', 'i1', 'all-sport', 3, bytesOf(small) + 100))
+    await sendProgram(link.exchange, small, 1, 0)
+    await expect(sendProgram(link.exchange, other, 2, 0)).rejects.toMatchObject({ why: 'full' })
+    await sendProgram(link.exchange, other, 1, 1)
+    expect(handPut(link.watch.memory, 2, small)).toBeNull()
+    expect(programIn(link.watch.memory, 1)).toEqual(other)
+  })
+
+  it('knows a memory that an earlier version wrote', () => {
+    const { capacity: _, bond: __, pairing: ___, ...before } = handPut(emptyMemory('w1', 'i1', 'all-sport', 2), 1, small)!
+    const slots = before.slots.map(({ name: _name, by: _by, ...held }) => held) as unknown as WatchMemory['slots']
+    const restored = restoredMemory({ ...before, slots })
+    expect(restored).toMatchObject({ bond: null, slots: [{ name: 'Quay ladder', by: 'server', generation: 1 }, { name: null, by: null }] })
+    expect(programIn(restored, 1)).toEqual(small)
   })
 
   it('lets offered bytes expire', async () => {

@@ -26,18 +26,30 @@ const stateOf = (row: TransferRow): TransferState => ({
 
 interface Place { slot: number, expects: number, incarnation: string }
 
-/** The slot a session goes to: where it already is, else a free one. */
-async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string): Promise<Place> {
+/**
+ * The slot a session goes to: where it already is, else a free one. A program that came there by a sending whose server stopped right
+ * behind the commit is its own too.
+ *
+ * @param isOver what was changed on the watch in that slot may be replaced
+ */
+async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string, isOver: boolean): Promise<Place> {
   const { incarnation, slots } = await atWatch(database, owner, kept.id, async ({ exchange }) => ({ ...await greet(exchange), ...await listSlots(exchange) }))
-  const held = await asOwner(database, owner, tx => tx.select({ slot: holding.slot, sessionId: holding.sessionId }).from(holding).where(eq(holding.watchId, kept.id)))
-  const own = held.find(entry => entry.sessionId === sessionId)
+  const { held, stopped } = await asOwner(database, owner, async tx => ({
+    held: await tx.select({ slot: holding.slot, sessionId: holding.sessionId }).from(holding).where(eq(holding.watchId, kept.id)),
+    stopped: await tx.select({ slot: transfer.slot, digest: transfer.digest }).from(transfer)
+      .where(and(eq(transfer.watchId, kept.id), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped'))),
+  }))
+  const own = held.find(entry => entry.sessionId === sessionId) ?? stopped.find(entry => slots.some(state => state.slot === entry.slot && state.digest === entry.digest))
   const taken = new Set(held.map(entry => entry.slot))
   const found = slots.find(state => own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot))
   if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one on the Wrist page first.')
+  if (found.by === 'hand' && !isOver) {
+    throw new Problem(409, `"${found.name}" was made or changed on the watch, and is nowhere else.`, 'body.over', 'Say that it may be replaced, or read it back first.', { why: 'hand-made' })
+  }
   return { slot: found.slot, expects: found.generation, incarnation }
 }
 
-export interface SendingAsk { watchId: string, sessionId: string, place?: Place, name?: string, day?: string }
+export interface SendingAsk { watchId: string, sessionId: string, place?: Place, name?: string, day?: string, isOver?: boolean }
 
 /** Begins to send a session to a watch; the sending goes on by itself and can be followed, called off and resumed. */
 export async function beginTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
@@ -47,7 +59,7 @@ export async function beginTransfer(database: Database, owner: string, ask: Send
     throw new Problem(422, `${kept.name} cannot hold this session: ${losses.find(loss => loss.instead === null)!.what}.`, 'session',
       'Change the session, choose something else instead, or take another watch.', { losses })
   }
-  const place = ask.place ?? await choosePlace(database, owner, kept, sessionId)
+  const place = ask.place ?? await choosePlace(database, owner, kept, sessionId, ask.isOver ?? false)
   const row = await asOwner(database, owner, async (tx) => {
     await tx.update(transfer).set({ state: 'cancelled', updatedAt: new Date() })
       .where(and(eq(transfer.watchId, watchId), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped')))

@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { pairStandin } from '../../scripts/pair-standin'
 import { asOwner } from '../../server/db/client'
-import { arrival, recording, watch } from '../../server/db/schema'
+import { arrival, holding, recording, transfer, watch } from '../../server/db/schema'
 import { atWatch } from '../../server/services/lease'
 import { listSlots } from '../../core/wrist/transfer'
 import type { FitPreview, KeptWatch, PushPlan, SlotComparison, TransferState, WatchState } from '../../shared/api'
@@ -90,6 +90,8 @@ describe('what a watch should hold beside what it holds', () => {
     expect(compared.equal).toBe(false)
     expect(compared.rows.filter(row => !row.equal)).toMatchObject([{ should: 'warm-up 1:00', holds: 'warm-up 2:00' }])
     const edited = state.rows.find(row => row.standing === 'edited')!
+    const over = await ilse.ask('POST', `/watches/${ilse.watch}/transfers`, { session: ids[2] })
+    expect([over.status, over.body.why]).toEqual([409, 'hand-made'])
     const refused = await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}`)
     expect([refused.status, refused.body.why]).toEqual([409, 'hand-made'])
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}&handMade=true`)).status).toBe(200)
@@ -165,6 +167,20 @@ describe('calling a sending off', () => {
     expect(standings(await stateOf(ilse))).toEqual([])
     const done = await send(ilse, session)
     expect((await ilse.ask<TransferState>('POST', `/transfers/${done.id}/cancel`)).body.state).toBe('done')
+  })
+})
+
+describe('a sending whose server stopped right behind the commit', () => {
+  it('is found again by the next one of the same session, and leaves no second copy', async () => {
+    const session = await newSession(ilse, short('Crashed'))
+    const done = await send(ilse, session)
+    await asOwner(database, ilse.owner, async (tx) => {
+      await tx.delete(holding).where(eq(holding.watchId, ilse.watch))
+      await tx.update(transfer).set({ state: 'stopped' }).where(eq(transfer.id, done.id))
+    })
+    expect(standings(await stateOf(ilse))).toEqual(['extra Crashed'])
+    expect((await send(ilse, session)).slot).toBe(done.slot)
+    expect(standings(await stateOf(ilse))).toEqual(['equal Crashed'])
   })
 })
 

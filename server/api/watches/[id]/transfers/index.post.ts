@@ -1,14 +1,14 @@
 import { setResponseStatus } from 'h3'
-import { object, string } from 'yup'
+import { boolean, object, string } from 'yup'
 import { route } from '../../../../services/route'
 import { idParams } from '../../../../services/shapes'
 import { beginTransfer } from '../../../../services/transfer'
 
 export default route({
   params: idParams,
-  body: object({ session: string().uuid('is not an id').required() }),
+  body: object({ session: string().uuid('is not an id').required(), over: boolean().default(false) }),
   async handle({ database, owner, params, body, event }) {
-    const begun = await beginTransfer(database, owner, { watchId: params.id, sessionId: body.session })
+    const begun = await beginTransfer(database, owner, { watchId: params.id, sessionId: body.session, isOver: body.over })
     setResponseStatus(event, 201)
     return begun
   },

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import { ilse } from '~~/demo/athlete'
 import { readScript } from '~~/core/script/read'
 import { validateRecording } from '~~/core/formats/validate'
 import { randomFrom } from '~~/core/quantity/random'
@@ -11,7 +10,7 @@ import { phoneProfile } from '~~/core/wrist/profile'
 import type { Run, RunHead } from './replay'
 import { newRun, recordingOfRun, replay, takeEvent } from './replay'
 
-const { program } = fit(readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n').sessions[0]!, phoneProfile, { athlete: ilse })
+const { program } = fit(readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n').sessions[0]!, phoneProfile)
 const head: RunHead = { program, session: null, startedAt: '2026-03-31T06:00:00.000Z', timeZone: 'Europe/Oslo', settings: { ...usualSettings, autoLapMetres: 100 }, simulated: false }
 
 function eventsOf(seed: number): EngineEvent[] {
@@ -46,6 +45,7 @@ describe('a journal replayed', () => {
     expect(validateRecording(recording).ok).toBe(true)
     expect(checkRecording(recording)).toBeNull()
     expect(recording.samples.lat!.some(value => value !== null)).toBe(true)
+    expect(recording.samples.t).toHaveLength(eventsOf(3).filter(event => event.kind === 'reading').length)
     expect(recording.samples.altitude).toBeUndefined()
     expect(recordingOfRun(replay(head, [{ kind: 'start', t: 0 }]))).toBeNull()
   })

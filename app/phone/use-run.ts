@@ -11,6 +11,7 @@ import type { Button, EngineEvent } from '~~/core/wrist/engine'
 import { faceOf } from '~~/core/wrist/face'
 import { sayCue, silentSpeaker, speak } from '~~/core/wrist/speaker'
 import { keepAwake } from './awake'
+import { runClock } from './clock'
 import type { Journal } from './journal'
 import { openJournal, unfinishedRun } from './journal'
 import type { Run, RunHead } from './replay'
@@ -40,7 +41,9 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   const voice = outlet(cues)
   const awake = keepAwake(held => isAwake.value = held)
 
-  const now = () => run.value ? Math.max(run.value.state.t, (Date.now() - Date.parse(run.value.head.startedAt)) / 1000) : 0
+  const clockFrom = (seconds: number) => runClock(seconds, { steady: () => performance.now(), day: () => Date.now() })
+  let clock = clockFrom(0)
+  const now = () => Math.max(run.value?.state.t ?? 0, clock.now())
   const placeNow = () => {
     const { state, head: { program } } = run.value!
     return (state.cursor ? stepAt(program, state.cursor).place : undefined) ?? program.place
@@ -110,6 +113,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     wearer = head.simulated ? simulatedWearer(athlete(), 1) : null
     journal = await openJournal(head)
     run.value = newRun(head)
+    clock = clockFrom(0)
     take({ kind: 'start', t: 0, ...(from ? { from } : {}) })
     await journal.flush()
     await awake.begin()
@@ -126,6 +130,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
       return false
     }
     journal = await openJournal(left.head, left.parts)
+    clock = clockFrom(Math.max(run.value.state.t, (Date.now() - Date.parse(left.head.startedAt)) / 1000))
     const last = left.events.findLast(event => event.kind === 'reading' && typeof event.lat === 'number' && typeof event.lon === 'number')
     const metres = run.value.state.sensorMetres ?? 0
     sensors = last?.kind === 'reading'
@@ -145,9 +150,17 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   const face = computed(() => run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete()).run) : null)
 
   const flush = () => void journal?.flush()
-  onMounted(() => addEventListener('pagehide', flush))
+  const hide = () => {
+    if (document.visibilityState === 'hidden') clock.hidden()
+    flush()
+  }
+  onMounted(() => {
+    addEventListener('pagehide', flush)
+    document.addEventListener('visibilitychange', hide)
+  })
   onBeforeUnmount(() => {
     removeEventListener('pagehide', flush)
+    document.removeEventListener('visibilitychange', hide)
     clearTimeout(ticker)
     flush()
     void awake.end()

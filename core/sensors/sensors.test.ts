@@ -91,6 +91,12 @@ describe('position', () => {
     expect(Math.abs(tunnelled.metres - after(way).metres)).toBeLessThan(25)
   })
 
+  it('joins it straight too where the way has turned in the tunnel', () => {
+    const before = after(fixes(100, 3, 3, 8))
+    const beyond = Array.from({ length: 60 }, (_, second): Fix => ({ t: 220 + second, lat: 59 + 300 * degrees, lon: 5 + (360 + second * 3) * degrees / Math.cos(59 * Math.PI / 180), accuracy: 3 }))
+    expect(Math.abs(beyond.reduce<PositionState | null>(follow, before)!.metres - before.metres - 360 - 177)).toBeLessThan(30)
+  })
+
   it('takes no poor, late or senseless fix', () => {
     const state = after(fixes(30, 3, 4, 9))
     for (const fix of [{ t: 40, lat: 59, lon: 5, accuracy: 500 }, { t: 3, lat: 59, lon: 5, accuracy: 4 }, { t: 40, lat: NaN, lon: 5, accuracy: 4 }]) expect(follow(state, fix)).toBe(state)

@@ -117,7 +117,7 @@ const holdsPress = (end: ProgramEnd): boolean => end.on === 'press' || (end.on =
 
 function endByHand(run: Run, kind: 'press' | 'skip'): void {
   const { state } = run
-  const undo = { until: state.t + undoSeconds, cursor: state.cursor!, step: { ...state.step! } }
+  const undo = { until: state.t + undoSeconds, cursor: state.cursor!, step: state.step! }
   mark(run, kind)
   moveOn(run)
   if (state.phase === 'running') state.undo = undo
@@ -144,7 +144,7 @@ function push(run: Run, button: Button): void {
   if (button === 'skip') endByHand(run, 'skip')
   if (button === 'press' && holdsPress(stepOf(run).end)) endByHand(run, 'press')
   if (button === 'back' && state.undo && state.t <= state.undo.until) {
-    Object.assign(state, { cursor: state.undo.cursor, step: { ...state.undo.step }, undo: null })
+    Object.assign(state, { cursor: state.undo.cursor, step: state.undo.step, undo: null })
     mark(run, 'back')
   }
 }

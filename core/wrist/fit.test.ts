@@ -173,6 +173,24 @@ describe('choosing what is used instead', () => {
   })
 })
 
+describe('writing repeats out', () => {
+  const names = (items: readonly ProgramItem[]) => flatSteps(items).map(({ at }) => at)
+
+  it('keeps the rest of an inner repeat that stands at the end of one which drops its last', () => {
+    const nested = session('sport run\n\n3 times, drop last recovery\n  2 times\n    1:00\n    rest 0:30')
+    const { program } = fit(nested, { ...profileNamed('all-sport')!, maxNesting: 1 })
+    expect(names(program.items)).toEqual([...walk(nested)].map(flat => `${flat.path}@${flat.round.join('.')}`))
+  })
+
+  it('carries out the same steps for documents of every kind and any depth', () => {
+    fc.assert(fc.property(arbitrarySession, fc.integer({ min: 0, max: 3 }), (document, maxNesting) => {
+      const { program, losses } = fit(document, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting })
+      if (losses.some(loss => loss.kind !== 'nesting' && loss.kind !== 'name' && loss.kind !== 'doubt' && loss.kind !== 'target' && loss.kind !== 'also') || JSON.stringify(program.items).includes('"repeat":{"metres"') || JSON.stringify(program.items).includes('"repeat":{"seconds"')) return
+      expect(names(program.items)).toEqual([...walk(document)].map(flat => `${flat.path}@${flat.round.join('.')}`))
+    }), { numRuns: 400 })
+  })
+})
+
 describe('shortening names', () => {
   const name = fc.string({ minLength: 1, maxLength: 30, unit: fc.constantFrom('a', 'b', ' ', '…', '~', '2') }).filter(text => text.trim() === text)
 

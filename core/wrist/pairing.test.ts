@@ -107,6 +107,9 @@ describe('sealed frames', () => {
 
   it('are changed by nobody on the way', async () => {
     const { watch, carry, key } = await paired()
+    const counting: Carry = frame => carry(frame.replace('"counter":0', '"counter":7'))
+    await expect(listSlots(open(counting, key))).rejects.toThrow(SilentError)
+    expect(watch.memory.bond!.counter).toBe(-1)
     const meddling: Carry = frame => carry(frame.replace('"list\\"', '"records\\"'))
     await expect(listSlots(open(meddling, key))).rejects.toThrow(UnpairedError)
     const lying: Carry = async frame => (await carry(frame)).replace('free\\":', 'free\\":9')
@@ -114,6 +117,20 @@ describe('sealed frames', () => {
     const echoing: Carry = async frame => frame
     await expect(listSlots(open(echoing, key, 9))).rejects.toThrow(SilentError)
     expect(watch.memory.slots.every(held => held.generation === 0)).toBe(true)
+  })
+
+  it('are answered by their own answer alone, not by a late one to an earlier frame', async () => {
+    const { carry, key } = await paired()
+    let late: string | null = null
+    const mixing: Carry = async (frame) => {
+      const reply = await carry(frame)
+      const before = late
+      late = reply
+      return before ?? reply
+    }
+    const line = open(mixing, key)
+    expect(await line({ kind: 'records' })).toEqual({ kind: 'records', records: [] })
+    expect(await line({ kind: 'list' })).toMatchObject({ kind: 'list' })
   })
 
   it('are no frames when they are anything else', () => {

@@ -62,6 +62,11 @@ describe('the speaker', () => {
     expect(listen([cueOf('ceiling', 1), cueOf('countdown', 1)], 20).map(({ kind }) => kind)).toEqual(['ceiling'])
   })
 
+  it('cuts a change of step off for the next one', () => {
+    const steps: Cue[] = [{ kind: 'step', t: 1, path: '1', round: [] }, { kind: 'step', t: 2, path: '2', round: [] }]
+    expect(listen(steps, 10).map(({ t, words, cuts }) => [t, words, cuts])).toEqual([[1, '400 m, 4:00-4:10 /km', false], [2, 'rest 1:00', true]])
+  })
+
   it('says prompts of two programmes together, once the voice is free', () => {
     expect(listen([cueOf('step', 2), cueOf('prompt', 2), cueOf('prompt', 3)], 20).map(({ words }) => words)).toEqual(['400 m, 4:00-4:10 /km', 'drink and eat'])
   })

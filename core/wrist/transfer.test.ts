@@ -108,7 +108,8 @@ describe('a transfer over a link that fails', () => {
   it('refuses what does not go in any more, and takes it in place of something as large', async () => {
     const link = linked(emptyMemory('w1', 'i1', 'all-sport', 3, bytesOf(small) + 100))
     await sendProgram(link.exchange, small, 1, 0)
-    await expect(sendProgram(link.exchange, other, 2, 0)).rejects.toMatchObject({ why: 'full' })
+    expect(await link.exchange({ kind: 'offer', slot: 2, digest: digestOf(other), size: bytesOf(other), expects: 0 })).toMatchObject({ kind: 'refused', why: 'full' })
+    expect(link.watch.memory.staged).toEqual([])
     await sendProgram(link.exchange, other, 1, 1)
     expect(handPut(link.watch.memory, 2, small)).toBeNull()
     expect(programIn(link.watch.memory, 1)).toEqual(other)

@@ -37,11 +37,12 @@ async function count() {
 async function afterRun() {
   mode.value = restedGlass
   stopListening()
-  await count()
   await bring()
 }
 /** Recordings go home whenever the server is there; where it is not, they wait and nothing is said to be wrong. */
 async function bring() {
+  await count()
+  if (waiting.value === 0) return
   try {
     home.value = [...await bringHome(), ...home.value]
     isOnline.value = true
@@ -59,10 +60,15 @@ async function loadAthlete() {
     athlete.value = (await api<{ athlete: Athlete }>('/me')).athlete
     await set('agonis.phone.athlete', athlete.value)
     shelf.value = (await api<Listed<ShelfRow>>('/sessions?limit=50')).rows
+    isOnline.value = true
   }
   catch {
     isOnline.value = false
   }
+}
+async function onBack() {
+  await loadAthlete()
+  await bring()
 }
 const week = () => guarded(async () => {
   const { taken, problems } = await takeWeek(athlete.value)
@@ -140,10 +146,10 @@ onMounted(async () => {
   const isGoing = await goOn().catch(() => false)
   if (isGoing && !run.value?.head.simulated) listen()
   if (!isGoing) await bring()
-  addEventListener('online', bring)
+  addEventListener('online', onBack)
 })
 onBeforeUnmount(() => {
-  removeEventListener('online', bring)
+  removeEventListener('online', onBack)
   stopListening()
 })
 </script>

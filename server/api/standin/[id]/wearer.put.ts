@@ -13,7 +13,7 @@ export default route({
   body: object({
     speed: number().min(1).max(600).required(), seed: number().integer().min(1).max(2_147_483_647).required(), pressesItself: boolean().required(),
     manner: object({
-      bias: number().min(-0.5).max(0.5).default(0), startsFast: chance(), missesCue: chance(), pressesTwice: chance(), forgetsStop: number().min(0).max(3600),
+      bias: number().min(-0.5).max(0.5), startsFast: chance(), missesCue: chance(), pressesTwice: chance(), forgetsStop: number().min(0).max(3600),
       hills: object({ percent: number().min(0).max(20).required(), metres: number().min(100).max(20_000).required() }).default(undefined),
       silentHeart: silence(), silentPosition: silence(), silentPower: silence(),
     }),

@@ -6,7 +6,7 @@ import { beginTransfer } from '../../../../services/transfer'
 
 export default route({
   params: idParams,
-  body: object({ session: string().uuid('is not an id').required(), over: boolean().default(false) }),
+  body: object({ session: string().uuid('is not an id').required(), over: boolean() }),
   async handle({ database, owner, params, body, event }) {
     const begun = await beginTransfer(database, owner, { watchId: params.id, sessionId: body.session, isOver: body.over })
     setResponseStatus(event, 201)

@@ -89,7 +89,8 @@ export async function atWatch<T>(database: Database, owner: string, watchId: str
     if (!next) throw new LeaseLostError('another server speaks with the watch now')
     row = next
   }
-  const attempt = () => {
+  const attempt = async () => {
+    if (row.key === null && row.pendingKey !== null) await change({ key: row.pendingKey, pendingKey: null })
     if (row.key === null) throw new Problem(409, `${row.name} is not paired yet.`, 'watch', 'Pair it with the code it shows.', { why: 'unpaired' })
     return work(turnOf(database, owner, row, row.key, holder), row)
   }

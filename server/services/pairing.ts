@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { eq } from 'drizzle-orm'
 import { openLine, SilentError } from '../../core/wrist/line'
-import { greet, pairWatch, WrongCodeError } from '../../core/wrist/transfer'
+import { pairWatch, WrongCodeError } from '../../core/wrist/transfer'
 import type { Database } from '../db/client'
 import { asOwner } from '../db/client'
 import { watch } from '../db/schema'
@@ -18,12 +18,11 @@ export async function pairByCode(database: Database, owner: string, id: string, 
   const change = (values: Partial<typeof watch.$inferInsert>) => asOwner(database, owner, tx => tx.update(watch).set(values).where(eq(watch.id, id)))
   let agreed: string | null = null
   try {
-    const hello = await greet(open)
     await pairWatch(open, kept.address, owner, code, count => new Uint8Array(randomBytes(count)), async (key) => {
       agreed = key
       await change({ pendingKey: key })
     })
-    await asOwner(database, owner, tx => tx.update(watch).set({ key: agreed, pendingKey: null, incarnation: hello.incarnation }).where(eq(watch.id, id)))
+    await change({ key: agreed, pendingKey: null })
   }
   catch (error) {
     if (error instanceof WrongCodeError) throw new Problem(422, 'That is not the code on the watch.', 'body.code', 'Read it again; after three tries the watch shows another.')

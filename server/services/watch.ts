@@ -8,7 +8,7 @@ import type { KeptWatch, LinkKind } from '../../shared/api'
 import { notFound, Problem } from './problem'
 
 const keptOf = (row: typeof watch.$inferSelect): KeptWatch =>
-  ({ id: row.id, name: row.name, address: row.address, profile: row.profile, link: row.link, standing: row.standing, isPaired: row.key !== null })
+  ({ id: row.id, name: row.name, address: row.address, profile: row.profile, link: row.link, standing: row.standing, isPaired: row.key !== null || row.pendingKey !== null })
 
 export async function loadWatch(tx: OwnerTransaction, id: string): Promise<KeptWatch> {
   const [row] = await tx.select().from(watch).where(eq(watch.id, id))

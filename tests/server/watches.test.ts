@@ -53,6 +53,9 @@ describe('pairing', () => {
       await tx.update(watch).set({ key: 'ab'.repeat(32), pendingKey: row!.key }).where(eq(watch.id, ilse.watch))
     })
     expect((await stateOf(ilse)).rows.length).toBeGreaterThan(0)
+    await asOwner(database, ilse.owner, tx => tx.update(watch).set({ key: null, pendingKey: sql`key` }).where(eq(watch.id, ilse.watch)))
+    expect((await ilse.ask<KeptWatch[]>('GET', '/watches')).body[0]!.isPaired).toBe(true)
+    expect((await stateOf(ilse)).rows.length).toBeGreaterThan(0)
   })
 
   it('says that a watch knows this account no more, after a reset or in other hands', async () => {
@@ -115,6 +118,7 @@ describe('what a watch should hold beside what it holds', () => {
     expect(clockAhead).toBeGreaterThan(3590)
     await hand(ilse, { do: 'reset' })
     await pairStandin(database, ilse.owner, ilse.watch)
+    expect((await stateOf(ilse)).wasReset).toBe(true)
     expect((await stateOf(ilse)).wasReset).toBe(false)
   })
 

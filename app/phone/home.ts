@@ -2,7 +2,7 @@ import { DateTime } from 'luxon'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { digestOf } from '~~/core/wrist/digest'
 import { fit } from '~~/core/wrist/fit'
-import { phoneProfile } from '~~/core/wrist/profile'
+import { phoneChoices, phoneProfileFor } from '~~/core/wrist/profile'
 import type { KeptSession, PlanRow } from '~~/shared/api'
 import type { HeldProgram } from './store'
 import { heldPrograms, holdPrograms, letGo, waitingRecordings } from './store'
@@ -12,7 +12,7 @@ export async function takeAlong(id: string, athlete: Athlete, day: string | null
   const kept = await api<KeptSession>(`/sessions/${id}`)
   const held = await heldPrograms()
   const others = held.filter(entry => entry.session !== id)
-  const { program, losses, fits } = fit({ ...kept.document, title: kept.document.title ?? kept.title }, phoneProfile, { athlete, on: DateTime.now().toISODate(), taken: others.map(entry => entry.program.name) })
+  const { program, losses, fits } = fit({ ...kept.document, title: kept.document.title ?? kept.title }, phoneProfileFor(kept.document), { athlete, on: DateTime.now().toISODate(), choices: { standing: phoneChoices }, taken: others.map(entry => entry.program.name) })
   if (!fits) throw new ApiError({ status: 422, problem: `This phone cannot hold “${kept.title}”: ${losses.find(loss => loss.instead === null)!.what}.`, where: 'session', hint: 'Change it on the Desk first.' })
   const slot = held.find(entry => entry.session === id)?.slot ?? 1 + Math.max(0, ...held.map(entry => entry.slot))
   const entry: HeldProgram = { slot, session: id, program, digest: digestOf(program), losses, day }

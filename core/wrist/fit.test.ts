@@ -12,7 +12,7 @@ import { fit } from './fit'
 import { shortenNames } from './fit-name'
 import type { LossChoices } from './loss'
 import type { WatchProfile } from './profile'
-import { profileNamed, watchProfiles } from './profile'
+import { phoneChoices, phoneProfileFor, profileNamed, watchProfiles } from './profile'
 import { countItems, depthOf, roundItems } from './program'
 import type { Program, ProgramItem, ProgramStep } from './program'
 import { digestOf } from './digest'
@@ -170,6 +170,17 @@ describe('choosing what is used instead', () => {
     expect(countItems(program.items)).toBe(6)
     const often = 'sport run\n\n20 times\n  2 times\n    0:30\n    recovery 0:30'
     expect(countItems(chosen({}, often, { ...profileNamed('all-sport')!, maxNesting: 1 }).program.items)).toBe(5)
+  })
+})
+
+describe('on a phone', () => {
+  it('lets a swimmer press at the wall, since nothing tells it the way there, and leaves a send-off to the clock', () => {
+    const swim = session('sport swim\nplace pool 25 m\n\n4 times\n  100 m\n  rest 0:20\n4 times\n  50 m on 1:10')
+    const { program, losses, fits } = fit(swim, phoneProfileFor(swim), { athlete: ilse, choices: { standing: phoneChoices } })
+    expect(fits).toBe(true)
+    expect(losses.map(loss => [loss.path, loss.instead])).toEqual([['1.1', 'until press'], ['2.1', '1:10, by the clock alone']])
+    expect(JSON.stringify(program.items)).not.toContain('"on":"distance"')
+    expect(phoneProfileFor(session('sport run\n\n400 m')).ends).toContain('distance')
   })
 })
 

@@ -1,4 +1,4 @@
-import type { End, PlaceKind, SessionSport, Sport } from '../session/document'
+import type { End, PlaceKind, Session, SessionSport, Sport } from '../session/document'
 
 /** What a watch can hold and do, as `docs/formats/watch.schema.json` states it. */
 export interface WatchProfile {
@@ -64,5 +64,12 @@ export const phoneProfile: WatchProfile = profile('phone', {
   ],
   repeatUntil: true, smoothingSeconds: 8, alertAfterSeconds: 8, alertRepeatSeconds: 20, showsTarget: true,
 })
+
+/** Where nothing tells a phone its way, as in a pool, no step can end by distance on it. */
+export const phoneProfileFor = ({ sport }: Pick<Session, 'sport'>): WatchProfile =>
+  sport === 'swim' ? { ...phoneProfile, ends: phoneProfile.ends.filter(end => end !== 'distance') } : phoneProfile
+
+/** What a swimmer does at the wall instead, unless they choose otherwise. */
+export const phoneChoices: Readonly<Record<string, string>> = { 'end distance swim': 'press' }
 
 export const profileNamed = (name: string) => watchProfiles.find(candidate => candidate.name === name)

@@ -214,6 +214,18 @@ describe('the watch', () => {
     expect(watch.glass().recordingsWaiting).toBe(1)
   })
 
+  it('lets go of a run that an earlier version wrote down, and of the slot it was in', async () => {
+    await sendProgram(exchange, program, 1, 0)
+    watch.push('top', false)
+    watch.stop()
+    const { speaker: _, ...before } = JSON.parse(readFileSync(join(folder, 'going.json'), 'utf8')) as Record<string, unknown>
+    writeFileSync(join(folder, 'going.json'), JSON.stringify(before))
+    watch = begin()
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(watch.glass().face).toBeNull()
+    expect(watch.hand({ do: 'delete', slot: 1 })).toBe(true)
+  })
+
   it('begins anywhere, and jumps anywhere', async () => {
     await sendProgram(exchange, program, 1, 0)
     watch.wear({ ...wearer, speed: 1, pressesItself: false })

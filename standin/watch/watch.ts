@@ -44,7 +44,9 @@ export function startWatch(address: string, profile: string, slots: number, stor
   let links = { ...usualLinks, ...store.read<Record<LinkKind, LinkManner>>('links') }
   let body: Case = store.read<Case>('case') ?? { isOn: true, clockOff: 0 }
   let wearer = defaultWearer
-  let going = memory.running === null ? null : store.read<Going>('going')
+  const left = memory.running === null ? null : store.read<Partial<Going>>('going')
+  let going = left?.state && left.speaker && left.settings ? left as Going : null
+  if (!going) memory = { ...memory, running: null }
   let mode: GlassMode = restedGlass
   let savedAt = 0
   let carriedOver = 0

@@ -9,10 +9,10 @@ import { finish, forecastingNudges, heldSteps } from '../core/forecast/nudges'
 import { reckon } from '../core/reckon/reckon'
 import { sheetRows } from '../core/reckon/sheet'
 import { readScript } from '../core/script/read'
-import { advance, initialState } from '../core/wrist/engine'
-import { fit } from '../core/wrist/fit'
-import { readFrame, seal } from '../core/wrist/frame'
-import { profileNamed } from '../core/wrist/profile'
+import { advance, initialState } from '../core/wrist/engine/engine'
+import { fit } from '../core/wrist/fit/fit'
+import { readFrame, seal } from '../core/wrist/link/frame'
+import { profileNamed } from '../core/wrist/program/profile'
 
 const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
 const canonical = `sport run\n\n${rows.join('\n')}\n`

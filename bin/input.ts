@@ -10,8 +10,8 @@ import { readScript } from '../core/script/read'
 import { checkSession } from '../core/session/check'
 import type { Session, SessionSport } from '../core/session/document'
 import { limits } from '../core/session/limits'
-import type { WatchProfile } from '../core/wrist/profile'
-import { profileNamed, watchProfiles } from '../core/wrist/profile'
+import type { WatchProfile } from '../core/wrist/program/profile'
+import { profileNamed, watchProfiles } from '../core/wrist/program/profile'
 
 export interface Diagnostic { problem: string, line?: number, column?: number, pointer?: string }
 

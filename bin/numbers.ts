@@ -3,7 +3,7 @@ import { derivedNumbers } from '../core/athlete/numbers'
 import type { DerivedNumber } from '../core/athlete/numbers'
 import { nudgePicture } from '../core/forecast/forecast'
 import type { Session } from '../core/session/document'
-import type { WatchProfile } from '../core/wrist/profile'
+import type { WatchProfile } from '../core/wrist/program/profile'
 
 const significant = (value: number) => Number(value.toPrecision(5))
 

@@ -1,9 +1,9 @@
 import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { Session } from '../core/session/document'
-import { fit } from '../core/wrist/fit'
-import { profileNamed } from '../core/wrist/profile'
-import type { Program } from '../core/wrist/program'
+import { fit } from '../core/wrist/fit/fit'
+import { profileNamed } from '../core/wrist/program/profile'
+import type { Program } from '../core/wrist/program/program'
 import type { Manner } from '../standin/body/manner'
 import { rehearse } from '../standin/rehearse'
 

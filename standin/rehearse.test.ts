@@ -6,9 +6,9 @@ import { checkRecording } from '../core/record/recording'
 import { score } from '../core/record/score'
 import { readScript } from '../core/script/read'
 import { walk } from '../core/session/walk'
-import { digestOf } from '../core/wrist/digest'
-import { fit } from '../core/wrist/fit'
-import { profileNamed } from '../core/wrist/profile'
+import { digestOf } from '../core/wrist/program/digest'
+import { fit } from '../core/wrist/fit/fit'
+import { profileNamed } from '../core/wrist/program/profile'
 import { rehearse } from './rehearse'
 
 const sessionOf = (text: string) => readScript(text).sessions[0]!

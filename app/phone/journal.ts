@@ -1,5 +1,5 @@
 import { createStore, delMany, entries, set } from 'idb-keyval'
-import type { EngineEvent } from '~~/core/wrist/engine'
+import type { EngineEvent } from '~~/core/wrist/engine/engine'
 import type { RunHead } from './replay'
 
 /**

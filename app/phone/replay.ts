@@ -1,10 +1,10 @@
 import { addMarks, addReading, emptyRecorder, finishRecording } from '~~/core/record/recorder'
 import type { Recorder } from '~~/core/record/recorder'
 import type { Recording } from '~~/core/record/recording'
-import { digestOf } from '~~/core/wrist/digest'
-import type { Cue, EngineEvent, EngineSettings, EngineState } from '~~/core/wrist/engine'
-import { advance, initialState } from '~~/core/wrist/engine'
-import type { Program } from '~~/core/wrist/program'
+import { digestOf } from '~~/core/wrist/program/digest'
+import type { Cue, EngineEvent, EngineSettings, EngineState } from '~~/core/wrist/engine/engine'
+import { advance, initialState } from '~~/core/wrist/engine/engine'
+import type { Program } from '~~/core/wrist/program/program'
 
 /** What a run began with. */
 export interface RunHead { program: Program, session: string | null, startedAt: string, timeZone?: string, settings: EngineSettings, simulated: boolean }

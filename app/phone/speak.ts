@@ -1,5 +1,5 @@
 import type { CueSchool } from '~~/core/athlete/athlete'
-import type { Tone, Utterance } from '~~/core/wrist/speaker'
+import type { Tone, Utterance } from '~~/core/wrist/engine/speaker'
 
 const hertz: Readonly<Record<Tone, number[]>> = { low: [440], high: [880], long: [660, 660], rising: [520, 700], falling: [700, 460] }
 

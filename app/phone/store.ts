@@ -1,8 +1,8 @@
 import { createStore, del, entries, get, set } from 'idb-keyval'
-import type { Loss } from '~~/core/wrist/fit'
-import type { Program } from '~~/core/wrist/program'
+import type { Loss } from '~~/core/wrist/fit/fit'
+import type { Program } from '~~/core/wrist/program/program'
 import type { Recording } from '~~/core/record/recording'
-import { digestOf } from '~~/core/wrist/digest'
+import { digestOf } from '~~/core/wrist/program/digest'
 
 /** What this phone holds by itself, without a server: programs, and recordings that have not come home yet. */
 export interface HeldProgram { slot: number, session: string, program: Program, digest: string, losses: Loss[], day: string | null }

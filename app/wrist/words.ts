@@ -1,5 +1,5 @@
 import type { SlotRow, TransferState } from '~~/shared/api'
-import type { PushAct } from '~~/core/wrist/schools'
+import type { PushAct } from '~~/core/wrist/link/schools'
 import { formatDay } from '~/wrist/day'
 
 const staleWords = { session: 'the session has changed', athlete: 'your numbers have changed', profile: 'what the watch can do has changed' } as const

@@ -4,7 +4,7 @@ import { reckon } from '../reckon/reckon'
 import { printSession } from '../script/print'
 import type { Session } from '../session/document'
 import { titleOf } from '../session/title'
-import { digestOf } from '../wrist/digest'
+import { digestOf } from '../wrist/program/digest'
 
 /** A session of a dated day as a day's entry of a calendar file; its script is the description. Null without a date. */
 export function sessionIcs(session: Session, athlete: Athlete): string | null {

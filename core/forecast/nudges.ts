@@ -6,7 +6,7 @@ import { normalsFrom } from '../quantity/normal'
 import type { Normals } from '../quantity/normal'
 import type { ReckonedStep, ReckonedTarget, Reckoning } from '../reckon/reckon'
 import type { Session, Sport } from '../session/document'
-import { settlingSeconds } from '../wrist/holding'
+import { settlingSeconds } from '../wrist/engine/holding'
 
 /** How a watch judges: over how many seconds it smooths, after how many it nudges, and how soon again. */
 export interface Nudging { smoothingSeconds: number, alertAfterSeconds: number, alertRepeatSeconds: number }

@@ -11,8 +11,8 @@ import type { Athlete } from '../athlete/athlete'
 import type { Recording } from '../record/recording'
 import type { Score } from '../record/score'
 import type { Session } from '../session/document'
-import type { WatchProfile } from '../wrist/profile'
-import type { Program } from '../wrist/program'
+import type { WatchProfile } from '../wrist/program/profile'
+import type { Program } from '../wrist/program/program'
 
 /** A fault in a document: where, as a JSON pointer, and what. */
 export interface FormatProblem { pointer: string, problem: string }

@@ -1,4 +1,4 @@
-import type { Reading } from '../wrist/holding'
+import type { Reading } from '../wrist/engine/holding'
 import type { Mark, Recording, Samples } from './recording'
 
 /** Writes a recording down as it happens; grows in place, for hours of one sample a second. */

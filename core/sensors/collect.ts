@@ -1,4 +1,4 @@
-import type { Reading } from '../wrist/holding'
+import type { Reading } from '../wrist/engine/holding'
 import type { PlaceKind } from '../session/document'
 import type { Revolutions, SensorMessage } from './gatt'
 import { cadenceBetween } from './gatt'

@@ -1,9 +1,9 @@
 import { sql } from 'drizzle-orm'
 import { bigint, boolean, customType, date, doublePrecision, index, integer, jsonb, pgPolicy, pgRole, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
-import type { Receipt } from '../../core/wrist/transfer'
+import type { Receipt } from '../../core/wrist/link/transfer'
 import type { Score } from '../../core/record/score'
 import type { Session } from '../../core/session/document'
-import type { WatchProfile } from '../../core/wrist/profile'
+import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
 
 /** The role every request works under: it owns nothing and row-level security binds it. */

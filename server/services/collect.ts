@@ -1,5 +1,5 @@
-import { bringHome } from '../../core/wrist/desk'
-import { greet } from '../../core/wrist/transfer'
+import { bringHome } from '../../core/wrist/link/desk'
+import { greet } from '../../core/wrist/link/transfer'
 import type { Database } from '../db/client'
 import { clockAheadOf } from './clock'
 import { deskStore } from './desk-store'

@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm'
-import type { DeskStore } from '../../core/wrist/desk'
-import { joinBytes } from '../../core/wrist/protocol'
+import type { DeskStore } from '../../core/wrist/link/desk'
+import { joinBytes } from '../../core/wrist/link/protocol'
 import type { Database } from '../db/client'
 import { asOwner } from '../db/client'
 import { arrival, holding, transfer } from '../db/schema'

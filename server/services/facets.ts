@@ -3,7 +3,7 @@ import { facetsOf } from '../../core/find/facets'
 import { printItem } from '../../core/script/print'
 import type { Session } from '../../core/session/document'
 import { normalise } from '../../core/session/normalise'
-import { digestOf } from '../../core/wrist/digest'
+import { digestOf } from '../../core/wrist/program/digest'
 import type { Database } from '../db/client'
 import { revision, session } from '../db/schema'
 

@@ -1,5 +1,5 @@
-import type { Carry } from '../../core/wrist/line'
-import { SilentError } from '../../core/wrist/line'
+import type { Carry } from '../../core/wrist/link/line'
+import { SilentError } from '../../core/wrist/link/line'
 import type { LinkKind } from '../../shared/api'
 import { Problem } from './problem'
 

@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm'
-import type { Program } from '../../core/wrist/program'
+import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
 import { transfer } from '../db/schema'
 

@@ -1,6 +1,6 @@
 import { validateProgram } from '../../core/formats/validate'
 import type { Recording } from '../../core/record/recording'
-import { digestOf } from '../../core/wrist/digest'
+import { digestOf } from '../../core/wrist/program/digest'
 import type { OwnerTransaction } from '../db/client'
 import { Problem } from './problem'
 import { storeRecording } from './recording'

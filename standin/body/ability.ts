@@ -5,8 +5,8 @@ import { reserveRate } from '../../core/forecast/reserve'
 import { reserveAtCritical } from '../../core/forecast/intensity'
 import { defaultBike, powerAtSpeed, speedAtPower } from '../../core/reckon/cycling'
 import type { Sport } from '../../core/session/document'
-import { bandAt } from '../../core/wrist/holding'
-import type { ProgramStep } from '../../core/wrist/program'
+import { bandAt } from '../../core/wrist/engine/holding'
+import type { ProgramStep } from '../../core/wrist/program/program'
 
 /** What a body can do in a sport, from the athlete's numbers, with customary ones where they are not known. */
 export interface Ability {

@@ -1,5 +1,5 @@
-import { fit } from '../../core/wrist/fit'
-import { profileNamed } from '../../core/wrist/profile'
+import { fit } from '../../core/wrist/fit/fit'
+import { profileNamed } from '../../core/wrist/program/profile'
 import { readScript } from '../../core/script/read'
 import type { Air } from './link'
 import type { Scene } from './server'

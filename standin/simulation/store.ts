@@ -1,7 +1,7 @@
-import { joinBytes } from '../../core/wrist/protocol'
-import type { DeskStore, SendingRow } from '../../core/wrist/desk'
-import type { Receipt } from '../../core/wrist/transfer'
-import { digestOf } from '../../core/wrist/digest'
+import { joinBytes } from '../../core/wrist/link/protocol'
+import type { DeskStore, SendingRow } from '../../core/wrist/link/desk'
+import type { Receipt } from '../../core/wrist/link/transfer'
+import { digestOf } from '../../core/wrist/program/digest'
 import type { SimulatedWatch } from './watch'
 import type { Actor, World } from './world'
 

@@ -1,9 +1,9 @@
-import { digestOfBytes, digestOf } from '../../core/wrist/digest'
-import type { Program } from '../../core/wrist/program'
-import { fromBase64 } from '../../core/wrist/protocol'
-import type { HeldSlot, WatchMemory } from '../../core/wrist/watch-memory'
-import { emptyMemory, emptySlot, handPut, keepRecording, programIn } from '../../core/wrist/watch-memory'
-import { receiveFrame, showCode } from '../../core/wrist/watch-receive'
+import { digestOfBytes, digestOf } from '../../core/wrist/program/digest'
+import type { Program } from '../../core/wrist/program/program'
+import { fromBase64 } from '../../core/wrist/link/protocol'
+import type { HeldSlot, WatchMemory } from '../../core/wrist/link/watch-memory'
+import { emptyMemory, emptySlot, handPut, keepRecording, programIn } from '../../core/wrist/link/watch-memory'
+import { receiveFrame, showCode } from '../../core/wrist/link/watch-receive'
 import type { World } from './world'
 
 /** Why a slot changed: a message did it, or a hand. */

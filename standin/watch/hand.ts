@@ -1,9 +1,9 @@
-import { fit } from '../../core/wrist/fit'
+import { fit } from '../../core/wrist/fit/fit'
 import { readScript } from '../../core/script/read'
-import { profileNamed } from '../../core/wrist/profile'
-import type { Program, ProgramItem } from '../../core/wrist/program'
-import type { WatchMemory } from '../../core/wrist/watch-memory'
-import { handPut, programIn } from '../../core/wrist/watch-memory'
+import { profileNamed } from '../../core/wrist/program/profile'
+import type { Program, ProgramItem } from '../../core/wrist/program/program'
+import type { WatchMemory } from '../../core/wrist/link/watch-memory'
+import { handPut, programIn } from '../../core/wrist/link/watch-memory'
 
 /** What a hand may do to a watch beside pushing its three buttons. */
 export type HandAct

@@ -3,7 +3,7 @@ import { inject } from 'vitest'
 import { asOwner, openDatabase } from '../../server/db/client'
 import { watch } from '../../server/db/schema'
 import { createAccount, newToken } from '../../server/services/account'
-import { profileNamed } from '../../core/wrist/profile'
+import { profileNamed } from '../../core/wrist/program/profile'
 import { pairStandin } from '../../scripts/pair-standin'
 
 process.env.STANDIN_URL = inject('standinUrl')

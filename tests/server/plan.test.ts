@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
-import { digestOf } from '../../core/wrist/digest'
+import { digestOf } from '../../core/wrist/program/digest'
 import { asOwner } from '../../server/db/client'
 import { transfer } from '../../server/db/schema'
 import { storeRecording } from '../../server/services/recording'

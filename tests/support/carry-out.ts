@@ -1,8 +1,8 @@
 import { randomFrom } from '../../core/quantity/random'
 import type { Mark } from '../../core/record/recording'
-import type { Button, EngineState, Cue } from '../../core/wrist/engine'
-import { advance, initialState } from '../../core/wrist/engine'
-import type { Program } from '../../core/wrist/program'
+import type { Button, EngineState, Cue } from '../../core/wrist/engine/engine'
+import { advance, initialState } from '../../core/wrist/engine/engine'
+import type { Program } from '../../core/wrist/program/program'
 
 export interface Carried { marks: Mark[], cues: Cue[], state: EngineState }
 

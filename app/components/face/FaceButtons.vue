@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Knob } from '~~/core/wrist/buttons'
+import type { Knob } from '~~/core/wrist/engine/buttons'
 
 /** Three buttons, pushed or held for a second; large enough for wet fingers. */
 defineProps<{ words: Record<Knob, string> }>()

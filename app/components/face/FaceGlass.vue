@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Face } from '~~/core/wrist/face'
+import type { Face } from '~~/core/wrist/engine/face'
 
 /** What a wrist shows of a program that is going: the same on the stand-in and on the phone. */
 defineProps<{ face: Face, look: boolean, said: string | null }>()

@@ -7,9 +7,9 @@ import VChart from 'vue-echarts'
 import type { Recording } from '~~/core/record/recording'
 import type { Score } from '~~/core/record/score'
 import { formatTime } from '~~/core/quantity/time'
-import type { ProgramStep } from '~~/core/wrist/program'
-import type { PaceReading } from '~~/core/wrist/words'
-import { paceUnitWords } from '~~/core/wrist/words'
+import type { ProgramStep } from '~~/core/wrist/program/program'
+import type { PaceReading } from '~~/core/wrist/program/words'
+import { paceUnitWords } from '~~/core/wrist/program/words'
 import { chartTokens } from '~/theme/chart'
 
 use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])

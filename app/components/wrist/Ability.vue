@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { KeptWatch } from '~~/shared/api'
-import type { WatchProfile } from '~~/core/wrist/profile'
+import type { WatchProfile } from '~~/core/wrist/program/profile'
 
 /** What the watch can and cannot do, to read and to change. */
 const props = defineProps<{ watch: KeptWatch }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { watchProfiles } from '~~/core/wrist/profile'
+import { watchProfiles } from '~~/core/wrist/program/profile'
 
 /** Takes in another watch: a new stand-in of a kind, or one somebody else has used. */
 const emit = defineEmits<{ added: [id: string], close: [] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Loss } from '~~/core/wrist/fit'
-import { lossKey, refusal } from '~~/core/wrist/loss'
+import type { Loss } from '~~/core/wrist/fit/fit'
+import { lossKey, refusal } from '~~/core/wrist/fit/loss'
 import { aboutWords } from '~/wrist/words'
 
 /** Every loss at its row, with what is used instead, and the other ways to choose from. */

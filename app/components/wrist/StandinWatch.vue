@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Knob } from '~~/core/wrist/buttons'
+import type { Knob } from '~~/core/wrist/engine/buttons'
 import type { Glass } from '~~/shared/api'
 
 const props = defineProps<{ watchId: string }>()

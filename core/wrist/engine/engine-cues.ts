@@ -1,0 +1,178 @@
+import type { Run, Signal } from './engine-state'
+import { isPool, mark, stepOf } from './engine-state'
+import { progressOf } from './engine-ends'
+import type { Reading } from './holding'
+import { settlingSeconds, sideOf, slide, smoothedValue } from './holding'
+import type { ResolvedMeasure } from '../../athlete/resolve'
+import type { ProgramEnd, ProgramStep } from '../program/program'
+
+const ceilingAfterSeconds = 5
+const ceilingRepeatSeconds = 10
+const countdownSeconds = 5
+const halfwayFromSeconds = 60
+const halfwayFromMetres = 400
+/** Silence that a sensor may keep before it is said: a strap slips for a moment, a bridge is crossed. */
+const silenceSeconds: Readonly<Record<Signal, number>> = { 'heart-rate': 10, 'position': 5, 'power': 5 }
+
+/** Says the prompts that fall between two moments of moving time; what both programmes say at once is said once. */
+export function promptsBetween(run: Run, from: number, to: number): void {
+  const { program: { prompts: own = [] }, settings: { prompts: beside = [] } } = run
+  if (own.length + beside.length === 0) return
+  const said = new Set<string>()
+  for (const prompt of [...own, ...beside]) {
+    const first = Math.max(0, Math.ceil((from - prompt.from) / prompt.every - 1e-9))
+    for (let count = first; prompt.from + count * prompt.every <= to; count++) {
+      const at = prompt.from + count * prompt.every
+      if (at <= from && !(at === 0 && from === 0)) continue
+      if (prompt.count !== undefined && count >= prompt.count) break
+      const t = run.state.t + (at - from)
+      if (said.has(`${t} ${prompt.say}`)) continue
+      said.add(`${t} ${prompt.say}`)
+      run.cues.push({ kind: 'prompt', t, say: prompt.say })
+      run.marks.push({ t, kind: 'prompt' })
+    }
+  }
+}
+
+/** Marks every whole lap of the distance that is passed within a stretch of even progress, at its instant. */
+export function lapsBetween(run: Run, metres: number, seconds: number): void {
+  const { state, settings: { autoLapMetres } } = run
+  if (!autoLapMetres || metres <= 0) return
+  for (let lap = Math.floor(state.metres / autoLapMetres + 1e-9) + 1; lap * autoLapMetres <= state.metres + metres; lap++) {
+    const t = state.t + (lap * autoLapMetres - state.metres) / metres * seconds
+    run.cues.push({ kind: 'lap', t, metres: autoLapMetres, seconds: t - state.lapT })
+    run.marks.push({ t, kind: 'lap' })
+    state.lapT = t
+  }
+}
+
+const needsOf = (end: ProgramEnd): Signal[] => {
+  if (end.on === 'distance' || end.on === 'send-off') return ['position']
+  if (end.on === 'heart-rate') return ['heart-rate']
+  if (end.on === 'energy') return ['power']
+  return end.on === 'first' ? end.of.flatMap(needsOf) : []
+}
+
+const measuredBy: Partial<Record<ResolvedMeasure, Signal>> = { 'pace': 'position', 'heart-rate': 'heart-rate', 'power': 'power' }
+
+const isNeeded = (signal: Signal, { end, target, ceiling }: ProgramStep): boolean =>
+  needsOf(end).includes(signal) || (ceiling !== undefined && signal === 'heart-rate') || (target !== undefined && measuredBy[target.of] === signal)
+
+const columnOf = { 'heart-rate': 'heartRate', 'position': 'metres', 'power': 'power' } as const
+const signals: readonly Signal[] = ['heart-rate', 'position', 'power']
+
+/** Says when a sensor that the step needs falls silent for a while, and when it is back. */
+export function watchSignals(run: Run): void {
+  const { state } = run
+  const { reading } = state
+  if (!reading) return
+  for (const signal of signals) {
+    const known = state.silent[signal]
+    if (reading[columnOf[signal]] !== null) {
+      if (!known) continue
+      if (known.isSaid) run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: true })
+      const { [signal]: _, ...silent } = state.silent
+      state.silent = silent
+    }
+    else if (!known) {
+      state.silent = { ...state.silent, [signal]: { since: state.t, isSaid: false } }
+    }
+    else if (!known.isSaid && state.t - known.since >= silenceSeconds[signal] && isNeeded(signal, stepOf(run))) {
+      run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: false })
+      state.silent = { ...state.silent, [signal]: { since: known.since, isSaid: true } }
+    }
+  }
+}
+
+/** Judges the smoothed value of the last seconds, and nudges when it has been outside for long enough. */
+export function judge(run: Run, seconds: number): void {
+  const { state, program } = run
+  const target = stepOf(run).target
+  const step = state.step!
+  if (!target || seconds <= 0) return
+  const value = smoothedValue(target.of, step.window)
+  if (value === null) {
+    step.outSince = null
+    return
+  }
+  if (state.moving - step.startMoving <= settlingSeconds[target.of]) return
+  const side = sideOf(value, target, progressOf(stepOf(run).end, state) ?? 0)
+  const inside = side === 'inside'
+  step.outSince = inside ? null : step.outSince ?? state.t - seconds
+  step.judged += seconds
+  if (inside) {
+    step.held += seconds
+    step.lastNudge = null
+    return
+  }
+  const isCrossed = state.crossing?.said !== null && state.crossing !== null
+  if (isCrossed || state.t - step.outSince! < program.alertAfterSeconds) return
+  if (step.lastNudge !== null && state.t - step.lastNudge < program.alertRepeatSeconds) return
+  step.lastNudge = state.t
+  mark(run, 'nudge')
+  run.cues.push({ kind: 'nudge', t: state.t, side: side as Exclude<typeof side, 'inside'> })
+}
+
+/** Calls the ceiling after five seconds above it and every ten; it outranks the nudge, and goes on over a change of step. */
+export function watchCeiling(run: Run): void {
+  const { state } = run
+  const { ceiling } = stepOf(run)
+  if (ceiling === undefined || state.heartRate === null || state.heartRate <= ceiling) {
+    state.crossing = null
+    return
+  }
+  const since = state.crossing?.since ?? state.t
+  let said = state.crossing?.said ?? null
+  if (state.t - since >= ceilingAfterSeconds && (said === null || state.t - said >= ceilingRepeatSeconds)) {
+    said = state.t
+    mark(run, 'ceiling')
+    run.cues.push({ kind: 'ceiling', t: state.t, above: ceiling })
+  }
+  if (state.crossing?.since !== since || state.crossing.said !== said) state.crossing = { since, said }
+}
+
+/** How much of the step is left, as seconds at the present speed, and whether it is half done; null where nobody can tell. */
+function leftOf(run: Run): { seconds: number, isHalf: boolean, isLong: boolean } | null {
+  const { state } = run
+  const step = state.step!
+  const { end } = stepOf(run)
+  if (end.on === 'time') {
+    const gone = state.moving - step.startMoving
+    return { seconds: end.seconds - gone, isHalf: gone >= end.seconds / 2, isLong: end.seconds >= halfwayFromSeconds }
+  }
+  if (end.on !== 'distance') return null
+  const gone = state.metres - step.startMetres
+  const took = state.moving - step.startMoving
+  if (gone <= 0 || took <= 0) return null
+  const recent = smoothedValue('pace', step.window)
+  return { seconds: (end.metres - gone) / Math.max(0.1, recent ?? gone / took), isHalf: gone >= end.metres / 2, isLong: end.metres >= halfwayFromMetres }
+}
+
+/** Says half-way and the last five seconds, each once. */
+export function announce(run: Run): void {
+  const { state, settings } = run
+  const step = state.step!
+  const left = leftOf(run)
+  if (!left) return
+  const { end } = stepOf(run)
+  const isTooShort = end.on === 'time' ? end.seconds <= 2 * countdownSeconds : state.moving - step.startMoving < countdownSeconds
+  const countdown = settings.countdown && !step.saidCountdown && left.seconds <= countdownSeconds && left.seconds > 0 && !isTooShort
+  const halfway = settings.halfway && !step.saidHalfway && left.isLong && left.isHalf
+  if (countdown) run.cues.push({ kind: 'countdown', t: state.t })
+  if (halfway) run.cues.push({ kind: 'halfway', t: state.t })
+  step.saidCountdown ||= countdown
+  step.saidHalfway ||= halfway
+}
+
+/** Moves the smoothing window on. In a pool it holds the last two touches of the wall, so that a value is that of a whole length. */
+export function remember(run: Run, reading: Reading): void {
+  const { state, program } = run
+  const step = state.step!
+  if (isPool(run, state.cursor!)) {
+    const touches = reading.metres === null || reading.metres === step.window.at(-1)?.metres ? step.window : [...step.window, reading].slice(-2)
+    step.window = touches
+    return
+  }
+  const length = Math.max(program.smoothingSeconds, stepOf(run).target?.over ?? 0)
+  step.window = slide(step.window, reading, length)
+}

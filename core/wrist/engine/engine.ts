@@ -1,0 +1,192 @@
+import { blocksAt, closeRound, cursorAt, cursorBehind, firstCursor, nextCursor, roundOf, withHolding } from './cursor'
+import type { Cursor, Place } from './cursor'
+import { announce, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
+import { blockUntil, noteTouch, secondsUntil } from './engine-ends'
+import type { Stretch } from './engine-ends'
+import type { Button, EngineEvent, EngineSettings, EngineState, Outcome, Run } from './engine-state'
+import { isPool, mark, stepOf, usualSettings } from './engine-state'
+import type { Reading } from './holding'
+import type { Program, ProgramEnd } from '../program/program'
+
+export { initialState, usualSettings } from './engine-state'
+export { progressOf } from './engine-ends'
+export type { Button, Cue, EngineEvent, EngineSettings, EngineState, Outcome, Signal } from './engine-state'
+
+const undoSeconds = 5
+
+function begin(run: Run, cursor: Cursor): void {
+  const { state } = run
+  const wall = isPool(run, cursor) ? [{ t: state.t, metres: state.sensorMetres ?? 0, heartRate: null, power: null, cadence: null }] : []
+  state.cursor = cursor
+  state.step = {
+    startT: state.t, startMoving: state.moving, startMetres: state.metres, startWork: state.work,
+    held: 0, judged: 0, window: wall, outSince: null, lastNudge: null, touchedAt: null, saidCountdown: false, saidHalfway: false,
+  }
+  mark(run, 'step')
+  const { path } = stepOf(run)
+  run.cues.push({ kind: 'step', t: state.t, path, round: roundOf(run.program, cursor) })
+}
+
+function finish(run: Run): void {
+  mark(run, 'stop', null)
+  run.cues.push({ kind: 'finished', t: run.state.t })
+  Object.assign(run.state, { phase: 'finished', cursor: null, step: null, undo: null })
+}
+
+const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way })
+
+/** Goes on to the next step, or behind a block that is used up. */
+function moveOn(run: Run, behindDepth?: number): void {
+  const { state, program } = run
+  const cursor = withHolding(state.cursor!, state.step!.held, state.step!.judged)
+  if (behindDepth === undefined) sayMissedOut(run, cursor)
+  const next = behindDepth === undefined
+    ? nextCursor(program, cursor, clocksOf(state))
+    : cursorBehind(program, cursor, behindDepth, clocksOf(state))
+  if (next) begin(run, next)
+  else finish(run)
+}
+
+/** Says when the round that ends now is one miss too many and its block ends with it. */
+function sayMissedOut(run: Run, cursor: Cursor): void {
+  const { program, state } = run
+  const clocks = clocksOf(state)
+  const next = nextCursor(program, cursor, clocks)
+  blocksAt(program, cursor).forEach((block, depth) => {
+    const frame = cursor.blocks[depth]!
+    const isOver = next?.blocks[depth]?.index !== frame.index || next.blocks.slice(0, depth).some((outer, index) => outer.round !== cursor.blocks[index]!.round)
+    const { stops, missed } = closeRound(frame, block)
+    if (isOver && stops && 'times' in block.repeat && frame.round < block.repeat.times) run.cues.push({ kind: 'missed', t: state.t, rounds: missed })
+  })
+}
+
+/** Lets clocks and metres go on by a part of the stretch. */
+function pass(run: Run, stretch: Stretch, seconds: number): Stretch {
+  const share = stretch.seconds === 0 ? 1 : seconds / stretch.seconds
+  const isRest = stepOf(run).role === 'rest'
+  promptsBetween(run, run.state.moving, run.state.moving + seconds)
+  lapsBetween(run, stretch.metres * share, seconds)
+  const { state } = run
+  state.t += seconds
+  state.moving += seconds
+  state.metres += stretch.metres * share
+  state.work += stretch.work * share
+  if (!isRest) state.way += stretch.metres * share
+  return { seconds: stretch.seconds - seconds, metres: stretch.metres * (1 - share), work: stretch.work * (1 - share) }
+}
+
+const isLastStep = (run: Run) => nextCursor(run.program, run.state.cursor!, clocksOf(run.state)) === null
+
+function read(run: Run, reading: Reading): void {
+  const { state } = run
+  const seconds = reading.t - state.t
+  if (!(seconds > 0)) return
+  const gained = reading.metres === null ? 0 : Math.max(0, reading.metres - (state.sensorMetres ?? 0))
+  state.sensorMetres = reading.metres ?? state.sensorMetres
+  state.reading = reading
+  if (state.phase !== 'running') {
+    state.heartRate = reading.heartRate ?? state.heartRate
+    state.t = reading.t
+    return
+  }
+  state.heartRate = reading.heartRate
+  let stretch: Stretch = { seconds, metres: gained, work: (reading.power ?? 0) * seconds }
+  for (;;) {
+    noteTouch(run, stretch)
+    const own = secondsUntil(stepOf(run).end, run, stretch, () => isLastStep(run))
+    const block = blockUntil(run, stretch)
+    const blockFirst = block !== null && (own === null || block.seconds < own - 1e-9)
+    const until = blockFirst ? block.seconds : own
+    if (until === null) break
+    stretch = pass(run, stretch, Math.min(until, stretch.seconds))
+    moveOn(run, blockFirst ? block.depth : undefined)
+    if ((state.phase as string) === 'finished') return
+    if (stretch.seconds <= 1e-9) break
+  }
+  const passed = stretch.seconds
+  pass(run, stretch, stretch.seconds)
+  state.t = reading.t
+  remember(run, reading)
+  judge(run, passed)
+  watchSignals(run)
+  watchCeiling(run)
+  announce(run)
+}
+
+const holdsPress = (end: ProgramEnd): boolean => end.on === 'press' || (end.on === 'first' && end.of.some(holdsPress))
+
+function endByHand(run: Run, kind: 'press' | 'skip'): void {
+  const { state } = run
+  const undo = { until: state.t + undoSeconds, cursor: state.cursor!, step: state.step! }
+  mark(run, kind)
+  moveOn(run)
+  if (state.phase === 'running') state.undo = undo
+}
+
+function push(run: Run, button: Button): void {
+  const { state } = run
+  if (button === 'stop') {
+    if (state.phase === 'running' || state.phase === 'paused') finish(run)
+    return
+  }
+  if (button === 'pause' && state.phase === 'running') {
+    mark(run, 'pause')
+    state.phase = 'paused'
+    Object.assign(state.step!, { window: [], outSince: null })
+    return
+  }
+  if (button === 'resume' && state.phase === 'paused') {
+    mark(run, 'resume')
+    state.phase = 'running'
+    return
+  }
+  if (state.phase !== 'running') return
+  if (button === 'skip') endByHand(run, 'skip')
+  if (button === 'press' && holdsPress(stepOf(run).end)) endByHand(run, 'press')
+  if (button === 'back' && state.undo && state.t <= state.undo.until) {
+    Object.assign(state, { cursor: state.undo.cursor, step: state.undo.step, undo: null })
+    mark(run, 'back')
+  }
+}
+
+function jump(run: Run, to: Place): void {
+  const cursor = cursorAt(run.program, to, run.state.cursor, clocksOf(run.state))
+  if (!cursor) return
+  mark(run, 'jump', cursor)
+  run.state.undo = null
+  begin(run, cursor)
+}
+
+/**
+ * The engine that carries a program out: one pure function of state and event.
+ *
+ * Laws, held by the tests: without `back`, the step marks name every flat step once and in order; a step that ends by time
+ * or distance ends at that instant and not at the next reading; the same events bring the same outcome.
+ *
+ * Traps: the state given is never changed; the one worked on is a copy that this call owns, and only its own step, never the list
+ * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a send-off goes on; several steps can end within one
+ * reading; `back` goes on with the undone step as if it had not ended.
+ *
+ * @param event its `t` is elapsed seconds since the start, never smaller than the state's
+ * @param settings the same for the whole of a run
+ */
+export function advance(program: Program, state: EngineState, event: EngineEvent, settings: EngineSettings = usualSettings): Outcome {
+  const run: Run = { program, settings, state: { ...state, step: state.step && { ...state.step } }, cues: [], marks: [] }
+  if (event.kind === 'start') {
+    const from = event.from && cursorAt(program, event.from, null, { moving: 0, way: 0 })
+    const cursor = state.phase === 'ready' ? from ?? firstCursor(program) : null
+    if (cursor) {
+      Object.assign(run.state, { phase: 'running', t: event.t })
+      begin(run, cursor)
+    }
+  }
+  else if (event.kind === 'reading') {
+    read(run, event)
+  }
+  else {
+    if (event.t > state.t && state.phase === 'running') read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t })
+    if (event.kind !== 'jump') push(run, event.kind)
+    else if (run.state.phase === 'running' || run.state.phase === 'paused') jump(run, event.to)
+  }
+  return { state: run.state, cues: run.cues, marks: run.marks }
+}

@@ -1,0 +1,70 @@
+import type { ProgramTarget } from '../program/program'
+import type { ResolvedMeasure } from '../../athlete/resolve'
+
+/** Seconds after a step's start before its value is judged: a heart rate lags and must not blame the athlete. */
+export const settlingSeconds: Readonly<Record<ResolvedMeasure, number>> = {
+  'pace': 10, 'power': 5, 'heart-rate': 60, 'cadence': 5, 'rpe': Infinity,
+}
+
+export type Side = 'inside' | 'too-easy' | 'too-hard'
+
+const between = (from: number | undefined, to: number | undefined, share: number) =>
+  from === undefined || to === undefined ? from ?? to : from + (to - from) * share
+
+/** The band at a share of the step, from 0 to 1, for a target that changes over it. */
+export function bandAt(target: ProgramTarget, share: number): { easiest?: number, hardest?: number } {
+  if (!target.to) return target
+  return { easiest: between(target.easiest, target.to.easiest, share), hardest: between(target.hardest, target.to.hardest, share) }
+}
+
+/** Where a value stands to the band; a missing side is open. */
+export function sideOf(value: number, target: ProgramTarget, share = 0): Side {
+  const band = bandAt(target, share)
+  if (band.easiest !== undefined && value < band.easiest) return 'too-easy'
+  if (band.hardest !== undefined && value > band.hardest) return 'too-hard'
+  return 'inside'
+}
+
+export interface Reading {
+  t: number
+  metres: number | null
+  heartRate: number | null
+  power: number | null
+  cadence: number | null
+  lat?: number | null
+  lon?: number | null
+  altitude?: number | null
+}
+
+/**
+ * The smoothing window moved on to a new reading: the readings of the last `seconds`, and the one before them, so that
+ * a speed has a way to be measured over.
+ */
+export function slide(window: readonly Reading[], reading: Reading, seconds: number): Reading[] {
+  const next = [...window, reading]
+  let drop = 0
+  while (drop + 1 < next.length - 1 && next[drop + 1]!.t <= reading.t - seconds + 1e-9) drop++
+  return drop === 0 ? next : next.slice(drop)
+}
+
+const mean = (values: number[]) => values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length
+
+/**
+ * The smoothed value that a target is judged by, from the readings of the smoothing window, oldest first.
+ *
+ * @returns null when the window has no signal: a dropout is not judged
+ */
+export function smoothedValue(of: ResolvedMeasure, window: readonly Reading[]): number | null {
+  switch (of) {
+    case 'pace': {
+      const first = window[0]
+      const last = window.at(-1)
+      if (!first || !last || first.metres === null || last.metres === null || last.t <= first.t) return null
+      return (last.metres - first.metres) / (last.t - first.t)
+    }
+    case 'power': return mean(window.flatMap(reading => reading.power ?? []))
+    case 'heart-rate': return mean(window.flatMap(reading => reading.heartRate ?? []))
+    case 'cadence': return mean(window.flatMap(reading => reading.cadence ?? []))
+    case 'rpe': return null
+  }
+}

@@ -1,0 +1,51 @@
+import type { Place } from '../engine/cursor'
+import type { Program, ProgramItem, ProgramStep } from './program'
+import { timesOf } from './program'
+import { printProgramItem, sayEnd } from './words'
+
+/** Every step of a program as written, in order. */
+export function* stepsOf(items: readonly ProgramItem[]): Generator<ProgramStep> {
+  for (const item of items) {
+    if (item.kind === 'step') yield item
+    else yield* stepsOf(item.items)
+  }
+}
+
+const firstSteps = new WeakMap<Program, Map<string, ProgramStep>>()
+
+/** The first step with this path. */
+export function stepAtPath(program: Program, path: string): ProgramStep | null {
+  let known = firstSteps.get(program)
+  if (!known) {
+    known = new Map()
+    for (const step of stepsOf(program.items)) if (!known.has(step.path)) known.set(step.path, step)
+    firstSteps.set(program, known)
+  }
+  return known.get(path) ?? null
+}
+
+/** Somewhere to begin or to jump to, in words for the glass. */
+export interface Entrance { words: string, at: Place }
+
+const lastRounds = 3
+
+/** The words of a row without what it aims at. */
+const shortly = (item: ProgramItem) => item.kind === 'block' ? printProgramItem(item) : `${item.role === 'work' ? '' : `${item.role} `}${sayEnd(item.end)}`
+
+/**
+ * Where a program can be entered: every row that stands outside blocks, every round of its repeats, and the last three rounds
+ * of one that has more.
+ */
+export function entrancesOf(program: Program): Entrance[] {
+  return program.items.flatMap((item): Entrance[] => {
+    const around = item.unrolled?.round ?? []
+    const words = `${shortly(item)}${around.length > 0 ? `, round ${around.join('.')}` : ''}`
+    if (item.kind === 'step') return [{ words, at: { path: item.path, round: around } }]
+    const times = timesOf(item)
+    const at = (round: number): Place => ({ path: item.path, round: [...around, round] })
+    if (times === null) return [{ words, at: at(1) }]
+    const last = times > lastRounds ? [{ words: `only the last ${lastRounds} of ${shortly(item)}`, at: at(times - lastRounds + 1) }] : []
+    const rounds = Array.from({ length: Math.min(times, 40) }, (_, index) => ({ words: `${shortly(item)}, from round ${index + 1}`, at: at(index + 1) }))
+    return [...rounds.slice(0, 1), ...last, ...rounds.slice(1)]
+  })
+}

@@ -12,6 +12,7 @@ import { advance, initialState, progressOf, usualSettings } from '../core/wrist/
 import type { Place } from '../core/wrist/engine/cursor'
 import { stepAt } from '../core/wrist/engine/cursor'
 import type { Program, ProgramEnd, ProgramStep } from '../core/wrist/program/program'
+import { placeOf } from '../core/wrist/program/program'
 import { heed, live, restedBody } from './body/body'
 import type { Led } from './body/body'
 import type { Manner } from './body/manner'
@@ -39,7 +40,7 @@ export function ledBy(program: Program, state: EngineState, athlete: Athlete): L
   const step = currentStep(program, state)
   const sport: Sport = step?.sport ?? (program.sport === 'multi' ? 'run' : program.sport)
   return {
-    athlete, sport, step: state.phase === 'running' ? step : null, along: step ? progressOf(step.end, state) ?? 0 : 0, place: step?.place ?? program.place,
+    athlete, sport, step: state.phase === 'running' ? step : null, along: step ? progressOf(step.end, state) ?? 0 : 0, place: placeOf(step, program),
   }
 }
 

@@ -158,7 +158,7 @@ onBeforeUnmount(() => {
   <div class="phone">
     <div class="glass" :class="{ going: run }" role="group" aria-label="Watch face" data-test="glass">
       <FaceGlass v-if="face && !entrances" :face="face" :look="mode.look" :said="spoken" />
-      <FaceIdleGlass v-else :title="run ? 'jump to' : 'this phone'" :slots="slots" :chosen="chosen" :entrances="entrances" />
+      <FaceIdleGlass v-else :title="entrances ? (run ? 'jump to' : 'begin at') : 'this phone'" :slots="slots" :chosen="chosen" :entrances="entrances" />
     </div>
     <FaceButtons class="knobs" :words="knobWords(mode, around)" @push="onKnob" />
     <div class="beside">

@@ -1,5 +1,4 @@
-import type { CueSchool } from '~~/core/athlete/athlete'
-import type { Tone, Utterance } from '~~/core/wrist/engine/speaker'
+import type { CueChannels, Tone, Utterance } from '~~/core/wrist/engine/speaker'
 
 const hertz: Readonly<Record<Tone, number[]>> = { low: [440], high: [880], long: [660, 660], rising: [520, 700], falling: [700, 460] }
 
@@ -8,7 +7,7 @@ export const canSpeak = () => 'speechSynthesis' in globalThis
 export const canTap = () => 'vibrate' in navigator
 
 /** Says, sounds and taps what the speaker decides; one thing at a time. */
-export function outlet(school: () => CueSchool) {
+export function outlet(school: () => CueChannels) {
   let sound: AudioContext | null = null
   function tone(kind: Tone) {
     sound ??= new AudioContext()
@@ -27,7 +26,7 @@ export function outlet(school: () => CueSchool) {
     /** Opened by a push of a button: a browser plays nothing before one. */
     open: () => void (sound ??= typeof AudioContext === 'undefined' ? null : new AudioContext()),
     say({ words, tone: kind, tap, cuts }: Utterance) {
-      const { voice = true, tone: hasTone = true, tap: hasTap = true } = school()
+      const { voice, tone: hasTone, tap: hasTap } = school()
       if (hasTap && canTap()) navigator.vibrate(tap)
       if (hasTone && sound) tone(kind)
       if (!voice || !canSpeak() || words === '') return

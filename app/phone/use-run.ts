@@ -1,4 +1,3 @@
-import type { CueSchool } from '~~/core/athlete/athlete'
 import type { Fix } from '~~/core/sensors/position'
 import { resumeAt } from '~~/core/sensors/position'
 import type { SensorState } from '~~/core/sensors/collect'
@@ -9,6 +8,8 @@ import type { Place } from '~~/core/wrist/engine/cursor'
 import { stepAt } from '~~/core/wrist/engine/cursor'
 import type { Button, EngineEvent } from '~~/core/wrist/engine/engine'
 import { faceOf } from '~~/core/wrist/engine/face'
+import { cuesOf } from '~~/core/wrist/engine/settings'
+import { placeOf } from '~~/core/wrist/program/program'
 import { sayCue, silentSpeaker, speak } from '~~/core/wrist/engine/speaker'
 import { keepAwake } from './awake'
 import { runClock } from './clock'
@@ -37,8 +38,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   let wearer: ReturnType<typeof simulatedWearer> | null = null
   let ticker: ReturnType<typeof setTimeout> | undefined
   let saidUntil = 0
-  const cues = (): CueSchool => athlete().schools?.cues ?? {}
-  const voice = outlet(cues)
+  const voice = outlet(() => cuesOf(athlete()))
   const awake = keepAwake(held => isAwake.value = held)
 
   const clockFrom = (seconds: number) => runClock(seconds, { steady: () => performance.now(), day: () => Date.now() })
@@ -46,7 +46,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   const now = () => Math.max(run.value?.state.t ?? 0, clock.now())
   const placeNow = () => {
     const { state, head: { program } } = run.value!
-    return (state.cursor ? stepAt(program, state.cursor).place : undefined) ?? program.place
+    return placeOf(state.cursor && stepAt(program, state.cursor), program)
   }
 
   function take(event: EngineEvent) {

@@ -49,5 +49,5 @@ export const useWristStore = defineStore('wrist', () => {
     await change(id, { standing: way === null ? others : { ...others, [about]: way } })
   }
 
-  return { watches, transfer, load, preferred, send, resume, callOff, change, pair, add, forget, stand }
+  return { watches, transfer, load, preferred, follow, send, resume, callOff, change, pair, add, forget, stand }
 })

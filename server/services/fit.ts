@@ -1,12 +1,12 @@
 import { and, eq } from 'drizzle-orm'
 import type { Athlete } from '../../core/athlete/athlete'
-import type { Session } from '../../core/session/document'
+import { dayInZone } from '../../core/quantity/day'
 import type { Fitting } from '../../core/wrist/fit/fit'
 import { fit } from '../../core/wrist/fit/fit'
-import { dayInZone } from '../../core/wrist/link/schools'
+import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
 import { fitChoice, holding } from '../db/schema'
-import type { KeptWatch } from '../../shared/api'
+import type { FitPreview, KeptWatch } from '../../shared/api'
 import { currentAthlete } from './athlete'
 import { loadSession } from './session'
 import { loadWatch } from './watch'
@@ -14,19 +14,38 @@ import { loadWatch } from './watch'
 /** The athlete's own day, wherever the server stands. */
 export const todayOf = (athlete: Athlete): string => dayInZone(new Date(), athlete.timeZone ?? 'UTC')
 
-export interface FittedSession extends Fitting { kept: KeptWatch, revision: number, document: Session, title: string, here: Record<string, string> }
+export interface FittedSession extends Fitting { kept: KeptWatch, revision: number, here: Record<string, string> }
 
-/** What a session becomes on a watch today, with the athlete's choices about what is lost: the look before sending. */
-export async function fitSession(tx: OwnerTransaction, watchId: string, sessionId: string, name?: string): Promise<FittedSession> {
+/**
+ * What sessions become on a watch today, with the athlete's choices about what is lost. All that does not depend on the session is
+ * loaded once.
+ */
+export async function fitterFor(tx: OwnerTransaction, watchId: string): Promise<(sessionId: string, name?: string) => Promise<FittedSession>> {
   const kept = await loadWatch(tx, watchId)
-  const { document, title, number } = await loadSession(tx, sessionId)
   const { athlete } = await currentAthlete(tx)
-  const [chosen] = await tx.select({ here: fitChoice.here }).from(fitChoice).where(and(eq(fitChoice.watchId, watchId), eq(fitChoice.sessionId, sessionId)))
-  const others = await tx.select({ program: holding.program, sessionId: holding.sessionId }).from(holding).where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false)))
-  const here = chosen?.here ?? {}
-  const taken = name === undefined ? others.filter(other => other.sessionId !== sessionId).map(other => (JSON.parse(other.program) as { name: string }).name) : []
-  const named = { ...document, title: name ?? document.title ?? title }
-  return { kept, revision: number, document, title, here, ...fit(named, kept.profile, { athlete, on: todayOf(athlete), choices: { here, standing: kept.standing }, taken }) }
+  const on = todayOf(athlete)
+  const choices = await tx.select({ sessionId: fitChoice.sessionId, here: fitChoice.here }).from(fitChoice).where(eq(fitChoice.watchId, watchId))
+  const hereOf = new Map(choices.map(choice => [choice.sessionId, choice.here]))
+  const held = (await tx.select({ program: holding.program, sessionId: holding.sessionId }).from(holding).where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false))))
+    .map(({ program, sessionId }) => ({ sessionId, name: (JSON.parse(program) as Program).name }))
+  return async (sessionId, name) => {
+    const { document, title, number } = await loadSession(tx, sessionId)
+    const here = hereOf.get(sessionId) ?? {}
+    const taken = name === undefined ? held.filter(other => other.sessionId !== sessionId).map(other => other.name) : []
+    const named = { ...document, title: name ?? document.title ?? title }
+    return { kept, revision: number, here, ...fit(named, kept.profile, { athlete, on, choices: { here, standing: kept.standing }, taken }) }
+  }
+}
+
+/** What one session becomes on a watch today: the look before sending. */
+export async function fitSession(tx: OwnerTransaction, watchId: string, sessionId: string, name?: string): Promise<FittedSession> {
+  return (await fitterFor(tx, watchId))(sessionId, name)
+}
+
+/** The look before sending, as the screens show it. */
+export async function previewFit(tx: OwnerTransaction, watchId: string, sessionId: string): Promise<FitPreview> {
+  const { losses, fits, program, here } = await fitSession(tx, watchId, sessionId)
+  return { losses, fits, program, here }
 }
 
 /** Keeps what the athlete chose instead of losses of this session on this watch; an empty choice takes the usual way again. */

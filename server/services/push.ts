@@ -1,13 +1,14 @@
 import { and, eq } from 'drizzle-orm'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { Due, Fitted, PushQuestion, SlotBeside } from '../../core/wrist/link/schools'
-import { daysFrom, nameFor, planPush, wanted } from '../../core/wrist/link/schools'
+import { daysFrom } from '../../core/quantity/day'
+import { nameFor, planPush, wanted } from '../../core/wrist/link/schools'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding } from '../db/schema'
 import type { PushPlan, TransferState } from '../../shared/api'
 import { currentAthlete } from './athlete'
-import { fitSession, todayOf } from './fit'
+import { fitterFor, todayOf } from './fit'
 import { atWatch } from './lease'
 import { listPlan } from './plan'
 import { Problem } from './problem'
@@ -30,9 +31,10 @@ async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnTy
     naming: athlete.schools?.naming ?? 'telling', pushing: athlete.schools?.pushing ?? 'week', today, weekStart: athlete.weekStart ?? 1, due, slots,
     fitted: () => ({ digest: '', fits: false }),
   }
+  const fitFor = await fitterFor(tx, watchId)
   const fitted = new Map<Due, Fitted>()
   for (const one of wanted(question)) {
-    const { program, fits } = await fitSession(tx, watchId, one.session, nameFor(question, one))
+    const { program, fits } = await fitFor(one.session, nameFor(question, one))
     fitted.set(one, { digest: digestOf(program), fits })
   }
   return { ...question, fitted: one => fitted.get(one)! }

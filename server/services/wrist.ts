@@ -10,7 +10,7 @@ import { holding, session, watch } from '../db/schema'
 import type { SlotComparison, SlotRow, WatchState } from '../../shared/api'
 import { clockAheadOf } from './clock'
 import { deskStore } from './desk-store'
-import { fitSession } from './fit'
+import { fitterFor } from './fit'
 import type { Turn } from './lease'
 import { atWatch } from './lease'
 import { Problem } from './problem'
@@ -32,10 +32,11 @@ export interface Held {
 export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise<Held[]> {
   const rows = await tx.select({ holding, alive: session.id }).from(holding).leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
     .where(eq(holding.watchId, watchId)).orderBy(holding.slot)
+  const fitFor = await fitterFor(tx, watchId)
   const held: Held[] = []
   for (const { holding: row, alive } of rows) {
     const program = JSON.parse(row.program) as Program
-    const fitted = alive === null ? null : await fitSession(tx, watchId, alive, row.day === null ? undefined : program.name)
+    const fitted = alive === null ? null : await fitFor(alive, row.day === null ? undefined : program.name)
     held.push({
       slot: row.slot, program, digest: row.digest, day: row.day, isLeaving: row.isLeaving, sessionId: alive, revision: row.revision,
       readBackAt: row.receipt?.readBackAt ?? null, today: fitted?.fits ? fitted.program : null,

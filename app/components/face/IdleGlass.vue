@@ -18,7 +18,7 @@ const programs = computed(() => around(props.slots, Math.max(0, props.slots.find
 </script>
 
 <template>
-  <p class="where">{{ code ? 'pairing code' : props.entrances ? 'begin at' : title }}</p>
+  <p class="where">{{ code ? 'pairing code' : title }}</p>
   <p v-if="code" class="code" data-test="code">{{ code.slice(0, 3) }} {{ code.slice(3) }}</p>
   <ul v-else-if="props.entrances" class="choose">
     <li v-for="{ row, index } in entrances" :key="index" :class="{ on: index === props.entrances.at }">{{ row }}</li>

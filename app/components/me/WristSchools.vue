@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Athlete, BesideSchool, CueSchool } from '~~/core/athlete/athlete'
+import { cuesOf } from '~~/core/wrist/engine/settings'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 
 /** How programs are named and pushed, and how the wrist makes itself heard. */
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 const schools = computed(() => props.athlete.schools ?? {})
-const cues = computed<CueSchool>(() => ({ voice: true, tone: true, tap: true, countdown: true, halfway: true, ...schools.value.cues }))
+const cues = computed(() => cuesOf(props.athlete))
 const set = (change: NonNullable<Athlete['schools']>) => emit('keep', athlete => ({ ...athlete, schools: { ...athlete.schools, ...change } }))
 const setCues = (change: CueSchool) => emit('keep', athlete => ({ ...athlete, schools: { ...athlete.schools, cues: { ...athlete.schools?.cues, ...change } } }))
 function setLap(words: string) {

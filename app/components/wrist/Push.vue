@@ -4,6 +4,7 @@ import { actWords } from '~/wrist/words'
 
 /** What pushing by the athlete's schools would do, shown before it is done. */
 const props = defineProps<{ watchId: string }>()
+const wrist = useWristStore()
 const emit = defineEmits<{ pushed: [] }>()
 const plan = ref<PushPlan | null>(null)
 const said = ref('')
@@ -15,10 +16,12 @@ const look = () => guarded(async () => {
 const push = () => guarded(async () => {
   try {
     const { transfers } = await api<{ transfers: TransferState[] }>(`/watches/${props.watchId}/push`, { method: 'POST', body: { digest: plan.value!.digest } })
-    for (const { id } of transfers) {
-      while ((await api<TransferState>(`/transfers/${id}`)).state === 'sending') await new Promise(resolve => setTimeout(resolve, 250))
+    let arrived = 0
+    for (const transfer of transfers) {
+      await wrist.follow(transfer)
+      if (wrist.transfer?.state === 'done') arrived++
     }
-    said.value = transfers.length === 0 ? 'Done.' : `${transfers.length} sent.`
+    said.value = transfers.length === 0 ? 'Done.' : arrived === transfers.length ? `${arrived} sent.` : `${arrived} of ${transfers.length} sent; the rest can be gone on with.`
   }
   finally {
     plan.value = null

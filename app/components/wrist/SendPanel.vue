@@ -8,7 +8,7 @@ const chosen = ref('')
 const preview = ref<FitPreview | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
 const isOpen = ref(true)
-const watch_ = computed(() => wrist.watches.find(entry => entry.id === chosen.value))
+const kept = computed(() => wrist.watches.find(entry => entry.id === chosen.value))
 
 const show = async () => preview.value = await api<FitPreview>(`/watches/${chosen.value}/fit?session=${props.sessionId}`)
 async function look(id: string) {
@@ -49,7 +49,7 @@ const sayProfile = ({ profile }: KeptWatch) => `${profile.name}, ${profile.maxSt
     </fieldset>
     <template v-if="preview">
       <p v-if="preview.losses.length === 0" class="good">Everything fits as written.</p>
-      <WristLossList :losses="preview.losses" :standing="watch_?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
+      <WristLossList :losses="preview.losses" :standing="kept?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
       <p v-if="!preview.fits" class="faint">What no watch can hold stands on its <NuxtLink :to="`/card/${sessionId}`">card</NuxtLink>.</p>
     </template>
     <WristSendingRow v-if="sending" :sending="sending" @resume="guarded(() => wrist.resume(sending!.id))" @call-off="guarded(() => wrist.callOff(sending!.id))">
@@ -57,7 +57,7 @@ const sayProfile = ({ profile }: KeptWatch) => `${profile.name}, ${profile.maxSt
     </WristSendingRow>
     <template #footer>
       <button class="act" @click="isOpen = false">Close</button>
-      <button class="act first send" data-test="send" :disabled="!preview?.fits || isSent || !watch_?.isPaired" @click="guarded(() => wrist.send(chosen, sessionId))">Send</button>
+      <button class="act first send" data-test="send" :disabled="!preview?.fits || isSent || !kept?.isPaired" @click="guarded(() => wrist.send(chosen, sessionId))">Send</button>
     </template>
   </el-dialog>
 </template>

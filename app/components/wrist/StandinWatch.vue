@@ -38,7 +38,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
         <div class="glass" :class="{ dark: glass && !glass.isOn }" role="group" aria-label="Watch face" data-test="glass">
           <template v-if="glass?.isOn">
             <FaceGlass v-if="glass.face && !isChoosing" :face="glass.face" :look="glass.look" :said="glass.said" />
-            <FaceIdleGlass v-else :title="glass.profile" :slots="glass.slots" :chosen="glass.chosen" :entrances="glass.entrances" :code="glass.code">
+            <FaceIdleGlass v-else :title="isChoosing ? (glass.face ? 'jump to' : 'begin at') : glass.profile" :slots="glass.slots" :chosen="glass.chosen" :entrances="glass.entrances" :code="glass.code">
               {{ glass.code ? 'hold the middle to hide it' : glass.slots.length === 0 && !glass.isPaired ? 'hold the middle to pair' : '' }}
             </FaceIdleGlass>
           </template>

@@ -1,3 +1,4 @@
+import { daysFrom, weekOf } from '../../quantity/day'
 import type { DayName, Sport } from '../../session/document'
 import type { RemarkLevel } from '../remark'
 import type { ReadOptions } from './options'
@@ -40,9 +41,7 @@ const isoOf = (year: number, monthNumber: number, date: number): string | null =
 export function dayInWeek(name: string, week: string): string {
   const index = dayNames.indexOf(name as DayName)
   if (index < 0) return name
-  const date = new Date(`${week}T00:00:00Z`)
-  date.setUTCDate(date.getUTCDate() - (date.getUTCDay() + 6) % 7 + index)
-  return date.toISOString().slice(0, 10)
+  return daysFrom(weekOf(week, 1), index)
 }
 
 /** A date without a year is the next such date from the day known. */

@@ -1,5 +1,5 @@
 import type { Run, Signal } from './engine-state'
-import { isPool, mark, stepOf } from './engine-state'
+import { isCeilingCalled, isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
 import type { Reading } from './holding'
 import { settlingSeconds, sideOf, slide, smoothedValue } from './holding'
@@ -105,8 +105,7 @@ export function judge(run: Run, seconds: number): void {
     step.lastNudge = null
     return
   }
-  const isCrossed = state.crossing?.said !== null && state.crossing !== null
-  if (isCrossed || state.t - step.outSince! < program.alertAfterSeconds) return
+  if (isCeilingCalled(state) || state.t - step.outSince! < program.alertAfterSeconds) return
   if (step.lastNudge !== null && state.t - step.lastNudge < program.alertRepeatSeconds) return
   step.lastNudge = state.t
   mark(run, 'nudge')

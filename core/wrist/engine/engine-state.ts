@@ -4,6 +4,7 @@ import type { Cursor, Place } from './cursor'
 import { roundOf, stepAt } from './cursor'
 import type { Reading } from './holding'
 import type { Program, ProgramStep } from '../program/program'
+import { poolLengthOf } from '../program/program'
 
 /** The step being carried out. Times are elapsed seconds `t`; `moving` leaves pauses out. */
 export interface ActiveStep {
@@ -97,8 +98,11 @@ export function mark(run: Run, kind: MarkKind, where: Cursor | null = run.state.
   run.marks.push({ t: run.state.t, kind, ...place })
 }
 
-/** Whether a step is swum in a pool, whose metres come a length at a time. */
-export function isPool(run: Run, cursor: Cursor): boolean {
-  const step = stepAt(run.program, cursor)
-  return step.sport === 'swim' && (step.place ?? run.program.place)?.kind === 'pool'
-}
+/** Whether a step is swum in a pool. */
+export const isPool = ({ program }: Run, cursor: Cursor): boolean => poolLengthOf(stepAt(program, cursor), program) !== null
+
+/** Whether the heart is above its ceiling and that has been said: the target gives way then. */
+export const isCeilingCalled = ({ crossing }: EngineState): boolean => (crossing?.said ?? null) !== null
+
+/** What each signal is called. */
+export const signalWords: Readonly<Record<Signal, string>> = { 'heart-rate': 'heart rate', 'position': 'position', 'power': 'power' }

@@ -39,19 +39,17 @@ const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way
 function moveOn(run: Run, behindDepth?: number): void {
   const { state, program } = run
   const cursor = withHolding(state.cursor!, state.step!.held, state.step!.judged)
-  if (behindDepth === undefined) sayMissedOut(run, cursor)
   const next = behindDepth === undefined
     ? nextCursor(program, cursor, clocksOf(state))
     : cursorBehind(program, cursor, behindDepth, clocksOf(state))
+  if (behindDepth === undefined) sayMissedOut(run, cursor, next)
   if (next) begin(run, next)
   else finish(run)
 }
 
 /** Says when the round that ends now is one miss too many and its block ends with it. */
-function sayMissedOut(run: Run, cursor: Cursor): void {
+function sayMissedOut(run: Run, cursor: Cursor, next: Cursor | null): void {
   const { program, state } = run
-  const clocks = clocksOf(state)
-  const next = nextCursor(program, cursor, clocks)
   blocksAt(program, cursor).forEach((block, depth) => {
     const frame = cursor.blocks[depth]!
     const isOver = next?.blocks[depth]?.index !== frame.index || next.blocks.slice(0, depth).some((outer, index) => outer.round !== cursor.blocks[index]!.round)
@@ -164,8 +162,8 @@ function jump(run: Run, to: Place): void {
  * or distance ends at that instant and not at the next reading; the same events bring the same outcome.
  *
  * Traps: the state given is never changed; the one worked on is a copy that this call owns, and only its own step, never the list
- * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a send-off goes on; several steps can end within one
- * reading; `back` goes on with the undone step as if it had not ended.
+ * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a send-off goes on; several steps can end
+ * within one reading; `back` goes on with the undone step as if it had not ended.
  *
  * @param event its `t` is elapsed seconds since the start, never smaller than the state's
  * @param settings the same for the whole of a run

@@ -1,12 +1,14 @@
-import { sayDistance, toMetres } from '../../quantity/distance'
+import { sayDistance } from '../../quantity/distance'
 import { formatTime } from '../../quantity/time'
 import type { Cursor } from './cursor'
 import { nextCursor, roundOf, roundsOf, stepAt } from './cursor'
 import type { EngineState, Signal } from './engine'
 import { progressOf } from './engine'
+import { isCeilingCalled, signalWords } from './engine-state'
 import type { Side } from './holding'
 import { bandAt, settlingSeconds, sideOf, smoothedValue } from './holding'
 import type { Program, ProgramEnd, ProgramStep, ProgramTarget } from '../program/program'
+import { poolLengthOf } from '../program/program'
 import type { PaceReading } from '../program/words'
 import { paceReadingFor, sayEnd, sayTarget, sayValue, unitWords } from '../program/words'
 
@@ -48,12 +50,6 @@ export interface FaceTarget {
 function wayLeft(metres: number, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
   const left = Math.max(0, Math.ceil(metres - (state.metres - state.step!.startMetres) - 1e-6))
   return poolLength !== null && left >= poolLength ? { figure: String(Math.round(left / poolLength)), figureIs: left < 2 * poolLength ? 'length left' : 'lengths left' } : { figure: `${left} m`, figureIs: 'left' }
-}
-
-/** Metres of a length, where a step is swum in a pool. */
-function poolLengthOf(step: ProgramStep, program: Program): number | null {
-  const place = step.place ?? program.place
-  return step.sport === 'swim' && place?.kind === 'pool' ? toMetres({ value: place.length, unit: place.unit }) : null
 }
 
 function left(end: ProgramEnd, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
@@ -108,11 +104,9 @@ function sayNext(program: Program, state: EngineState, reading: PaceReading): st
   return `then ${sayStep(step)}${step.target ? ` @ ${sayTarget(step.target, reading)}` : ''}`
 }
 
-const signalWords: Readonly<Record<Signal, string>> = { 'heart-rate': 'no heart rate', 'position': 'no position', 'power': 'no power' }
-
 function silentWords({ silent }: EngineState): string | null {
   const said = (Object.keys(signalWords) as Signal[]).filter(signal => silent[signal]?.isSaid)
-  return said.length === 0 ? null : said.map(signal => signalWords[signal]).join(', ')
+  return said.length === 0 ? null : said.map(signal => `no ${signalWords[signal]}`).join(', ')
 }
 
 /**
@@ -138,7 +132,7 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
     target: step.target ? faceTarget(step.target, state, share ?? 0, reading) : null,
     also: step.also ? sayTarget(step.also, reading) : null,
     next: sayNext(program, state, reading),
-    ceilingCrossed: state.crossing?.said !== null && state.crossing !== null,
+    ceilingCrossed: isCeilingCalled(state),
     silent: silentWords(state),
   }
 }

@@ -13,16 +13,19 @@ export function runWalk(runSeconds: number, walkSeconds: number): Prompt[] {
   return [{ say: 'walk', from: runSeconds, every }, { say: 'run', from: every, every }]
 }
 
+/** How the wrist makes itself heard: everything, but for what the athlete has turned off. */
+export const cuesOf = ({ schools }: Athlete) => ({ voice: true, tone: true, tap: true, countdown: true, halfway: true, ...schools?.cues })
+
 /** What the athlete has set for every session, as the engine takes it. Running and walking by turns is for runs alone. */
-export function settingsOf({ schools = {} }: Athlete, sport: SessionSport): EngineSettings {
-  const { cues = {}, beside = {} } = schools
+export function settingsOf(athlete: Athlete, sport: SessionSport): EngineSettings {
+  const { countdown, halfway, autoLapMetres } = cuesOf(athlete)
+  const { beside = {} } = athlete.schools ?? {}
   const each = (say: string, seconds: number | undefined): Prompt[] => seconds === undefined ? [] : [{ say, from: seconds, every: seconds }]
   const prompts = [
     ...each('drink', beside.drinkSeconds), ...each('eat', beside.eatSeconds),
     ...(sport === 'run' && beside.runSeconds !== undefined && beside.walkSeconds !== undefined ? runWalk(beside.runSeconds, beside.walkSeconds) : []),
   ]
   return {
-    countdown: cues.countdown ?? true, halfway: cues.halfway ?? true,
-    ...(cues.autoLapMetres === undefined ? {} : { autoLapMetres: cues.autoLapMetres }), ...(prompts.length > 0 ? { prompts } : {}),
+    countdown, halfway, ...(autoLapMetres === undefined ? {} : { autoLapMetres }), ...(prompts.length > 0 ? { prompts } : {}),
   }
 }

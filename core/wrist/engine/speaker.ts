@@ -1,5 +1,6 @@
 import { formatTime } from '../../quantity/time'
 import type { Cue } from './engine-state'
+import { signalWords } from './engine-state'
 import { stepAtPath } from '../program/program-steps'
 import type { Program } from '../program/program'
 import { paceReadingFor, sayEnd, sayTarget } from '../program/words'
@@ -47,8 +48,6 @@ const manners: Readonly<Record<Cue['kind'], Manner>> = {
 }
 
 const stepRank = manners.step.rank
-
-const signalWords = { 'heart-rate': 'heart rate', 'position': 'position', 'power': 'power' } as const
 
 /** A cue in words, as the glass shows it and the voice says it. */
 export function sayCue(cue: Cue, program: Program, unit: 'km' | 'mi' = 'km'): string {

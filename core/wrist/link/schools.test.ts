@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Due, NamingSchool, PushAct, PushQuestion, SlotBeside } from './schools'
-import { dayInZone, daysFrom, nameFor, planPush, weekOf } from './schools'
+import { dayInZone, daysFrom, weekOf } from '../../quantity/day'
+import { nameFor, planPush } from './schools'
 
 const today = '2026-03-31'
 const digestFor = (one: Pick<Due, 'session'>, name: string) => `${one.session}/${name}`

@@ -1,3 +1,4 @@
+import { daysFrom, weekdayOf, weekOf } from '../../quantity/day'
 import type { SlotState } from './protocol'
 
 /** How programs are called on the watch: by their titles, by their weekday, or all alike in one slot. */
@@ -41,25 +42,8 @@ export interface PushQuestion {
 }
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
-const dayMilliseconds = 86_400_000
-const time = (day: string) => Date.parse(`${day}T00:00:00Z`)
-const dayOf = (milliseconds: number) => new Date(milliseconds).toISOString().slice(0, 10)
 
 export const oneSlotName = 'Next session'
-
-/** The day that is so many days from another. */
-export const daysFrom = (day: string, days: number): string => dayOf(time(day) + days * dayMilliseconds)
-
-/** The first day of the week that a day is in. */
-export function weekOf(day: string, weekStart: number): string {
-  const back = (new Date(time(day)).getUTCDay() - weekStart % 7 + 7) % 7
-  return daysFrom(day, -back)
-}
-
-/** The athlete's day at a moment: after midnight in their own zone, wherever the server stands. */
-export function dayInZone(moment: Date, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment)
-}
 
 /** What a planned session is called on the watch; a second one of the same weekday is numbered. */
 export function nameFor({ naming, due }: Pick<PushQuestion, 'naming' | 'due'>, one: Due): string {
@@ -67,7 +51,7 @@ export function nameFor({ naming, due }: Pick<PushQuestion, 'naming' | 'due'>, o
   if (naming === 'telling') return one.title
   const sameDay = due.filter(other => other.day === one.day)
   const place = sameDay.indexOf(one)
-  return `${weekdays[new Date(time(one.day)).getUTCDay()]}${place > 0 ? ` ${place + 1}` : ''}`
+  return `${weekdays[weekdayOf(one.day)]}${place > 0 ? ` ${place + 1}` : ''}`
 }
 
 /** The days that the school sends. */

@@ -1,3 +1,4 @@
+import { toMetres } from '../../quantity/distance'
 import type { Manner, Place, Prompt, Role, SessionSport, Sport, Step, Swim } from '../../session/document'
 import type { ResolvedTarget } from '../../athlete/resolve'
 
@@ -71,6 +72,15 @@ export function roundItems(block: ProgramBlock, isLast: boolean): ProgramItem[] 
   let count = block.items.length
   while (count > 0 && isRecovery(block.items[count - 1]!)) count--
   return block.items.slice(0, count)
+}
+
+/** Where a step is carried out: in the place of its leg, else in the program's. */
+export const placeOf = (step: ProgramStep | null, program: Program): Place | undefined => step?.place ?? program.place
+
+/** Metres of a length where a step is swum in a pool, whose metres come a length at a time; else null. */
+export function poolLengthOf(step: ProgramStep, program: Program): number | null {
+  const place = placeOf(step, program)
+  return step.sport === 'swim' && place?.kind === 'pool' ? toMetres({ value: place.length, unit: place.unit }) : null
 }
 
 export const timesOf = (block: ProgramBlock): number | null => 'times' in block.repeat ? block.repeat.times : null

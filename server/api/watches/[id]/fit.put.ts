@@ -1,5 +1,5 @@
 import { mixed, object, string } from 'yup'
-import { chooseInstead, fitSession } from '../../../services/fit'
+import { chooseInstead, previewFit } from '../../../services/fit'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 
@@ -10,11 +10,8 @@ export default route({
     here: mixed<Record<string, string>>().required().test('choices', 'choices are words by row and kind', value =>
       typeof value === 'object' && value !== null && !Array.isArray(value) && Object.values(value).every(way => typeof way === 'string' && way.length < 40) && Object.keys(value).length < 2000),
   }),
-  async handle({ transaction, params, body }) {
-    const { losses, fits, program, here } = await transaction(async (tx) => {
-      await chooseInstead(tx, params.id, body.session, body.here)
-      return fitSession(tx, params.id, body.session)
-    })
-    return { losses, fits, program, here }
-  },
+  handle: ({ transaction, params, body }) => transaction(async (tx) => {
+    await chooseInstead(tx, params.id, body.session, body.here)
+    return previewFit(tx, params.id, body.session)
+  }),
 })

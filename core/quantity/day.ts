@@ -1,0 +1,21 @@
+const dayMilliseconds = 86_400_000
+const time = (day: string) => Date.parse(`${day}T00:00:00Z`)
+
+/** The day that is so many days from another, both ISO dates. */
+export const daysFrom = (day: string, days: number): string => new Date(time(day) + days * dayMilliseconds).toISOString().slice(0, 10)
+
+/** Which day of the week it is: 0 is Sunday. */
+export const weekdayOf = (day: string): number => new Date(time(day)).getUTCDay()
+
+/**
+ * The first day of the week that a day is in.
+ *
+ * @param weekStart 1 is Monday, 7 Sunday
+ * @example weekOf('2026-04-01', 1) // 2026-03-30
+ */
+export const weekOf = (day: string, weekStart: number): string => daysFrom(day, -((weekdayOf(day) - weekStart % 7 + 7) % 7))
+
+/** The day at a moment in a time zone, wherever the asking machine stands. */
+export function dayInZone(moment: Date, timeZone: string): string {
+  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment)
+}

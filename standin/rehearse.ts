@@ -1,5 +1,5 @@
 import type { Athlete } from '../core/athlete/athlete'
-import { usualOf } from '../core/athlete/athlete'
+import { usualSecondsOf } from '../core/athlete/athlete'
 import type { Random } from '../core/quantity/random'
 import { randomFrom } from '../core/quantity/random'
 import { addMarks, addReading, emptyRecorder, finishRecording } from '../core/record/recorder'
@@ -49,9 +49,7 @@ const endsByPress = (end: ProgramEnd): boolean => end.on === 'press' || (end.on 
 /** When the body presses by itself: at the athlete's usual length of an open step, a few seconds around. */
 export function pressMoment(step: ProgramStep, athlete: Athlete, random: Random): number | null {
   if (!endsByPress(step.end)) return null
-  const usual = usualOf(athlete)
-  const seconds = step.role === 'warm-up' ? usual.warmUpSeconds : step.role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
-  return Math.max(5, Math.round(seconds * (1 + 0.1 * random.normal())))
+  return Math.max(5, Math.round(usualSecondsOf(athlete, step.role) * (1 + 0.1 * random.normal())))
 }
 
 /** When the next press of the body itself falls, in the step that began at `of`. */

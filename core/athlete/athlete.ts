@@ -1,4 +1,4 @@
-import type { Sport } from '../session/document'
+import type { Role, Sport } from '../session/document'
 
 /** The athlete document as `docs/formats/athlete.schema.json` states it. Speeds in m/s, paces in seconds per kilometre. */
 
@@ -52,6 +52,12 @@ export const unknownAthlete: Athlete = { format: 'agonis.athlete', version: 1, n
 
 export const usualOf = (athlete: Athlete) =>
   athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 }
+
+/** How long an open step usually takes the athlete, in seconds, by its role. */
+export function usualSecondsOf(athlete: Athlete, role: Role): number {
+  const usual = usualOf(athlete)
+  return role === 'warm-up' ? usual.warmUpSeconds : role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
+}
 
 export const unitsOf = (athlete: Athlete) => athlete.units ?? { run: 'km', ride: 'km', swim: 'm' } as const
 

@@ -1,5 +1,5 @@
 import type { Athlete } from '../athlete/athlete'
-import { unknownAthlete, usualOf } from '../athlete/athlete'
+import { unknownAthlete, usualSecondsOf } from '../athlete/athlete'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
 import { metresPer, toMetres } from '../quantity/distance'
@@ -9,6 +9,7 @@ import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { walk } from '../session/walk'
 import { slopeOf } from '../athlete/grade'
+import { pedalJoulesOf } from '../quantity/energy'
 import type { Interval } from './interval'
 import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
 import { lapMetres } from './lap'
@@ -55,22 +56,13 @@ export interface ReckonOptions {
 
 interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
 
-const kilocalorieJoules = 4184
-const grossEfficiency = 0.24
-
-function usualSeconds(step: Step, athlete: Athlete): number {
-  const usual = usualOf(athlete)
-  if (step.role === 'warm-up') return usual.warmUpSeconds
-  return step.role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
-}
-
 /** The seconds a step's energy takes: the work of a ride over its power, a kilocalorie per kilogram and kilometre on foot. */
 function energySeconds(kilocalories: number, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport): Interval {
   const aboutFifteen = (seconds: number): Interval => ({ low: seconds * 0.85, likely: seconds, high: seconds * 1.15 })
   if (sport === 'ride' && target?.of === 'power') {
     const watts = [target.said.easiest, target.said.hardest].filter(value => value !== undefined)
     const mean = watts.reduce((sum, value) => sum + value, 0) / watts.length
-    return aboutFifteen(kilocalories * kilocalorieJoules * grossEfficiency / mean)
+    return aboutFifteen(pedalJoulesOf(kilocalories) / mean)
   }
   if (sport === 'run' && athlete.massKg !== undefined && speed.likely) {
     return aboutFifteen(kilocalories / athlete.massKg * 1000 / speed.likely)
@@ -105,7 +97,7 @@ function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed
       return { seconds: step.role === 'rest' ? unknown : secondsOver(metres, speed), metres: step.role === 'rest' ? zero : exactly(metres), isOpen: false }
     }
     case 'press': case 'heart-rate': {
-      const seconds: Interval = { low: 0, likely: usualSeconds(step, athlete), high: null }
+      const seconds: Interval = { low: 0, likely: usualSecondsOf(athlete, step.role), high: null }
       return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
     }
     case 'energy': {

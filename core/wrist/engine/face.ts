@@ -1,4 +1,5 @@
 import { sayDistance } from '../../quantity/distance'
+import { kilocaloriesOf } from '../../quantity/energy'
 import { formatTime } from '../../quantity/time'
 import type { Cursor } from './cursor'
 import { nextCursor, roundOf, roundsOf, stepAt } from './cursor'
@@ -62,7 +63,7 @@ function left(end: ProgramEnd, state: EngineState, poolLength: number | null): P
       if (step.touchedAt !== null) return { figure: formatTime(Math.max(0, Math.ceil(step.startT + end.seconds - state.t))), figureIs: 'to the clock' }
       return wayLeft(end.metres, state, poolLength)
     }
-    case 'energy': return { figure: `${Math.max(0, Math.ceil((end.joules - (state.work - step.startWork)) / 4184 / 0.24))} kcal`, figureIs: 'left' }
+    case 'energy': return { figure: `${Math.max(0, Math.ceil(kilocaloriesOf(end.joules - (state.work - step.startWork))))} kcal`, figureIs: 'left' }
     case 'press': return { ...gone, figureIs: 'press to go on' }
     case 'heart-rate': return gone
     case 'first': return left(end.of[0], state, poolLength)

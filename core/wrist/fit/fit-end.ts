@@ -1,5 +1,6 @@
-import { usualOf } from '../../athlete/athlete'
+import { usualSecondsOf } from '../../athlete/athlete'
 import { toMetres } from '../../quantity/distance'
+import { pedalJoulesOf } from '../../quantity/energy'
 import { formatTime } from '../../quantity/time'
 import { printEnd } from '../../script/print'
 import type { End, Step } from '../../session/document'
@@ -13,10 +14,6 @@ export interface FittedEnd { end: ProgramEnd, restBehind?: number }
 
 type Ends = { way: string, end: ProgramEnd, restBehind?: number, because?: string }
 
-const joulesOfKilocalorie = 4184
-/** Share of the energy spent on the bicycle that reaches the pedals. */
-const efficiency = 0.24
-
 /** Whether the watch can end a step so, and the sensors of this sport can tell it. */
 const isCarried = (end: End, context: FitContext): boolean =>
   context.profile.ends.includes(end.on) && (end.on !== 'energy' || context.sport === 'ride') && (end.on !== 'first' || end.of.every(part => isCarried(part, context)))
@@ -28,15 +25,14 @@ function plainEnd(end: End): ProgramEnd {
     case 'press': return { on: 'press' }
     case 'heart-rate': return end.below !== undefined ? { on: 'heart-rate', below: end.below } : { on: 'heart-rate', above: end.above }
     case 'send-off': return { on: 'send-off', metres: toMetres(end), seconds: end.seconds }
-    case 'energy': return { on: 'energy', joules: end.kilocalories * joulesOfKilocalorie * efficiency }
+    case 'energy': return { on: 'energy', joules: pedalJoulesOf(end.kilocalories) }
     case 'first': return { on: 'first', of: [plainEnd(end.of[0]), plainEnd(end.of[1])] }
   }
 }
 
 function secondsOf(step: Step, path: string, context: FitContext): number {
-  const usual = usualOf(context.athlete)
   const likely = context.likely(path).seconds
-  const seconds = likely ?? (step.role === 'warm-up' ? usual.warmUpSeconds : step.role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds)
+  const seconds = likely ?? usualSecondsOf(context.athlete, step.role)
   return Math.max(5, Math.round(seconds))
 }
 

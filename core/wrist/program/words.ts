@@ -1,4 +1,5 @@
 import { sayDistance } from '../../quantity/distance'
+import { kilocaloriesOf } from '../../quantity/energy'
 import { formatNumber, formatTime, sayDuration } from '../../quantity/time'
 import type { ProgramEnd, ProgramItem, ProgramStep, ProgramTarget } from './program'
 
@@ -54,7 +55,7 @@ export function sayEnd(end: ProgramEnd): string {
     case 'distance': return sayMetres(end.metres)
     case 'press': return 'until press'
     case 'heart-rate': return end.below !== undefined ? `until HR below ${end.below}` : `until HR above ${end.above}`
-    case 'energy': return `${Math.round(end.joules / 4184 / 0.24)} kcal`
+    case 'energy': return `${Math.round(kilocaloriesOf(end.joules))} kcal`
     case 'send-off': return `${sayMetres(end.metres)} on ${formatTime(end.seconds)}`
     case 'first': return end.of.map(sayEnd).join(' or ')
   }

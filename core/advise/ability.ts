@@ -1,7 +1,7 @@
 import type { Athlete } from '../athlete/athlete'
 import type { PowerLaw } from '../athlete/power-law'
 import { fitPowerLaw, metresFor } from '../athlete/power-law'
-import { defaultSteadiness, smoothedSd } from '../athlete/steadiness'
+import { smoothedSd, steadinessOf } from '../athlete/steadiness'
 import { itemAt, sportAt } from '../edit/item-path'
 import { isPaceUnit, metresPerSecondOf } from '../quantity/intensity'
 import { formatTime } from '../quantity/time'
@@ -9,6 +9,7 @@ import type { ReckonedStep, Reckoning } from '../reckon/reckon'
 import { printTarget } from '../script/print-target'
 import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
+import { remembered } from '../session/settled'
 import type { Thought } from './advise'
 
 const laws = new WeakMap<Athlete, Partial<Record<Sport, PowerLaw | null>>>()
@@ -70,20 +71,27 @@ function beyondShown(entry: ReckonedStep, step: Step, athlete: Athlete, sport: S
 const narrowest = 0.75
 const usualSmoothing = 3
 
-function narrowBand(step: Step, path: string): Thought | null {
+/** The words of a band that the athlete holds without thinking, where the step's own is narrower than that; null elsewhere. */
+const heldWords = remembered((step: Step, athlete: Athlete, sport: Sport): string | null => {
   const { target } = step
   if (!target || !isBandTarget(target) || target.to || target.easiest === undefined || target.hardest === undefined || target.easiest === target.hardest) return null
   const isPace = isPaceUnit(target.unit) && target.unit !== 's/step'
   if (!isPace && target.unit !== 'W') return null
-  const { sd, tau } = defaultSteadiness[target.unit === 'W' ? 'power' : 'speed']
+  const { sd, tau } = steadinessOf(athlete, sport, target.unit === 'W' ? 'power' : 'speed')
   const middle = (target.easiest + target.hardest) / 2
   const width = Math.abs(target.easiest - target.hardest) / middle
   const wander = smoothedSd(sd, tau, Math.max(usualSmoothing, target.over ?? 0))
   if (width >= narrowest * wander) return null
   const half = middle * wander
   const [low, high] = [Math.floor(middle - half), Math.ceil(middle + half)]
-  const words = printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
-  return { code: 'narrow-band', path, said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`, fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }] }
+  return printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
+})
+
+function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): Thought | null {
+  const words = heldWords(step, athlete, sport)
+  return words === null
+    ? null
+    : { code: 'narrow-band', path, said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`, fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }] }
 }
 
 /** What the athlete's own marks say about the targets. */
@@ -96,7 +104,7 @@ export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: A
     if (item?.kind !== 'step') continue
     const sport = sportAt(session, entry.path)
     if (sport === 'multi') continue
-    const found = [beyondShown(entry, item, athlete, sport), narrowBand(item, entry.path)]
+    const found = [beyondShown(entry, item, athlete, sport), narrowBand(item, entry.path, athlete, sport)]
     thoughts.push(...found.filter(thought => thought !== null))
   }
   return thoughts

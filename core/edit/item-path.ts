@@ -12,10 +12,13 @@ export const holds = (item: Item): item is Block | Leg => item.kind === 'block' 
 export function itemAt(session: Session, path: Path): Item | null {
   let items: readonly Item[] = session.items
   let item: Item | null = null
-  for (const position of positions(path)) {
-    item = items[position - 1] ?? null
+  for (let start = 0; start <= path.length;) {
+    const dot = path.indexOf('.', start)
+    const end = dot < 0 ? path.length : dot
+    item = items[Number(path.slice(start, end)) - 1] ?? null
     if (!item) return null
     items = holds(item) ? item.items : []
+    start = end + 1
   }
   return item
 }

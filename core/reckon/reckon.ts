@@ -1,23 +1,19 @@
 import type { Athlete } from '../athlete/athlete'
-import { unknownAthlete, usualSecondsOf } from '../athlete/athlete'
-import type { ResolvedTarget } from '../athlete/resolve'
-import { resolveTarget } from '../athlete/resolve'
+import { unknownAthlete } from '../athlete/athlete'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
-import type { Block, End, Place, Session, Sport, Step } from '../session/document'
+import type { Block, End, Place, Session, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { walk } from '../session/walk'
-import { slopeOf } from '../athlete/grade'
-import { pedalJoulesOf } from '../quantity/energy'
 import type { Interval } from './interval'
-import { add, exactly, mapInterval, roundInterval, unknown, zero } from './interval'
+import { add, mapInterval, roundInterval, zero } from './interval'
 import { lapMetres } from './lap'
 import { poolLengths } from './splits'
-import type { SpeedReading } from './speed'
-import { metresIn, secondsOver, speedOfStep } from './speed'
+import type { ReckonedTarget } from './step'
+import { distanceOf, measureStep } from './step'
 
-export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
+export type { ReckonedTarget } from './step'
 
 /** One step of the session in its order, with what it comes to. */
 export interface ReckonedStep {
@@ -54,116 +50,14 @@ export interface ReckonOptions {
   on?: string
 }
 
-interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
-
-/** The seconds a step's energy takes: the work of a ride over its power, a kilocalorie per kilogram and kilometre on foot. */
-function energySeconds(kilocalories: number, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport): Interval {
-  const aboutFifteen = (seconds: number): Interval => ({ low: seconds * 0.85, likely: seconds, high: seconds * 1.15 })
-  if (sport === 'ride' && target?.of === 'power') {
-    const watts = [target.said.easiest, target.said.hardest].filter(value => value !== undefined)
-    const mean = watts.reduce((sum, value) => sum + value, 0) / watts.length
-    return aboutFifteen(pedalJoulesOf(kilocalories) / mean)
-  }
-  if (sport === 'run' && athlete.massKg !== undefined && speed.likely) {
-    return aboutFifteen(kilocalories / athlete.massKg * 1000 / speed.likely)
-  }
-  return unknown
-}
-
-/** A send-off lasts until its clock, or until the touch where that comes later; with no speed known it is taken as made. */
-function untilTheClock(swim: Interval, clock: number): Interval {
-  if (swim.likely === null) return exactly(clock)
-  return { low: Math.max(swim.low ?? 0, clock), likely: Math.max(swim.likely, clock), high: swim.high === null ? null : Math.max(swim.high, clock) }
-}
-
-const leastKnown = (a: number | null, b: number | null) => a === null ? b : b === null ? a : Math.min(a, b)
-
-/** The range of whichever comes first; nothing is known of its low end unless both are. */
-function firstOf(a: Interval, b: Interval): Interval {
-  const high = leastKnown(a.high, b.high)
-  const likely = leastKnown(leastKnown(a.likely, b.likely), high)
-  const low = a.low === null || b.low === null ? null : Math.min(a.low, b.low)
-  return { low, likely, high }
-}
-
-function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport, isLast: boolean): Measured {
-  switch (end.on) {
-    case 'time': {
-      const seconds = exactly(end.seconds)
-      return { seconds, metres: metresIn(seconds, speed), isOpen: false }
-    }
-    case 'distance': {
-      const metres = toMetres(end)
-      return { seconds: step.role === 'rest' ? unknown : secondsOver(metres, speed), metres: step.role === 'rest' ? zero : exactly(metres), isOpen: false }
-    }
-    case 'press': case 'heart-rate': {
-      const seconds: Interval = { low: 0, likely: usualSecondsOf(athlete, step.role), high: null }
-      return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
-    }
-    case 'energy': {
-      const seconds = energySeconds(end.kilocalories, target, speed, athlete, sport)
-      return { seconds, metres: metresIn(seconds, speed), isOpen: false }
-    }
-    case 'send-off': {
-      const metres = toMetres(end)
-      const swimSeconds = secondsOver(metres, speed)
-      const seconds = isLast ? swimSeconds : untilTheClock(swimSeconds, end.seconds)
-      return { seconds, metres: exactly(metres), swimSeconds, isOpen: false }
-    }
-    case 'first': {
-      const [a, b] = end.of.map(part => measure(part, step, target, speed, athlete, sport, isLast)) as [Measured, Measured]
-      return { seconds: firstOf(a.seconds, b.seconds), metres: firstOf(a.metres, b.metres), isOpen: a.isOpen && b.isOpen }
-    }
-  }
-}
-
-const asShown = (value: number | undefined, decimals: number) => value === undefined ? null : Math.round(value * 10 ** decimals) / 10 ** decimals
-
-function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
-  const decimals = target.unit === 'm/s' ? 4 : 1
-  const ends = (band: { easiest?: number, hardest?: number }) => ({ easiest: asShown(band.easiest, decimals), hardest: asShown(band.hardest, decimals) })
-  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
-}
-
 interface Reckoned { entry: ReckonedStep, flat: FlatStep, isOpen: boolean }
 
-function distanceOf(end: End): number | undefined {
-  return end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
-}
-
 function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
-  const athlete = options.athlete ?? unknownAthlete
-  const { step, path, place } = flat
-  const remark = (code: string, said: string) => remarks.set(`${path} ${code} ${said}`, { path, code, said })
-  if (flat.sport === 'multi') {
-    const { seconds, isOpen } = measure(step.end, step, undefined, unknown, athlete, 'run', isLast)
-    const entry = { path, round: flat.round, rounds: flat.rounds, role: step.role, end: step.end, seconds, metres: unknown, startsAt: null }
-    return { entry, flat, isOpen }
-  }
-  const sport = flat.sport
-  let target: ResolvedTarget | undefined
-  if (step.target) {
-    const resolution = resolveTarget(step.target, athlete, { sport, stepMetres: distanceOf(step.end), smoothingSeconds: options.smoothingSeconds, on: options.on, slope: step.grade && slopeOf(step.grade) })
-    if (resolution.ok) target = resolution.target
-    else remark('target-unresolved', `needs ${resolution.missing}`)
-  }
-  const reading: SpeedReading = step.target && !target && step.role === 'work'
-    ? { speed: unknown }
-    : speedOfStep(step, target, athlete, sport, place)
-  const measured = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
-  if (reading.guessed) remark('speed-guessed', reading.guessed)
-  if (reading.missing) {
-    if (measured.seconds.likely === null) remark('time-unknown', `how long it takes is not known: it needs ${reading.missing}`)
-    else if (measured.metres.likely === null) remark('distance-unknown', `how far it goes is not known: it needs ${reading.missing}`)
-  }
-  const entry: ReckonedStep = {
-    path, round: flat.round, rounds: flat.rounds, role: step.role, end: step.end,
-    ...(target ? { target: reckonedTarget(target) } : {}),
-    seconds: measured.seconds, metres: measured.metres,
-    ...(measured.swimSeconds ? { swimSeconds: roundInterval(measured.swimSeconds) } : {}),
-    startsAt: null,
-  }
-  return { entry, flat, isOpen: measured.isOpen }
+  const { step, path, round, rounds } = flat
+  const { said, isOpen, ...measured } = measureStep(step, flat.sport, flat.place?.kind, options.athlete ?? unknownAthlete, options.smoothingSeconds, options.on, isLast)
+  for (const [code, words] of said) remarks.set(`${path} ${code} ${words}`, { path, code, said: words })
+  const entry = { path, round, rounds, role: step.role, end: step.end, ...measured, startsAt: null }
+  return { entry, flat, isOpen }
 }
 
 /** What a repeat goes on until, in metres or seconds; null for one that counts its rounds. */

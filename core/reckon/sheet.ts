@@ -4,6 +4,7 @@ import { sayDistance } from '../quantity/distance'
 import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
 import type { Block, Item, Session, Sport, Step } from '../session/document'
+import { remembered } from '../session/settled'
 import type { ProgramTarget } from '../wrist/program/program'
 import { paceReadingFor, sayTarget } from '../wrist/program/words'
 import { add, zero } from './interval'
@@ -35,7 +36,7 @@ export const effortAxis = { low: 45, high: 130 } as const
 type Reckoned = NonNullable<ReckonedStep['target']>
 
 /** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
-export function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null {
+export const onEffortAxis = remembered((target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null => {
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {
@@ -60,7 +61,7 @@ export function onEffortAxis(target: Reckoned, athlete: Athlete, sport: Sport): 
   const openLow = target.easiest === null ? effortAxis.low : low
   const openHigh = target.hardest === null ? effortAxis.high : high
   return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
-}
+})
 
 const known = ({ easiest, hardest }: { easiest: number | null, hardest: number | null }) =>
   ({ easiest: easiest ?? undefined, hardest: hardest ?? undefined })
@@ -69,14 +70,18 @@ const asProgramTarget = (target: Reckoned): ProgramTarget => ({
   of: target.of as ProgramTarget['of'], unit: target.unit as ProgramTarget['unit'], ...known(target), ...(target.to ? { to: known(target.to) } : {}),
 })
 
+/** A target's numbers as the athlete reads them in a sport. */
+const targetWords = remembered((target: Reckoned, athlete: Athlete, sport: Sport) => sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(athlete)[sport])))
+
+const stepWords = remembered(printStep)
+
 /** Forecast metres below two kilometres with the digits they deserve. */
 const aboutMetres = (metres: number) => metres < 200 ? Math.round(metres / 5) * 5 : metres < 2000 ? Math.round(metres / 10) * 10 : metres
 
 function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
-  const units = unitsOf(athlete)
-  const unit = sport === 'swim' ? 'km' : units[sport]
-  if (entry.target) return sayTarget(asProgramTarget(entry.target), paceReadingFor(sport, unit))
+  if (entry.target) return targetWords(entry.target, athlete, sport)
+  const unit = sport === 'swim' ? 'km' : unitsOf(athlete)[sport]
   const { seconds, metres } = entry
   if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
   if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(aboutMetres(metres.likely), unit)}` : ''
@@ -151,7 +156,7 @@ export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athle
           row.comesTo = 'not read'
           break
         case 'step':
-          row.words = printStep(item)
+          row.words = stepWords(item)
           row.comesTo = stepComesTo(item, found.first, athlete, sport)
           row.band = found.first?.target ? onEffortAxis(found.first.target, athlete, sport) : null
           break

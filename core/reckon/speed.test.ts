@@ -12,7 +12,7 @@ const athlete: Athlete = {
   format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 63, run: { criticalSpeed: 3.6, criticalPower: 240 }, ride: { criticalPower: 215 },
   easyPace: { run: 360 }, recoveryPace: { run: 400 }, walkPace: { run: 600 }, schools: { band: { kind: 'even' } },
 }
-function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place) {
+function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place['kind']) {
   const step = readScript(`sport ${sport}\n\n${row}\n`).sessions[0]!.items[0] as Step
   const resolution = step.target && resolveTarget(step.target, who, { sport })
   return speedOfStep(step, resolution?.ok ? resolution.target : undefined, who, sport, place)
@@ -30,7 +30,7 @@ describe('the speed of a step', () => {
   })
   it('goes by critical power and speed on foot, by the forces on the bike', () => {
     expect(speedOf('10:00 @ 200 W').speed.likely).toBeCloseTo(3.6 * 200 / 240, 9)
-    expect(speedOf('10:00 @ 200 W', athlete, 'ride', { kind: 'outdoors' }).speed.likely).toBeCloseTo(speedAtPower(200, 72, defaultBike), 9)
+    expect(speedOf('10:00 @ 200 W', athlete, 'ride', 'outdoors').speed.likely).toBeCloseTo(speedAtPower(200, 72, defaultBike), 9)
   })
   it.each([['warm-up 10:00', 1000 / 360], ['recovery 1:00', 2.5], ['recovery 1:00 walk', 1000 / 600], ['10:00 jog', 1000 / 360], ['cool-down 10:00', 1000 / 360], ['10:00 @ 140 bpm', 1000 / 360]])('of "%s" is by habit', (row, likely) => {
     expect(speedOf(row).speed.likely).toBeCloseTo(likely, 9)
@@ -42,8 +42,8 @@ describe('the speed of a step', () => {
     expect(guessed).toContain('how fast is not said')
   })
   it('of a rest is nothing at all', () => expect(speedOf('rest 1:00').speed).toEqual(exactly(0)))
-  it.each<[string, Athlete, Sport, Place | undefined, string]>([
-    ['10:00 @ 200 W', athlete, 'ride', { kind: 'trainer' }, 'a trainer covers no way'], ['recovery 5:00', athlete, 'ride', { kind: 'trainer' }, 'a trainer covers no way'],
+  it.each<[string, Athlete, Sport, Place['kind'] | undefined, string]>([
+    ['10:00 @ 200 W', athlete, 'ride', 'trainer', 'a trainer covers no way'], ['recovery 5:00', athlete, 'ride', 'trainer', 'a trainer covers no way'],
     ['800 m', unknownAthlete, 'run', undefined, 'a target, or an easy pace'], ['warm-up 10:00', unknownAthlete, 'run', undefined, 'an easy pace'],
     ['10:00 @ 200 W', unknownAthlete, 'run', undefined, 'critical power and critical speed'],
   ])('of "%s" can be unknown, and says why', (row, who, sport, place, words) => {

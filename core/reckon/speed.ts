@@ -27,9 +27,9 @@ function speedOfPower(watts: number, athlete: Athlete, sport: Sport): number | n
   return criticalPower === undefined || criticalSpeed === undefined ? null : criticalSpeed * watts / criticalPower
 }
 
-function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place: Place | undefined): SpeedReading | null {
+function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place: Place['kind'] | undefined): SpeedReading | null {
   if (target.of !== 'pace' && target.of !== 'power') return null
-  if (target.of === 'power' && place?.kind === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
+  if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
   const toSpeed = (value: number | undefined) => {
     if (value === undefined) return null
     return target.of === 'pace' ? value : speedOfPower(value, athlete, sport)
@@ -63,9 +63,9 @@ function easySpeed(athlete: Athlete, sport: Sport): number | undefined {
  * The speed of a step: from its target where that tells one, else the athlete's easy, recovery or walking pace by role
  * and manner, each within a tenth; work without a target anywhere from easy to fast. A rest stands still.
  */
-export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athlete: Athlete, sport: Sport, place?: Place): SpeedReading {
+export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athlete: Athlete, sport: Sport, place?: Place['kind']): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
-  if (place?.kind === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
+  if (place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
   const told = target && ofTarget(target, athlete, sport, place)
   if (told) return told
   const walking = step.manner === 'walk' ? speedOfPace(athlete.walkPace, sport) : undefined

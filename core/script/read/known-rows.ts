@@ -1,4 +1,5 @@
 import type { Item, Step } from '../../session/document'
+import { sameFields } from '../../session/settled'
 import { printItem } from '../print'
 import type { SoftWord } from './piece'
 import type { Placed } from './list'
@@ -54,12 +55,36 @@ const knownRowsAtMost = 8000
 
 const keyOf = ({ sport, poolUnit, paceUnit, preferredMeasure, bySport }: Setting, line: Line) => `${sport}${bySport ? '*' : ''} ${poolUnit} ${paceUnit} ${preferredMeasure} ${line.start} ${line.raw}`
 
-function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, into: Map<Step, SoftWord>): Item {
-  if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, into)) }
+function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, state: State): Item {
+  if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, state)) }
+  if (item.kind === 'unread') return { ...item }
   const copy = { ...item }
-  const word = item.kind === 'step' ? soft.get(item) : undefined
-  if (word) into.set(copy as Step, word)
+  state.knownAs.set(copy, item)
+  const word = soft.get(item)
+  if (word) state.soft.set(copy, word)
   return copy
+}
+
+/** Steps handed out before, by the step they are copies of: one for each time that it stood in a session. */
+const settledSteps = new WeakMap<Step, Step[]>()
+
+/**
+ * Settles the steps that came through the whole reading as their row alone says them. The same rows give the very same
+ * steps at each reading, and two rows never share one.
+ *
+ * @param knownAs the step that each is a copy of
+ */
+export function settleSteps(items: Item[], knownAs: ReadonlyMap<Step, Step>, used = new Map<Step, number>()): void {
+  items.forEach((item, index) => {
+    if (item.kind === 'block' || item.kind === 'leg') return settleSteps(item.items, knownAs, used)
+    const known = item.kind === 'step' && knownAs.get(item)
+    if (!known || !sameFields(item, known)) return
+    const steps = settledSteps.get(known) ?? []
+    settledSteps.set(known, steps)
+    const times = used.get(known) ?? 0
+    used.set(known, times + 1)
+    items[index] = steps[times] ??= Object.freeze(item)
+  })
 }
 
 /** The items that one line says, in canonical form or not; soft steps are added to the state's. */
@@ -73,5 +98,5 @@ export function readRow(state: State, line: Line): Pick<RowReading, 'placed' | '
     knownRows.set(key, row)
   }
   const { soft } = row
-  return { ...row, placed: row.placed.map(entry => ({ ...entry, item: copyOf(entry.item, soft, state.soft) })) }
+  return { ...row, placed: row.placed.map(entry => ({ ...entry, item: copyOf(entry.item, soft, state) })) }
 }

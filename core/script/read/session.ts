@@ -4,6 +4,7 @@ import { printEnd, printRepeat, printSession } from '../print'
 import type { DayHeading } from './day-heading'
 import { dayInWeek } from './day-heading'
 import { readHourClocks } from './hour-clock'
+import { settleSteps } from './known-rows'
 import { intoLegs, namedSports } from './legs'
 import type { ReadOptions, RowPlace } from './options'
 import { readRows } from './rows'
@@ -108,7 +109,7 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
-  const state: State = { session, setting, options, soft: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map(), steps: 0 }
+  const state: State = { session, setting, options, soft: new Map(), knownAs: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map(), steps: 0 }
   readRows(state, { lines, at: 0 }, 0, session.items)
   if (heading?.sport) session.sport = heading.sport
   if (options.week !== undefined && session.day !== undefined) session.day = dayInWeek(session.day, options.week)
@@ -125,6 +126,7 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   state.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
   const places = new Map<string, RowPlace>()
   paths(session.items, state.places, '', places)
+  settleSteps(session.items, state.knownAs)
   return { session, remarks: state.remarks, places }
 }
 

@@ -1,4 +1,4 @@
-import type { Item, Session, Sport } from '../../session/document'
+import type { Item, Session, Sport, Step } from '../../session/document'
 import type { Remark } from '../remark'
 import type { SoftSteps } from './between'
 import type { ReadOptions, RowPlace } from './options'
@@ -23,6 +23,8 @@ export interface State {
   setting: Setting
   options: ReadOptions
   soft: SoftSteps
+  /** The step, kept from an earlier reading of the same row, that each is a copy of. */
+  knownAs: Map<Step, Step>
   /** The sport that an item's words named, where the pieces name several. */
   sports: Map<Item, Sport>
   readings: LineReading[]

@@ -2,9 +2,8 @@ import { defaultKeymap, history, historyKeymap, indentLess, indentMore, redo } f
 import { indentService, indentUnit } from '@codemirror/language'
 import { EditorState } from '@codemirror/state'
 import type { Extension } from '@codemirror/state'
-import type { EditorView } from '@codemirror/view'
-import { keymap } from '@codemirror/view'
-import { keyedRemark } from './fix'
+import { EditorView, keymap } from '@codemirror/view'
+import { keyedRemark } from './remarks'
 import { sheetField } from './sheet'
 
 const opensBlock = /^\s*(?:off\s+)?(?:(?:\d+\s*(?:times|x|rounds|sets)\b)|repeat for\b|leg\b).*$/i
@@ -32,7 +31,21 @@ function takeFix(view: EditorView): boolean {
   return true
 }
 
+/**
+ * Plain typing goes straight into the document: the browser need not edit its own copy of the words first, to have it
+ * read back and laid out a second time. What an input method composes or replaces is left to the browser.
+ */
+const directTyping = EditorView.domEventHandlers({
+  beforeinput(event, view) {
+    if (event.inputType !== 'insertText' || event.data === null || event.isComposing || view.composing || view.state.readOnly) return false
+    event.preventDefault()
+    view.dispatch(view.state.replaceSelection(event.data), { userEvent: 'input.type', scrollIntoView: true })
+    return true
+  },
+})
+
 export const sheetKeys: Extension = [
+  directTyping,
   history({ minDepth: 1_000_000 }), rowIndent, indentUnit.of('  '), EditorState.tabSize.of(2),
   keymap.of([
     { key: 'Alt-Enter', run: takeFix },

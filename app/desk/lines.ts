@@ -18,12 +18,14 @@ export interface SheetLine { rows: MarginRow[], isPreview: boolean, remarks: Rem
 
 export interface SheetData {
   lines: ReadonlyMap<number, SheetLine>
+  /** Every row by its path. */
+  rows: ReadonlyMap<string, SheetRow>
   levels: number
   /** The row at a path in spoken words. */
   say: (path: string) => string
 }
 
-export const emptySheet: SheetData = { lines: new Map(), levels: 0, say: () => '' }
+export const emptySheet: SheetData = { lines: new Map(), rows: new Map(), levels: 0, say: () => '' }
 
 /** The brackets of every row: each block hugs its rows, its roundel at the middle one. */
 function bracketsOf(rows: readonly SheetRow[]): Bracket[][] {
@@ -65,7 +67,7 @@ export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string
   for (const line of lines.values()) line.isPreview = line.rows.length > 1
   for (const remark of remarks) lineAt(remark.line).remarks.push(remark)
   const levels = brackets.reduce((most, own) => Math.max(most, ...own.map(bracket => bracket.level + 1)), 0)
-  return { lines, levels, say }
+  return { lines, rows: new Map(rows.map(row => [row.path, row])), levels, say }
 }
 
 /** Extra height of a row in pixels: a gentle log of how long it lasts. */

@@ -60,16 +60,36 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
 /** The columns beside the words, in the order they stand: when, the repeats, and how hard for how long. */
 export type Column = 'when' | 'spine' | 'effort'
 
-const clockOf = ({ row }: MarginRow) => row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt))
-const kilometresOf = ({ row }: MarginRow) => row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1)
+const clockOf = (row: SheetRow) => row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt))
+const kilometresOf = (row: SheetRow) => row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1)
 
-function drawWhen(margin: MarginRow): HTMLElement {
+function drawWhen({ row }: MarginRow): HTMLElement {
   const cell = element('sheet-when')
-  const clock = element('sheet-number sheet-clock sheet-handle', clockOf(margin))
-  clock.dataset.path = margin.row.path
+  const clock = element('sheet-number sheet-clock sheet-handle', clockOf(row))
+  clock.dataset.path = row.path
   clock.title = 'Drag to move'
-  cell.append(clock, element('sheet-number sheet-way', kilometresOf(margin)))
+  cell.append(clock, element('sheet-number sheet-way', kilometresOf(row)))
   return cell
+}
+
+function write(cell: Element, text: string) {
+  if (cell.textContent !== text) cell.textContent = text
+}
+
+/**
+ * Writes the clocks and ways that changed into the cells that stand: a longer row moves every clock below it, and
+ * cells made anew for each would cost more than all the rest of a keystroke.
+ *
+ * @param isWanted leaves the other cells as they are
+ */
+export function writeClocks(sheet: HTMLElement, rows: ReadonlyMap<string, SheetRow>, isWanted: (path: string) => boolean = () => true): void {
+  for (const clock of sheet.getElementsByClassName('sheet-clock')) {
+    const path = (clock as HTMLElement).dataset.path!
+    const row = rows.get(path)
+    if (!row || !isWanted(path)) continue
+    write(clock, clockOf(row))
+    write(clock.nextElementSibling!, kilometresOf(row))
+  }
 }
 
 function drawEffort({ row }: MarginRow): HTMLElement {
@@ -86,11 +106,11 @@ function draw(column: Column, margin: MarginRow): HTMLElement {
   }
 }
 
-/** All that a column draws of a row: two rows that say the same look the same. */
+/** All that a column draws of a row, but for the clocks, which are written in place: two rows that say the same look the same. */
 function shownIn(column: Column, margin: MarginRow): string {
   const { row } = margin
   switch (column) {
-    case 'when': return `${row.path} ${clockOf(margin)} ${kilometresOf(margin)}`
+    case 'when': return row.path
     case 'spine': return margin.brackets.map(({ level, part, roundel, path }) => `${level} ${part} ${roundel ?? ''} ${path}`).join(',')
     case 'effort': return `${row.path} ${row.kind} ${row.off} ${row.comesTo} ${row.band?.low ?? ''}-${row.band?.high ?? ''}`
   }

@@ -8,14 +8,16 @@ import type { Answer, Question } from '~/workers/messages'
 export const usualRuns = 400
 export const manyRuns = 10_000
 /** Asked for when typing pauses, so that no key waits for its picture. */
-const askAfter = 200
-const askAtLatest = 1500
+const askAfter = 250
 /** Progress is drawn no more often than that much has been done. */
 const progressStep = 0.1
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
   const toll = shallowRef<Toll | null>(null)
+  /** The session that the toll is of: the one on the desk may have gone on. */
+  const tollOf = shallowRef<Session | null>(null)
+  let askedFor: Session | null = null
   const picture = shallowRef<NudgePicture | null>(null)
   /** Share done of what is being reckoned; null when nothing is. */
   const progress = ref<number | null>(null)
@@ -28,7 +30,10 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
 
   function hear({ data }: MessageEvent<Answer>) {
     if (data.id !== id) return
-    if (data.kind === 'toll') toll.value = data.toll
+    if (data.kind === 'toll') {
+      toll.value = data.toll
+      tollOf.value = askedFor
+    }
     if (data.kind === 'progress' && (progress.value === null || data.share - progress.value >= progressStep)) progress.value = data.share
     if (data.kind === 'failed') problem.value = data.problem
     if (data.kind === 'nudges') picture.value = data.picture
@@ -56,6 +61,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
       }
     }
     progress.value = 0
+    askedFor = asked
     const { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds } = nudging()
     send({ kind: 'ask', id, session: asked, athlete: athlete(), nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds }, runs: wanted, on: today() })
   }
@@ -66,8 +72,8 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
     progress.value = null
   }
 
-  watchDebounced([session, athlete, nudging], () => ask(), { debounce: askAfter, maxWait: askAtLatest })
+  watchDebounced([session, athlete, nudging], () => ask(), { debounce: askAfter })
   onMounted(() => ask())
   onBeforeUnmount(() => worker?.terminate())
-  return { toll, picture, progress, runs, problem, ask, stop }
+  return { toll, tollOf, picture, progress, runs, problem, ask, stop }
 }

@@ -15,6 +15,7 @@ import { printTarget } from '~~/core/script/print-target'
 import { readScript } from '~~/core/script/read'
 import { sayItem } from '~~/core/script/say'
 import type { Remark } from '~~/core/script/remark'
+import { clocks } from '~/desk/clocks'
 import { rowDragging } from '~/desk/drag'
 import type { KeptHistory } from '~/desk/history'
 import { sheetKeys } from '~/desk/keys'
@@ -55,10 +56,6 @@ const say = (path: string) => {
   const item = session.value && itemAt(session.value, path)
   return item ? sayItem(item) : ''
 }
-
-/** The session in spoken words, said anew when typing pauses. */
-const aloud = ref<string[]>([])
-watchDebounced(session, now => aloud.value = now?.items.map(sayItem) ?? [], { debounce: 250, immediate: true })
 
 let drawn: Reckoned | null = null
 
@@ -160,7 +157,7 @@ function pull(path: string, end: StringEnd, percent: number) {
 
 const extensions = () => [
   stringDragging(pull),
-  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
+  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, clocks, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
   rowDragging(wanted => void edit(wanted), (path, what) => {
     chosen = path
     emit('row', path)
@@ -264,9 +261,7 @@ defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.fo
       <span class="string"><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span>
     </div>
     <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0" />
-    <ol class="hidden-text" aria-label="The session, read aloud" data-test="aloud">
-      <li v-for="(words, index) in aloud" :key="index">{{ words }}</li>
-    </ol>
+    <DeskAloud :session="session" />
   </div>
 </template>
 

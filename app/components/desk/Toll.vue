@@ -17,6 +17,7 @@ use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipCom
 
 const props = defineProps<{ toll: Toll | null, session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
+const isTable = ref(false)
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 const about = ({ low, likely, high }: Interval) => likely === null ? 'not known' : `${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)}`
@@ -89,9 +90,9 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
       <dt>Load by heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
     </dl>
     <p class="faint small">Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease, and ask a doctor or physiotherapist.</p>
-    <details v-if="toll.steps.length > 0">
+    <details v-if="toll.steps.length > 0" @toggle="isTable = ($event.target as HTMLDetailsElement).open">
       <summary>As a table</summary>
-      <table class="ruled" data-test="toll-table">
+      <table v-if="isTable" class="ruled" data-test="toll-table">
         <thead><tr><th>step, round</th><th class="number">ends</th><th class="number">left</th><th class="number">bpm</th></tr></thead>
         <tbody>
           <tr v-for="(step, index) in toll.steps.slice(0, 200)" :key="index">

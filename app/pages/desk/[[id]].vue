@@ -16,6 +16,7 @@ import type RowPanel from '~/components/desk/RowPanel.vue'
 import type { KeptHistory } from '~/desk/history'
 import { keepHistory, keptHistory } from '~/desk/history'
 import type { OwnSession } from '~/desk/language'
+import { listedRemarks } from '~/desk/remarks'
 import { takeDropped } from '~/reckoner/typed'
 
 definePageMeta({ key: 'desk' })
@@ -89,6 +90,8 @@ const takeQuiet = () => editor.value?.editAll((forecast.picture.value?.quiet.ste
 
 const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
 const lineOf = (path: string) => desk.places.get(path)?.line ?? null
+const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
+const advice = computedAlike(() => desk.advice.map(thought => ({ ...thought, line: thought.path === null ? null : lineOf(thought.path) })))
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
 
 /** Titles of own sessions, to be put in by their first letters. */
@@ -181,20 +184,19 @@ onBeforeUnmount(() => {
         </span>
       </div>
     </div>
-    <DeskSideColumn
-      :reckoning="desk.reckoning" :remarks="desk.reading.remarks" :advice="desk.advice" :waved="desk.waved" :line-of="lineOf" :known="desk.known" :hard="desk.hard" :unit="unit" :minutes-today="desk.minutesToday"
-      @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)"
-      @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" @today="(minutes: number | null) => desk.minutesToday = minutes"
-    >
-      <template v-if="session && session.items.length > 0" #forecast>
+    <DeskSideColumn>
+      <DeskTotals :reckoning="desk.reckoning" :known="desk.known" :hard="desk.hard" :unit="unit" :minutes-today="desk.minutesToday" @today="(minutes: number | null) => desk.minutesToday = minutes" />
+      <DeskRemarks :remarks="remarks" :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
+      <template v-if="session && session.items.length > 0">
         <DeskSplits v-if="selected && desk.reckoning" :session="session" :reckoning="desk.reckoning" :path="selected" />
-        <DeskToll :toll="forecast.toll.value" :session="session" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
+        <DeskToll v-if="forecast.tollOf.value" :toll="forecast.toll.value" :session="forecast.tollOf.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
         <div v-for="line in tollMissing" :key="line" class="said note">What it does to you needs {{ line }}.<MeAskNumber :missing="line" /></div>
         <DeskNudges
           :picture="forecast.picture.value" :progress="forecast.progress.value" :runs="forecast.runs.value" :problem="forecast.problem.value" :watches="wrist.watches" :watch="watchId" :reading="paceReading"
           @watch="(id: string) => watchId = id" @many="forecast.ask(manyRuns)" @stop="forecast.stop" @take="(edits: Edit[]) => editor?.editAll(edits)"
         />
       </template>
+      <DeskThoughts :advice="advice" :waved="desk.waved" @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" />
       <template v-if="session && session.items.length > 0">
         <h2 class="section">Another size</h2>
         <DeskSizes :session="session" :athlete="athletes.athlete" :likely="desk.reckoning?.seconds.likely ?? null" @take="takeSize" />

@@ -1,0 +1,103 @@
+/**
+ * npm run bench:desk: from the key to the frame that shows it, for a session of 200 steps at the Desk in Chromium. By
+ * then sheet, totals and remarks are written and laid out. Beside each key a JSON text is parsed, so that the machine's
+ * mood divides out.
+ */
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { ensureBuild } from '../scripts/prepare.mjs'
+import { startStack } from '../scripts/stack.mjs'
+
+const rounds = Number(process.env.ROUNDS ?? 6)
+const keysToWarmUp = 15
+const keysToCount = 40
+const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
+
+ensureBuild()
+const folder = mkdtempSync(join(tmpdir(), 'agonis-bench-'))
+const stack = await startStack({ folder, demo: true, quiet: true })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+
+/** Notes how long each key takes until the next frame begins, with all that waits for layout laid out. */
+function watchKeys() {
+  const text = JSON.stringify(Array.from({ length: 3000 }, (_, index) => ({ a: index, b: `x${index}`, c: [index, index + 1] })))
+  window.keyTimes = []
+  let at = null
+  const close = () => {
+    if (at === null) return
+    document.querySelector('.side').getBoundingClientRect()
+    document.querySelector('.cm-content').getBoundingClientRect()
+    const took = performance.now() - at
+    at = null
+    const from = performance.now()
+    JSON.parse(text)
+    window.keyTimes.push({ took, parse: performance.now() - from })
+  }
+  const channel = new MessageChannel()
+  channel.port2.onmessage = close
+  window.addEventListener('keydown', () => {
+    at = performance.now()
+    requestAnimationFrame(close)
+    channel.port1.postMessage(0)
+  }, true)
+}
+
+async function typeAt(row) {
+  const context = await browser.newContext({ baseURL: stack.address, viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.goto('/desk/new')
+  await page.locator('.cm-content').waitFor()
+  await page.keyboard.insertText(`sport run\n\n${rows.join('\n')}\n`)
+  await page.locator('[data-test=steps]', { hasText: '200' }).waitFor()
+  await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await page.keyboard.press('Control+Home')
+  for (let line = 1; line < row + 2; line++) await page.keyboard.press('ArrowDown')
+  await page.evaluate(watchKeys)
+  const times = { typed: [], taken: [] }
+  for (let key = 0; key < keysToWarmUp + keysToCount; key++) {
+    for (const [name, press] of [['typed', String(1 + key % 9)], ['taken', 'Backspace']]) {
+      await page.evaluate(() => window.keyTimes.length = 0)
+      await page.keyboard.press(press)
+      await page.waitForFunction(() => window.keyTimes.length > 0)
+      if (key >= keysToWarmUp) times[name].push(await page.evaluate(() => window.keyTimes[0]))
+    }
+  }
+  await context.close()
+  return times
+}
+
+const at = (values, share) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]
+const shown = value => value.toFixed(1).padStart(6)
+
+function tell(name, times) {
+  const took = times.map(time => time.took)
+  const ratios = times.map(time => time.took / time.parse)
+  console.log(`${name.padEnd(34)} median ${shown(at(took, 0.5))} ms   p99 ${shown(at(took, 0.99))} ms   in parses of JSON: median ${shown(at(ratios, 0.5))}   p99 ${shown(at(ratios, 0.99))}`)
+}
+
+try {
+  const [first, middle] = [{ typed: [], taken: [] }, { typed: [], taken: [] }]
+  for (let round = 0; round < rounds; round++) {
+    for (const [row, into] of [[6, first], [100, middle]]) {
+      const times = await typeAt(row)
+      into.typed.push(...times.typed)
+      into.taken.push(...times.taken)
+    }
+  }
+  tell('typed in row 6 of 200', first.typed)
+  tell('taken away in row 6 of 200', first.taken)
+  tell('typed in row 100 of 200', middle.typed)
+  tell('taken away in row 100 of 200', middle.taken)
+  const parses = [...first.typed, ...first.taken, ...middle.typed, ...middle.taken].map(time => time.parse)
+  console.log(`${'one parse of JSON, 85 kB'.padEnd(34)} median ${shown(at(parses, 0.5))} ms   p99 ${shown(at(parses, 0.99))} ms`)
+}
+finally {
+  await browser.close()
+  await stack.stop()
+  rmSync(folder, { recursive: true, force: true })
+}

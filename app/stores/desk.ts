@@ -39,7 +39,8 @@ export const useDeskStore = defineStore('desk', () => {
   let saving: Promise<void> | null = null
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
 
-  const reading = computed(() => readScript(script.value, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }))
+  const read = (text: string) => readScript(text, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure })
+  const reading = computed(() => read(script.value))
   const session = computed(() => reading.value.sessions[0])
   const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, on: today() }))
   const rows = computed(() => session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : [])
@@ -224,5 +225,5 @@ export const useDeskStore = defineStore('desk', () => {
     tags.value = (await api<{ tags: string[] }>(`/sessions/${id.value}/tags`, { method: 'PUT', body: { tags: wanted } })).tags
   }
 
-  return { id, script, source, base, tags, waved, minutesToday, keeping, reading, session, reckoning, rows, places, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
+  return { id, script, source, base, tags, waved, minutesToday, keeping, read, reading, session, reckoning, rows, places, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
 })

@@ -1,6 +1,8 @@
 import { printBlockHeader, printItem, printLegHeader } from '../script/print'
 import type { ReadResult } from '../script/read'
+import { readScript } from '../script/read'
 import type { Item, Session } from '../session/document'
+import { normalise } from '../session/normalise'
 import { holds } from './item-path'
 
 /** Lines of the text that said one or several items, and nothing else. */
@@ -23,8 +25,9 @@ const indentOf = (line: string) => /^[ \t]*/.exec(line)![0].length
 const isBlank = (line: string) => line.trim() === ''
 const isNote = (line: string) => /^\s*#(?: |$)/.test(line)
 
-function splitTrail(lines: string[]): { own: string[], trail: string[] } {
-  let count = 1
+/** @param least lines that the items themselves were said in */
+function splitTrail(lines: string[], least: number): { own: string[], trail: string[] } {
+  let count = least
   while (count < lines.length && isNote(lines[count]!)) count++
   return { own: lines.slice(0, count), trail: lines.slice(count) }
 }
@@ -48,7 +51,7 @@ function knownLines(lines: readonly string[], reading: ReadResult): Known {
         visit(item.items, `${prefix}${index + 1}.`, until)
       }
       else {
-        const { own: ownLines, trail } = splitTrail(lines.slice(starts[index], until))
+        const { own: ownLines, trail } = splitTrail(lines.slice(starts[index], until), lastLine(places, own, prefix, index) - starts[index]!)
         const group: Group = { items: own, lines: ownLines, trail, indent: indentOf(ownLines[0]!) }
         for (const one of own) known.groups.set(one, group)
       }
@@ -57,6 +60,15 @@ function knownLines(lines: readonly string[], reading: ReadResult): Known {
   }
   visit(reading.sessions[0]!.items, '', lines.length)
   return known
+}
+
+/** The last line in which any part of these items was said. */
+function lastLine(places: ReadonlyMap<string, { line: number }>, items: readonly Item[], prefix: string, first: number): number {
+  return items.reduce((most, item, offset) => {
+    const path = `${prefix}${first + offset + 1}`
+    const own = places.get(path)?.line ?? 1
+    return Math.max(most, own, holds(item) ? lastLine(places, item.items, `${path}.`, 0) : 1)
+  }, 1)
 }
 
 const innerLine = (places: ReadonlyMap<string, { line: number }>, path: string) => (places.get(`${path}.1`)?.line ?? 0) - 1
@@ -106,14 +118,16 @@ const touchesKnown = (item: Item, known: Known): boolean => holds(item) && item.
 
 /**
  * The text of a session after a change of its document: lines whose items are still the same objects stay to the letter,
- * with their notes and blank lines; all others are written as canonical rows.
+ * with their notes and blank lines; all others are written as canonical rows. Where lines that stayed would now mean
+ * something else, because what they mean hangs on the rows around them, every row is written out.
  *
  * Laws: `read(retext(t, read(t), s))` equals `normalise(s)`, and `retext(t, read(t), read(t).sessions[0])` is `t`.
  *
  * @param reading of exactly this text, which holds one session
  * @param session that session, changed without changing anything in place
+ * @param read as this text was read
  */
-export function retext(text: string, reading: ReadResult, session: Session): string {
+export function retext(text: string, reading: ReadResult, session: Session, read: (text: string) => ReadResult = readScript): string {
   const tail = /\n*$/.exec(text)![0]
   const lines = text.slice(0, text.length - tail.length).split('\n')
   const before = reading.sessions[0]!
@@ -121,13 +135,22 @@ export function retext(text: string, reading: ReadResult, session: Session): str
   const first = reading.places[0]!.get('1')?.line
   if (first === undefined) return [...lines.map(line => line), ...(isBlank(lines.at(-1) ?? '') ? [] : ['']), ...session.items.map(item => printItem(item))].join('\n').replace(/^\n+/, '')
   const known = knownLines(lines, reading)
+  const headed = (rows: readonly string[]) => [...lines.slice(0, first - 1), ...rows].join('\n').replace(/\n+$/, '') + tail
+  const asTyped = headed(writeRows(session.items, known, known))
+  const printed = (of: Session) => normalise(of).items.map(item => printItem(item)).join('\n')
+  const meansTheSame = printed(read(asTyped).sessions[0] ?? before) === printed(session)
+  return meansTheSame ? asTyped : headed(writeRows(session.items, { groups: new Map(), heads: new Map() }, known))
+}
+
+/** The rows of the items, with all the talk of the text before. */
+function writeRows(items: readonly Item[], kept: Known, all: Known): string[] {
   const into: string[] = []
   const trails = new Set<Group>()
-  writeItems(session.items, 0, known, trails, into)
-  for (const group of new Set(known.groups.values())) {
+  writeItems(items, 0, kept, trails, into)
+  for (const group of new Set(all.groups.values())) {
     if (!trails.has(group)) into.push(...group.trail.filter(line => !isBlank(line)))
   }
-  return [...lines.slice(0, first - 1), ...into].join('\n').replace(/\n+$/, '') + tail
+  return into
 }
 
 /** The one stretch in which two texts differ, as a change of the first. */

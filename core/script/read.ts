@@ -5,6 +5,7 @@ import type { Remark } from './remark'
 import type { RowResult } from './as-run'
 import { takeResult } from './as-run'
 import type { ReadOptions, RowPlace } from './read/options'
+import { readSameDay } from './read/same-day'
 import { readSession } from './read/session'
 import type { Line } from './read/state'
 import { partByDay } from './read/week'
@@ -50,7 +51,7 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
       const { parts, remarks: dayRemarks } = partByDay(chunk, options)
       result.remarks.push(...dayRemarks)
       for (const part of parts) {
-        const { session, remarks, places } = readSession(part.lines, options, part.heading)
+        const { session, remarks, places } = readSameDay(part.lines, part.heading, result.sessions, options) ?? readSession(part.lines, options, part.heading)
         result.sessions.push(session)
         result.places.push(places)
         result.results.push(resultsAt(places, results))

@@ -33,6 +33,7 @@ const props = defineProps<{
   script: string
   rows: SheetRow[]
   reading: ReadResult
+  read: (text: string) => ReadResult
   /** Rows and reading of the words as last typed, before the page has drawn anything of them. */
   latest: () => Reckoned
   history: KeptHistory | null
@@ -116,7 +117,7 @@ async function editAll(wanted: readonly Edit[]) {
   const isAround = (last.do === 'repeat' || last.do === 'drop-last') && inHand !== null && inHand.startsWith(`${last.at}.`)
   if (isAround) select = inHand
   chosen = select
-  view.dispatch({ changes: changeBetween(text, retext(text, props.reading, changed)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  view.dispatch({ changes: changeBetween(text, retext(text, props.reading, changed, props.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
   await nextTick()
   const place = select ? places.value.get(select) : undefined
   if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })

@@ -164,7 +164,7 @@ onBeforeUnmount(() => {
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :latest="latest" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
+        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :read="desk.read" :latest="latest" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
         @type="desk.type" @paste="desk.paste" @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
       />
       <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />

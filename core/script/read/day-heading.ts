@@ -15,7 +15,7 @@ const dateWords = [
 const numericDate = '(\\d{1,2})[./](\\d{1,2})(?:[./](\\d{4})|\\.(?!\\d))?(?![\\d/]|:\\d)'
 const partOfDay = '(?:\\s*,?\\s*\\(?(?:am|pm|a\\.m\\.|p\\.m\\.|morning|midday|noon|afternoon|evening|night)\\)?(?![a-z]))?'
 const sportWord = '(?:\\s*[,:(\\u2013-]?\\s*(run(?:ning)?|ride|riding|bike|cycl(?:e|ing)|swim(?:ming)?)\\b\\)?(?!\\s*[x\\d]*\\s*\\/))?'
-const ending = '(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|free\\b|nothing)))'
+const ending = '(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|repeat\\b|free\\b|nothing)))'
 const heading = new RegExp(`^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`, 'i')
 
 /** The head of a day's lines in a pasted week. */

@@ -53,7 +53,7 @@ interface RowReading { placed: Placed[], isCanonical: boolean, noticed: Noticed[
 const knownRows = new Map<string, RowReading>()
 const knownRowsAtMost = 8000
 
-const keyOf = ({ sport, poolUnit, paceUnit, preferredMeasure, bySport }: Setting, line: Line) => `${sport}${bySport ? '*' : ''} ${poolUnit} ${paceUnit} ${preferredMeasure} ${line.start} ${line.raw}`
+const keyOf = ({ sport, poolUnit, poolLength, paceUnit, preferredMeasure, bySport }: Setting, line: Line) => `${sport}${bySport ? '*' : ''} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure} ${line.start} ${line.raw}`
 
 function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, state: State): Item {
   if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, state)) }

@@ -93,10 +93,10 @@ export const isWithinBounds = (quantity: Quantity): boolean => quantity.measure 
 
 const minutesOf = (value: number): Quantity => ({ measure: 'time', seconds: roundMilli(value * 60) })
 
-function inDoubt(scanner: Scanner, from: number, quantity: Quantity, others: Quantity[]): ReadQuantity {
+function inDoubt(scanner: Scanner, from: number, quantity: Quantity, others: Quantity[], code = 'unit-doubtful'): ReadQuantity {
   const said = saidBetween(scanner, from)
   const readings = others.map(printQuantity)
-  notice(scanner, from, 'ask', 'unit-doubtful', printQuantity(quantity),
+  notice(scanner, from, 'ask', code, printQuantity(quantity),
     [quantity, ...others].map(printQuantity).map(text => ({ label: text, replacement: text })))
   return { quantity, doubt: { said, others: readings } }
 }
@@ -125,6 +125,19 @@ function readBareNumber(scanner: Scanner, from: number, value: number): ReadQuan
   return value > 30 || sport === 'swim'
     ? inDoubt(scanner, from, seconds, [minutesOf(value)])
     : inDoubt(scanner, from, minutesOf(value), [seconds])
+}
+
+const poolLengths = /lengths?(?![a-z])/iy
+const usualPool = 25
+
+/** `8 lengths`: of the pool that the text names; else of the usual one, asked. */
+function readLengths(scanner: Scanner, from: number, count: number): ReadQuantity | null {
+  const { sport, poolUnit, poolLength } = scanner.setting
+  if (sport !== 'swim' || scanner.strict || !take(scanner, poolLengths)) return null
+  const ofPool = (length: number, unit: DistanceUnit = poolUnit): Quantity => ({ measure: 'distance', value: Math.round(count * length * 100) / 100, unit })
+  if (poolLength !== undefined) return { quantity: ofPool(poolLength) }
+  const others = poolUnit === 'm' ? [ofPool(50), ofPool(usualPool, 'yd')] : [ofPool(50), ofPool(usualPool, 'm')]
+  return inDoubt(scanner, from, ofPool(usualPool), others, 'pool-length')
 }
 
 /**
@@ -159,6 +172,8 @@ export function readQuantity(scanner: Scanner, bare: 'guess' | 'seconds' | 'none
       if (word.toLowerCase() === 'm' && !spaced) return readBareM(scanner, from, value)
       return { quantity: { measure: 'distance', value, unit: unitOf(word) } }
     }
+    const lengths = readLengths(scanner, from, value)
+    if (lengths) return lengths
     if (bare === 'none' || sees(scanner, /[:%\d]/y)) return null
     if (bare === 'seconds') return { quantity: { measure: 'time', seconds: value } }
     return readBareNumber(scanner, from, value)

@@ -65,6 +65,23 @@ function interleave(steps: Item[], between: Step[]): Item[] {
   return steps.flatMap((step, index) => [step, { ...between[Math.min(index, between.length - 1)]! }])
 }
 
+/** What stands between repeats of like steps: behind the one, or behind each where there are several. */
+function withBetween(items: Item[], between: Step[]): Item[] {
+  return items.length > 1 || between.length === items.length ? interleave(items, between) : [...items, ...between]
+}
+
+/** Whether what stands between the rounds of a repeat can still be said: it has several rounds, and only work in them. */
+export function lacksBetween(item: Item | undefined): item is Block {
+  return item?.kind === 'block' && (item.repeat.times ?? 0) > 1 && item.lastRecovery === undefined
+    && item.items.every(inner => inner.kind === 'step' && inner.role === 'work' && inner.end.on !== 'send-off')
+}
+
+/** Puts between the rounds of a repeat what was said of it later. */
+export function putBetween(repeat: Block, between: Step[]): void {
+  repeat.items = withBetween(repeat.items, between)
+  repeat.lastRecovery = 'drop'
+}
+
 const wordCount = /(once|twice|thrice)(?:\s+through)?(?:(?=\s+\d)|\s*:)/iy
 const wordCounts: Record<string, number> = { once: 1, twice: 2, thrice: 3 }
 
@@ -153,8 +170,7 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
   const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
     noticeBetween(scanner, from, beforeBetween, between)
-    const body = between.length === items.length || (single && items.length > 1) ? interleave(items, between) : [...items, ...between]
-    return { items: [block({ times: count }, body, true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+    return { items: [block({ times: count }, single ? withBetween(items, between) : between.length === items.length ? interleave(items, between) : [...items, ...between], true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   }
   return { items: [block({ times: count }, items, false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
 }

@@ -4,6 +4,7 @@ import { countFlatSteps } from '../../session/walk'
 import { printBlockHeader, printItem } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
 import { hasContent, namesLength } from './content'
+import { completeRepeat } from './complete'
 import { readRow, takeNote } from './known-rows'
 import type { Placed } from './list'
 import type { Scanner } from './scanner'
@@ -99,7 +100,7 @@ function readFreeLine(state: State, line: Line): Item[] {
   if (placed.length === 0 || (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))) return keepTalk(state, line, text)
   const items = placed.map(entry => entry.item)
   state.steps += countFlatSteps(items)
-  if (!isCanonical) state.readings.push({ line, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  if (!isCanonical) state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
   for (const entry of placed) {
     placeItem(state, entry, line)
     const sport = line.sport ?? entry.sport
@@ -129,7 +130,7 @@ function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<R
     cursor.at++
   }
   const printed = () => ' '.repeat(line.indent) + printBlockHeader(block) + (note === undefined ? '' : `  #${note === '' ? '' : ` ${note}`}`)
-  if (printed() !== line.raw) state.readings.push({ line, noticed: scanner.noticed, printed })
+  if (printed() !== line.raw) state.readings.push({ line, items: [block], noticed: scanner.noticed, printed })
   state.places.set(block, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
   block.items = holdsRows(state, cursor, line)
   return block.items.length > 0 ? block : unreadLine(state, line, 'empty-block', 'a repeat needs its rows below it, indented by two spaces')
@@ -137,7 +138,8 @@ function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<R
 
 function readLeg(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof parseLegHead>>): Item {
   const outer = state.setting
-  state.setting = settingFor(head.sport, state.options, head.place?.kind === 'pool' ? head.place.unit : 'm')
+  const pool = head.place?.kind === 'pool' ? head.place : undefined
+  state.setting = settingFor(head.sport, state.options, pool?.unit ?? 'm', pool?.length)
   const leg: Item = { ...head, items: holdsRows(state, cursor, line) }
   state.setting = outer
   state.places.set(leg, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
@@ -195,6 +197,7 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
       inHeaders = false
       continue
     }
+    if (completeRepeat(state, line, into)) continue
     const labelled = takeLabels(state, line, leastIndent === 0 && into.length === 0)
     const items = readFreeLine(state, labelled)
     if (items.length > 0) inHeaders = false

@@ -16,6 +16,8 @@ export interface Noticed {
 export interface Setting {
   sport: Sport
   poolUnit: 'm' | 'yd'
+  /** One length of the pool in its unit, where the text says it. */
+  poolLength?: number
   paceUnit: 's/km' | 's/mi' | 's/100m' | 's/100yd'
   preferredMeasure: 'pace' | 'heart-rate' | 'power'
   /** Set where the pieces name several sports: what to go by in each. */

@@ -11,7 +11,7 @@ import { readRows } from './rows'
 import { fold } from './scanner'
 import { settleSoftSteps } from './soft'
 import type { Line, LineReading, State } from './state'
-import { addRemark, settingFor } from './state'
+import { addRemark, lengthThrough, settingFor } from './state'
 
 const sportSigns: readonly (readonly [RegExp, Sport])[] = [
   [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i, 'swim'],
@@ -36,7 +36,7 @@ const doubtMark = /\s?\?\{(?:\\.|[^\\}])+\}/
 
 /** The words of a row that a doubt's other reading would replace. */
 function doubtfulWords(item: Item): string | null {
-  if (item.kind === 'step') return printEnd(item.end)
+  if (item.kind === 'step') return printEnd(item.end.on === 'send-off' ? { on: 'distance', value: item.end.value, unit: item.end.unit } : item.end)
   return item.kind === 'block' ? printRepeat(item.repeat) : null
 }
 
@@ -88,7 +88,7 @@ function settleLegs(state: State, lines: readonly Line[]): void {
   state.readings = state.readings.map(reading => ({ ...reading, printed: () => reading.line.raw.slice(reading.line.start) }))
   const written = lines.filter(line => line.raw.trim() !== '')
   const [first, last] = [written[0]!, written.at(-1)!]
-  const length = lines.slice(lines.indexOf(first), lines.indexOf(last) + 1).reduce((sum, line) => sum + line.raw.length + 1, -1)
+  const length = lengthThrough(lines, first, last)
   const printed = printSession(session).trimEnd()
   state.remarks.push({
     line: first.number, column: 1, length, level: 'note', code: 'legs', said: '', readAs: printed, fixes: [{ label: 'set out in legs', replacement: printed }],
@@ -103,10 +103,11 @@ function settleLegs(state: State, lines: readonly Line[]): void {
 export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
   const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
-  const pool = lines.map(line => /^place:?\s+pool\s+[\d.]+\s*(m|yd)/i.exec(line.raw)?.[1]).find(Boolean) as 'm' | 'yd' | undefined
-  const poolUnit = pool ?? options.units?.swim ?? 'm'
-  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit)
-  if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit) }
+  const pool = lines.map(line => /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i.exec(line.raw)).find(Boolean)
+  const poolUnit = (pool?.[2]?.toLowerCase() as 'm' | 'yd' | undefined) ?? options.units?.swim ?? 'm'
+  const poolLength = pool ? Number(pool[1]) : undefined
+  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)
+  if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit, poolLength) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
   const state: State = { session, setting, options, soft: new Map(), knownAs: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map(), steps: 0 }
@@ -117,7 +118,7 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   dropEmptyNotes(session, session.items)
   if (stated === undefined) readHourClocks(state, state.places)
   if (isByPiece && session.items.length > 0) settleLegs(state, lines)
-  for (const reading of state.readings) remarkOn(state, reading)
+  for (const reading of state.readings) remarkOn(state, lines, reading)
   openDoubts(state)
   if (!isSaid && session.items.length > 0) {
     const first = lines.find(line => line.raw.trim() !== '')!
@@ -130,10 +131,17 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   return { session, remarks: state.remarks, places }
 }
 
-function remarkOn(state: State, reading: LineReading): void {
+function remarkOn(state: State, lines: readonly Line[], reading: LineReading): void {
   for (const noticed of reading.noticed) addRemark(state, reading.line, noticed)
   const printed = reading.printed()
-  const { line } = reading
+  const { line, through } = reading
+  if (through) {
+    state.remarks.push({
+      line: line.number, column: line.start + 1, length: lengthThrough(lines, line, through) - line.start, level: 'note', code: 'spelling', said: line.raw.slice(line.start),
+      readAs: printed, fixes: [{ label: 'set out in rows', replacement: printed }],
+    })
+    return
+  }
   if (printed === line.raw.slice(line.start) || printed === '') return
   addRemark(state, line, {
     from: line.start, to: line.raw.length, level: 'note', code: 'spelling', readAs: printed,

@@ -15,7 +15,14 @@ export interface Line {
 }
 
 /** A line's reading, kept until the whole session is known: roles can depend on what follows. */
-export interface LineReading { line: Line, noticed: Noticed[], printed: () => string }
+export interface LineReading {
+  line: Line
+  /** The last line of what was read as one, where later lines completed it. */
+  through?: Line
+  items: Item[]
+  noticed: Noticed[]
+  printed: () => string
+}
 
 /** A session while it is being read. */
 export interface State {
@@ -35,12 +42,16 @@ export interface State {
 }
 
 /** What the reader goes by in a sport, given the athlete's units. */
-export function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | 'yd'): Setting {
+export function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | 'yd', poolLength?: number): Setting {
   const units = options.units ?? { run: 'km', ride: 'km', swim: 'm' }
   const byDefault = { run: 'heart-rate', ride: 'power', swim: 'pace' } as const
   const paceUnit = sport === 'swim' ? (poolUnit === 'yd' ? 's/100yd' : 's/100m') : units[sport] === 'mi' ? 's/mi' : 's/km'
-  return { sport, poolUnit, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
+  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
 }
+
+/** From a column of one line to the end of a later one, in characters. */
+export const lengthThrough = (lines: readonly Line[], first: Line, last: Line) =>
+  lines.slice(lines.indexOf(first), lines.indexOf(last) + 1).reduce((sum, line) => sum + line.raw.length + 1, -1)
 
 /** Turns what was noticed in a line into a remark on the text. */
 export function addRemark(state: State, line: Line, noticed: Noticed): void {

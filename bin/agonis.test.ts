@@ -160,6 +160,20 @@ describe('agonis', () => {
     expect(readFileSync(file(`out.${extension}`), 'latin1')).toMatch(looks)
   })
 
+  it('converts a recording to a table and back, and says what cannot be held', () => {
+    writeFileSync(file('rec.json'), agonis(['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--seed', '4']).stdout)
+    const recording = JSON.parse(readFileSync(file('rec.json'), 'utf8')) as { marks: unknown[], samples: unknown }
+    const out = agonis(['convert', file('rec.json'), file('rec.csv')])
+    expect(out.status).toBe(0)
+    expect(out.stderr).toContain('left out: which program it was')
+    expect(agonis(['convert', file('rec.csv'), file('again.json')])).toMatchObject({ status: 0, stderr: '' })
+    expect(JSON.parse(readFileSync(file('again.json'), 'utf8'))).toMatchObject({ format: 'agonis.recording', samples: recording.samples, marks: recording.marks })
+    expect(agonis(['convert', file('rec.json'), file('rec.gpx')])).toMatchObject({ status: 1, problems: [{ pointer: '/samples/lat' }] })
+    expect(agonis(['convert', file('rec.json'), file('rec.pdf')])).toMatchObject({ status: 1, problems: [{ problem: expect.stringMatching(/recording is written as/) }] })
+    writeFileSync(file('bad.csv'), 't,metres\n0,0\n1,far\n')
+    expect(agonis(['convert', file('bad.csv'), file('x.json'), '--as', 'recording'])).toMatchObject({ status: 1, problems: [{ problem: expect.stringMatching(/when it began/), line: 2 }] })
+  })
+
   it('writes a calendar entry for a day only', () => {
     expect(agonis(['convert', file('line.txt'), file('out.ics')])).toMatchObject({ status: 1, problems: [{ pointer: '/day' }] })
     writeFileSync(file('dated.txt'), 'title Quay ladder\nsport run\nday 2026-03-31\n\n10:00\n')

@@ -6,11 +6,13 @@ import type { CardSize } from '../core/card/card'
 import { cardPdf } from '../core/card/pdf'
 import { sessionCard } from '../core/card/session-card'
 import { cardSvg } from '../core/card/svg'
+import { recordingCsv } from '../core/exchange/recording-csv'
+import { recordingGpx } from '../core/exchange/recording-gpx'
 import { sessionCsv } from '../core/exchange/session-csv'
 import { sessionIcs } from '../core/exchange/session-ics'
 import { printSessions } from '../core/script/print'
-import type { Session } from '../core/session/document'
-import { BadInput, readSessions } from './input'
+import type { Session, SessionSport } from '../core/session/document'
+import { BadInput, readAnyRecording, readSessions } from './input'
 
 interface ConvertOptions { athlete: Athlete, size?: CardSize, withCode: boolean }
 
@@ -20,6 +22,25 @@ const letterFile = (name: string) =>
 function onlyOne(sessions: readonly Session[], extension: string): Session {
   if (sessions.length !== 1) throw new BadInput([{ problem: `${sessions.length} sessions; a ${extension} file holds one` }])
   return sessions[0]!
+}
+
+/**
+ * Writes a recording in another form, told by the extension of the file: .json .gpx .csv
+ *
+ * @returns what the forms could not hold
+ */
+export function convertRecording(from: string, to: string, sport?: SessionSport): string[] {
+  const { recording, left } = readAnyRecording(from, sport)
+  const extension = extname(to).toLowerCase()
+  if (extension === '.json') {
+    writeFileSync(to, `${JSON.stringify(recording)}\n`)
+    return left
+  }
+  if (extension !== '.gpx' && extension !== '.csv') throw new BadInput([{ problem: `${to}: a recording is written as .json, .gpx or .csv` }])
+  const written = extension === '.gpx' ? recordingGpx(recording) : recordingCsv(recording)
+  if (!written) throw new BadInput([{ problem: `${from}: no sample has a position, and a .gpx file holds positions only; write it as .csv`, pointer: '/samples/lat' }])
+  writeFileSync(to, written.text)
+  return [...left, ...written.left]
 }
 
 /** Writes a session in another form, told by the extension of the file: .json .txt .csv .ics .svg .pdf */

@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs'
+import { extname } from 'node:path'
 import type { Athlete } from '../core/athlete/athlete'
+import { readRecordingCsv } from '../core/exchange/recording-csv'
+import { readRecordingGpx } from '../core/exchange/recording-gpx'
 import { validateAthlete, validateRecording, validateScore, validateSession, validateWatchProfile } from '../core/formats/validate'
 import type { Validated } from '../core/formats/validate'
 import type { Recording } from '../core/record/recording'
@@ -60,11 +63,29 @@ export function readWatch(name: string): WatchProfile {
   return accepted(validateWatchProfile(parseJson(readText(name), name)))
 }
 
-export function readRecording(file: string): Recording {
-  const recording = accepted(validateRecording(parseJson(readText(file), file)))
+function soundRecording(value: unknown): Recording {
+  const recording = accepted(validateRecording(value))
   const fault = checkRecording(recording)
   if (fault) throw new BadInput([{ problem: fault, pointer: '/samples' }])
   return recording
+}
+
+export const readRecording = (file: string): Recording => soundRecording(parseJson(readText(file), file))
+
+/** A recording in any of its forms, with what its form held beyond one. */
+export function readAnyRecording(file: string, sport?: SessionSport): { recording: Recording, left: string[] } {
+  const extension = extname(file).toLowerCase()
+  if (extension !== '.gpx' && extension !== '.csv') return { recording: readRecording(file), left: [] }
+  const taken = extension === '.gpx' ? readRecordingGpx(readText(file), { sport }) : readRecordingCsv(readText(file), { sport })
+  if (!taken.ok) throw new BadInput([{ problem: `${file}: ${taken.problem}`, ...(taken.line === undefined ? {} : { line: taken.line }) }])
+  return { recording: soundRecording(taken.recording), left: taken.left }
+}
+
+/** Whether a file holds a recording and no session, told by its extension or its document. */
+export function holdsRecording(file: string): boolean {
+  const extension = extname(file).toLowerCase()
+  if (extension === '.gpx' || extension === '.csv') return true
+  return extension === '.json' && /^\s*\{[^{}]{0,200}"format"\s*:\s*"agonis\.recording"/.test(readText(file).slice(0, 1000))
 }
 
 /** A score as `agonis score` gave it. */

@@ -15,10 +15,10 @@ import { parseDay } from '../core/script/read/headers'
 import { printSessions } from '../core/script/print'
 import { fit } from '../core/wrist/fit/fit'
 import { profileNamed } from '../core/wrist/program/profile'
-import { convert } from './convert'
+import { convert, convertRecording } from './convert'
 import { numbersOf, nudgesOf } from './numbers'
 import { choicesOf, rehearsalOf } from './rehearsal'
-import { BadInput, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
+import { BadInput, holdsRecording, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
 
 /** Wrong use: exit 2. */
 class WrongUse extends Error {}
@@ -26,7 +26,7 @@ class WrongUse extends Error {}
 const usage = `agonis read [--sport S] [--athlete A] [--week DATE] [--on DATE] [--strict] F...
 agonis print [--score SCORE] F
 agonis diff A B
-agonis convert IN OUT [--as session] [--size arm-band|index-card|a4] [--code] [--athlete A]
+agonis convert IN OUT [--as session|recording] [--sport S] [--size arm-band|index-card|a4] [--code] [--athlete A]
 agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
 agonis numbers A [--on DATE]
 agonis nudges F --athlete A --watch W [--seed n] [--runs n]
@@ -147,8 +147,12 @@ async function run(command: string, files: string[], values: Values): Promise<nu
     case 'diff': return diff(files)
     case 'convert': {
       const [from, to] = positionals(files, 2)
-      if (values.as !== undefined && values.as !== 'session') throw new WrongUse('--as is session')
+      if (values.as !== undefined && values.as !== 'session' && values.as !== 'recording') throw new WrongUse('--as is session or recording')
       if (values.size !== undefined && !(values.size in cardSizes)) throw new WrongUse(`--size is one of ${Object.keys(cardSizes).join(', ')}`)
+      if (values.as === 'recording' || (values.as === undefined && holdsRecording(from!))) {
+        for (const what of convertRecording(from!, to!, readOptions(values).sport)) process.stderr.write(`${JSON.stringify({ note: `left out: ${what}` })}\n`)
+        return 0
+      }
       await convert(from!, to!, { athlete: athleteOf(values), size: values.size as CardSize | undefined, withCode: values.code === true })
       return 0
     }

@@ -4,6 +4,17 @@ const rooms = [
   { to: '/watch', name: 'Stand-in watch' }, { to: '/log', name: 'Log' }, { to: '/reckoner', name: 'Reckoner' }, { to: '/me', name: 'Me' },
 ]
 const route = useRoute()
+const isFinding = ref(false)
+
+/** One key finds anything, wherever the caret stands. */
+function onKey(event: KeyboardEvent) {
+  if (!(event.ctrlKey || event.metaKey) || event.altKey || event.shiftKey || event.key.toLowerCase() !== 'k' || route.path === '/phone') return
+  event.preventDefault()
+  event.stopPropagation()
+  isFinding.value = true
+}
+onMounted(() => window.addEventListener('keydown', onKey, true))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
 const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
 </script>
 
@@ -17,11 +28,13 @@ const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}
           {{ room.name }}
         </NuxtLink>
       </nav>
+      <button class="seek" aria-haspopup="dialog" title="Ctrl K" data-test="open-finder" @click="isFinding = true">Find</button>
     </header>
     <div v-if="route.path !== '/phone'" class="frieze" aria-hidden="true" />
     <main class="room">
       <NuxtPage />
     </main>
+    <Finder v-if="isFinding" :rooms="rooms" @close="isFinding = false" />
   </div>
 </template>
 
@@ -32,6 +45,7 @@ const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}
 nav { display: flex; gap: 18px; overflow-x: auto; scrollbar-width: none; }
 nav a { color: var(--rim-text); text-decoration: none; display: flex; align-items: center; padding: 0 2px; border-bottom: 3px solid transparent; border-top: 3px solid transparent; white-space: nowrap; }
 nav a.here { border-bottom-color: var(--clay-3); }
+.seek { margin-left: auto; background: none; border: 0; border-bottom: 1px dotted var(--rim-text); color: var(--rim-text); align-self: center; padding: 2px 1px; cursor: pointer; }
 .rim :focus-visible { outline-color: var(--rim-title); outline-offset: -3px; }
 .frieze { height: 8px; flex: none; background: repeating-linear-gradient(90deg, #B5532A 0 8px, var(--rim) 8px 11px); border-bottom: 2px solid var(--rim); }
 .room { flex: 1; min-height: 0; overflow: auto; }

@@ -43,6 +43,13 @@ const archive = (row: ShelfRow) => guarded(async () => {
   await api(`/sessions/${row.id}/archive`, { method: 'PUT', body: { archived: !row.isArchived } })
   await load()
 })
+interface Relative { id: string, title: string, seconds: number | null }
+/** The family of one row, laid open below its title. */
+const family = ref<{ of: string, others: Relative[] } | null>(null)
+const showFamily = (row: ShelfRow) => guarded(async () => {
+  const isOpen = family.value?.of === row.id
+  family.value = isOpen ? null : { of: row.id, others: (await api<Relative[]>(`/sessions/${row.id}/family`)).filter(relative => relative.id !== row.id) }
+})
 const undo = () => guarded(async () => {
   if (!removed.value) return
   await api(`/sessions/${removed.value.id}/restore`, { method: 'POST' })
@@ -98,6 +105,7 @@ onMounted(() => guarded(async () => {
     <p class="narrow">
       <button v-for="tag in tags" :key="tag.tag" class="plain" :aria-pressed="search.split(' ').includes(`#${tag.tag}`)" @click="find(`#${tag.tag}`)">#{{ tag.tag }}<span class="faint"> {{ tag.count }}</span></button>
       <button class="plain" :aria-pressed="search.split(' ').includes('duplicates')" @click="find('duplicates')">same content</button>
+      <button class="plain" :aria-pressed="search.split(' ').includes('families')" data-test="families" @click="find('families')">families</button>
       <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">put away</button>
       <span class="files">
         <label class="plain take">take in<input ref="file" type="file" multiple accept=".txt,.json,.zip" data-test="import" @change="takeIn"></label>
@@ -125,8 +133,11 @@ onMounted(() => guarded(async () => {
             <td class="title">
               <NuxtLink :to="`/desk/${row.id}`">{{ row.title }}</NuxtLink>
               <span v-if="row.twins > 0" class="doubt kin">same content as {{ row.twins }} other{{ row.twins > 1 ? 's' : '' }}</span>
-              <span v-if="row.variants > 0" class="faint kin">{{ row.variants }} variant{{ row.variants > 1 ? 's' : '' }}</span>
+              <button v-if="row.variants > 0" class="plain kin" :aria-expanded="family?.of === row.id" :aria-label="`${row.variants} variant${row.variants > 1 ? 's' : ''} of ${row.title}`" data-test="variants" @click="showFamily(row)">{{ row.variants }} variant{{ row.variants > 1 ? 's' : '' }}</button>
               <span v-for="tag in row.tags" :key="tag" class="faint kin">#{{ tag }}</span>
+              <ul v-if="family?.of === row.id" class="family" data-test="family">
+                <li v-for="relative in family.others" :key="relative.id"><NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink><span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span></li>
+              </ul>
               <TagField v-if="tagging === row.id" :tags="row.tags" @set="wanted => setTags(row, wanted)" />
             </td>
             <td class="sport">{{ row.sport }}</td>
@@ -177,4 +188,5 @@ onMounted(() => guarded(async () => {
   .acts { grid-column: 1 / -1; text-align: left; }
   .acts * + * { margin-left: 12px; }
 }
+.family { list-style: none; margin: 2px 0 2px 14px; padding: 0; font-size: .93rem; }
 </style>

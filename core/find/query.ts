@@ -16,6 +16,8 @@ export interface Query {
   words: string[]
   /** Only sessions that others have the same rows as. */
   twins?: true
+  /** Only sessions with variants. */
+  families?: true
   archived?: true
 }
 
@@ -91,6 +93,7 @@ function takeOne(reader: Reader): void {
   const quoted = take(reader, /^"([^"]*)"?/)
   if (quoted) return void (quoted[1] && query.words.push(quoted[1]))
   if (take(reader, /^(?:duplicates|twins|same content)\b/i)) return void (query.twins = true)
+  if (take(reader, /^(?:families|variants|with variants)\b/i)) return void (query.families = true)
   if (take(reader, /^archived?\b/i)) return void (query.archived = true)
   if (takeBound(reader) || takeRounds(reader)) return
   const zone = take(reader, /^(?:zone\s*|z)([1-9])(?:\s*-\s*([1-9]))?\b/i)

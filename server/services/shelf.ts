@@ -23,6 +23,7 @@ function conditions(search: string): SQL | undefined {
     query.metres.over === undefined ? undefined : gt(session.metres, query.metres.over),
     query.tags.length === 0 ? undefined : arrayContains(session.tags, query.tags),
     ...query.words.map(word => ilike(session.words, escaped(word))),
+    query.families ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)` : undefined,
     query.twins ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)` : undefined,
   )
 }

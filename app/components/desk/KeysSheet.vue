@@ -6,7 +6,7 @@ const dialog = useTemplateRef<HTMLDialogElement>('dialog')
 onMounted(() => dialog.value?.showModal())
 const others = [
   ['Alt ⏎', 'take the fix of this row'], ['Alt E', 'change this row\'s length and target'], ['Alt Q', 'take the quiet band in every row that would nudge'], ['Ctrl Space', 'what may come next'], ['Tab', 'take what is offered; else deeper, into the repeat above'], ['Shift Tab', 'out of it'],
-  ['Ctrl Z', 'take back, without end, after a reload too'], ['Ctrl Shift Z', 'do again'], ['Ctrl Shift [', 'fold this repeat'], ['Ctrl Shift ]', 'unfold it'], ['Esc Tab', 'leave the sheet'], ['?', 'this list, outside the text'],
+  ['Ctrl Z', 'take back, without end, after a reload too'], ['Ctrl Shift Z', 'do again'], ['Ctrl Shift [', 'fold this repeat'], ['Ctrl Shift ]', 'unfold it'], ['Esc Tab', 'leave the sheet'], ['Ctrl K', 'find a room, a session, what was done'], ['?', 'this list, outside the text'],
 ]
 </script>
 

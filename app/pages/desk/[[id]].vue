@@ -6,7 +6,7 @@ import { usualNudging } from '~~/core/forecast/nudges'
 import { titleOf } from '~~/core/session/title'
 import { paceReadingFor } from '~~/core/wrist/program/words'
 import { manyRuns, useForecast } from '~/forecast/use-forecast'
-import { lastOnDesk, rememberFresh, rememberOnDesk } from '~/desk/draft'
+import { isFresh, lastOnDesk, rememberFresh, rememberOnDesk, wordsToBeginWith } from '~/desk/draft'
 import type { Edit } from '~~/core/edit/edit'
 import { printSession } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
@@ -103,6 +103,8 @@ async function loadOwn() {
 }
 onMounted(loadOwn)
 watch(editor, (ready) => {
+  const begun = ready && isFresh(openedId.value) ? wordsToBeginWith() : null
+  if (begun) return void nextTick(() => editor.value?.rewrite(begun))
   const words = ready && takeDropped()
   if (words) void nextTick(() => editor.value?.put(words))
 }, { flush: 'post', immediate: true })

@@ -1,0 +1,46 @@
+import { expect, expectAccessible, newSession, script, test } from './page'
+
+test('one key finds a room, a session, what was done, or begins the session that is typed', async ({ app }) => {
+  await newSession(app)
+  const finder = app.locator('[data-test=finder]')
+  const found = app.locator('[data-test=found] [role=option]')
+
+  await app.keyboard.press('Control+k')
+  await expect(finder).toBeFocused()
+  await app.keyboard.type('weeks')
+  await expect(found.first()).toHaveText(/room\s*Weeks/)
+  await app.keyboard.press('Enter')
+  await expect(app).toHaveURL(/\/weeks$/)
+
+  await app.keyboard.press('Control+k')
+  await app.keyboard.type('Twelve threes')
+  await expect(found.first()).toHaveText(/session\s*Twelve threes/)
+  await expect(found.filter({ hasText: 'done' }).first()).toBeVisible()
+  await expectAccessible(app)
+  await app.keyboard.press('Enter')
+  await expect(script(app)).toContainText('title Twelve threes')
+
+  await app.keyboard.press('Control+k')
+  await app.keyboard.type('6 x 437 m @ 5k / 90 s jog')
+  await expect(found.last()).toContainText('a new session of these words')
+  await app.keyboard.press('ArrowUp')
+  await expect(found.last()).toHaveAttribute('aria-selected', 'true')
+  await app.keyboard.press('Enter')
+  await expect(script(app)).toHaveText(/^6 x 437 m @ 5k \/ 90 s jog/)
+  await expect(app.locator('[data-test=steps]')).toHaveText('11')
+  await app.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await app.reload()
+  await expect(script(app)).toHaveText(/^6 x 437 m @ 5k \/ 90 s jog/)
+})
+
+test('what is nowhere is said, and leaving goes back to where the caret stood', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('10 min easy')
+  await app.keyboard.press('Control+k')
+  await app.keyboard.type('no such thing at all')
+  await expect(app.getByText('Nothing found.')).toBeVisible()
+  await app.keyboard.press('Escape')
+  await expect(script(app)).toBeFocused()
+  await app.keyboard.type(', 5 km @ 10k')
+  await expect(script(app)).toHaveText(/^10 min easy, 5 km @ 10k/)
+})

@@ -19,6 +19,8 @@ interface ConvertOptions { athlete: Athlete, size?: CardSize, withCode: boolean 
 const letterFile = (name: string) =>
   new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`)))
 
+const ownLetters = () => ({ regular: ['latin-400', 'latin-ext-400'].map(letterFile), bold: ['latin-700', 'latin-ext-700'].map(letterFile) })
+
 function onlyOne(sessions: readonly Session[], extension: string): Session {
   if (sessions.length !== 1) throw new BadInput([{ problem: `${sessions.length} sessions; a ${extension} file holds one` }])
   return sessions[0]!
@@ -51,16 +53,13 @@ export async function convert(from: string, to: string, { athlete, size = 'a4', 
     case '.txt': return writeFileSync(to, printSessions(sessions))
     case '.json': return writeFileSync(to, `${JSON.stringify(sessions.length === 1 ? sessions[0] : { sessions }, null, 2)}\n`)
     case '.csv': return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), athlete))
-    case '.svg': return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode })))
+    case '.svg': return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), 0, ownLetters()))
     case '.ics': {
       const calendar = sessionIcs(onlyOne(sessions, extension), athlete)
       if (calendar === null) throw new BadInput([{ problem: 'a calendar needs a date: day 2026-03-31', pointer: '/day' }])
       return writeFileSync(to, calendar)
     }
-    case '.pdf': {
-      const letters = { regular: ['latin-400', 'latin-ext-400'].map(letterFile), bold: ['latin-700', 'latin-ext-700'].map(letterFile) }
-      return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), letters))
-    }
+    case '.pdf': return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), ownLetters()))
     default: throw new BadInput([{ problem: `${to}: a session is written as .json, .txt, .csv, .ics, .svg or .pdf` }])
   }
 }

@@ -30,6 +30,7 @@ class PreviewWidget extends WidgetType {
       const line = document.createElement('div')
       line.className = `sheet-stack-row ${row.kind}${row.off ? ' off' : ''}`
       line.textContent = row.words
+      line.title = row.words
       line.style.paddingLeft = `${8 + row.depth * 20}px`
       line.dataset.path = row.path
       stack.append(line)

@@ -136,7 +136,7 @@ onMounted(() => guarded(async () => {
               <button v-if="row.variants > 0" class="plain kin" :aria-expanded="family?.of === row.id" :aria-label="`${row.variants} variant${row.variants > 1 ? 's' : ''} of ${row.title}`" data-test="variants" @click="showFamily(row)">{{ row.variants }} variant{{ row.variants > 1 ? 's' : '' }}</button>
               <span v-for="tag in row.tags" :key="tag" class="faint kin">#{{ tag }}</span>
               <ul v-if="family?.of === row.id" class="family" data-test="family">
-                <li v-for="relative in family.others" :key="relative.id"><NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink><span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span></li>
+                <li v-for="relative in family.others" :key="relative.id"><NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>{{ ' ' }}<span class="faint">{{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span></li>
               </ul>
               <TagField v-if="tagging === row.id" :tags="row.tags" @set="wanted => setTags(row, wanted)" />
             </td>

@@ -39,6 +39,9 @@ describe('a session on paper', () => {
     expect(XMLValidator.validate(svg)).toBe(true)
     expect(svg).toContain('width="60mm" height="180mm"')
     expect(new Set(svg.match(/#[\da-f]{3,6}(?=")/gi))).toEqual(new Set(['#000', '#fff']))
+    const lettered = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band' }), 0, { regular: [new Uint8Array([1, 2]), new Uint8Array([3])], bold: [new Uint8Array([4])] })
+    expect(XMLValidator.validate(lettered)).toBe(true)
+    expect([...lettered.matchAll(/font-weight:(\d+);src:url\(data:font\/woff;base64,([^)]+)\)/g)].map(match => match.slice(1))).toEqual([['400', 'AQI='], ['400', 'Aw=='], ['700', 'BA==']])
     const parsed = new XMLParser({ ignoreAttributes: false }).parse(svg) as { svg: { title: string, text: { '#text': string }[] } }
     expect(parsed.svg.title).toBe('Quay ladder <& "x"')
     expect(parsed.svg.text.map(text => String(text['#text'])).join(' ')).toMatch(/3 times .*400 m @ 5k effort .*recovery 1:30 jog cool-down 12:00/)

@@ -1,4 +1,6 @@
+import { toBase64 } from '../quantity/base64'
 import type { Card, Mark } from './card'
+import type { CardLetters } from './pdf'
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 const escaped = (text: string) => text.replace(/[&<>"]/g, letter => escapes[letter]!).replace(/[^\P{Cc}\t]/gu, '')
@@ -16,8 +18,19 @@ function drawMark(mark: Mark): string {
   }
 }
 
-/** One page of a card as an SVG of its real size, black on white. */
-export function cardSvg(card: Card, page = 0): string {
+/** One part after the other: what the first lacks the next may have. */
+function fontFaces({ regular, bold }: CardLetters): string {
+  const source = (bytes: Uint8Array) => `url(data:font/woff;base64,${toBase64(bytes)})`
+  const face = (weight: number, of: readonly Uint8Array[]) => of.map((bytes, part) => `@font-face{font-family:'Card letters ${part + 1}';font-weight:${weight};src:${source(bytes)}}`).join('')
+  return `<style>${face(400, regular)}${face(700, bold)}text{font-family:${regular.map((_, part) => `'Card letters ${part + 1}'`).join(',')},sans-serif}</style>`
+}
+
+/**
+ * One page of a card as an SVG of its real size, black on white.
+ *
+ * @param letters put into the file, so that it looks the same where they are not installed
+ */
+export function cardSvg(card: Card, page = 0, letters?: CardLetters): string {
   const marks = card.pages[page] ?? []
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${card.width}mm" height="${card.height}mm" viewBox="0 0 ${card.width} ${card.height}" font-family="'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', sans-serif" fill="#000"><title>${escaped(card.title)}</title><rect width="${card.width}" height="${card.height}" fill="#fff"/>${marks.map(drawMark).join('')}</svg>\n`
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${card.width}mm" height="${card.height}mm" viewBox="0 0 ${card.width} ${card.height}" font-family="'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', sans-serif" fill="#000"><title>${escaped(card.title)}</title>${letters ? fontFaces(letters) : ''}<rect width="${card.width}" height="${card.height}" fill="#fff"/>${marks.map(drawMark).join('')}</svg>\n`
 }

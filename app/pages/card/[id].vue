@@ -27,7 +27,12 @@ const card = computed(() => kept.value && sessionCard(kept.value.document, athle
 const pages = computed(() => card.value ? card.value.pages.map((_, page) => cardSvg(card.value!, page)) : [])
 const fileName = computed(() => `${(kept.value?.title ?? 'session').toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}-${size.value}`)
 
-const saveSvg = () => card.value?.pages.forEach((_, page) => saveFile(`${fileName.value}${card.value!.pages.length > 1 ? `-${page + 1}` : ''}.svg`, cardSvg(card.value!, page), 'image/svg+xml'))
+const saveSvg = () => guarded(async () => {
+  const { ownLetters } = await import('~/card/pdf')
+  const letters = await ownLetters()
+  const { pages: all } = card.value!
+  for (const page of all.keys()) saveFile(`${fileName.value}${all.length > 1 ? `-${page + 1}` : ''}.svg`, cardSvg(card.value!, page, letters), 'image/svg+xml')
+})
 const savePdf = () => guarded(async () => {
   const { pdfOf } = await import('~/card/pdf')
   saveFile(`${fileName.value}.pdf`, await pdfOf(card.value!), 'application/pdf')

@@ -62,18 +62,7 @@ export const chunkBytesAtMost = 4096
 /** Requests that need no key: without them no key can be had. */
 export const isOpenRequest = (request: Request) => request.kind === 'hello' || request.kind === 'pair' || request.kind === 'bond'
 
-export function toBase64(bytes: Uint8Array): string {
-  let text = ''
-  for (const byte of bytes) text += String.fromCharCode(byte)
-  return btoa(text)
-}
-
-export function fromBase64(text: string): Uint8Array {
-  const letters = atob(text)
-  const bytes = new Uint8Array(letters.length)
-  for (let index = 0; index < letters.length; index++) bytes[index] = letters.charCodeAt(index)
-  return bytes
-}
+export { fromBase64, toBase64 } from '../../quantity/base64'
 
 /** Bytes that a base64 text stands for. */
 export const base64Size = (text: string): number => text.length / 4 * 3 - (text.endsWith('==') ? 2 : text.endsWith('=') ? 1 : 0)

@@ -94,10 +94,8 @@ const quietWords = computed(() => quiet.value?.main ? printTarget(quiet.value.ma
 </template>
 
 <style scoped>
-.next { margin-top: 14px; }
 .line { margin: 2px 0 4px; }
 .chart { width: 100%; }
-.small { font-size: .84rem; margin: 2px 0; }
 .field { padding: 0 4px; min-height: 26px; max-width: 130px; }
 kbd { font: 11px var(--mono); border: 1px solid var(--rule); border-radius: 2px; padding: 0 4px; white-space: nowrap; }
 details { font-size: .88rem; }

@@ -36,8 +36,5 @@ const isLong = (remark: Remark) => remark.readAs.includes('\n')
 </template>
 
 <style scoped>
-.next { margin-top: 14px; }
-.said { font-size: .93rem; overflow-wrap: anywhere; }
-.where { color: var(--faint); }
 kbd { font: 11px var(--mono); border: 1px solid var(--rule); border-radius: 2px; padding: 0 4px; margin-left: 4px; white-space: nowrap; }
 </style>

@@ -10,3 +10,10 @@
 .caution { margin: auto 0 0; padding-top: 14px; border-top: 1px solid var(--rule); font-size: .84rem; }
 @media (max-width: 900px) { .side { width: 100%; border-left: 0; border-top: 2px solid var(--slip); overflow: visible; } }
 </style>
+
+<style>
+.side .next { margin-top: 14px; }
+.side .said { font-size: .93rem; overflow-wrap: anywhere; }
+.side .where { color: var(--faint); }
+.side .small { font-size: .84rem; margin: 2px 0; }
+</style>

@@ -25,10 +25,3 @@ const thoughtTitles: Record<AdviceCode, string> = {
     <p v-if="wavedCount > 0" class="faint small">{{ wavedCount }} waved off. <button class="plain" @click="emit('wave', [])">Show again</button></p>
   </section>
 </template>
-
-<style scoped>
-.next { margin-top: 14px; }
-.said { font-size: .93rem; overflow-wrap: anywhere; }
-.where { color: var(--faint); }
-.small { font-size: .84rem; margin: 2px 0; }
-</style>

@@ -106,11 +106,10 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
 </template>
 
 <style scoped>
-.next { margin-top: 14px; }
 .verdict { margin: 2px 0 4px; }
 .proposal { margin: 0 0 2px; }
 .chart { width: 100%; }
-.small { font-size: .84rem; margin: 2px 0 6px; }
+section .small { margin-bottom: 6px; }
 dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 4px 0; }
 dd { margin: 0; text-align: right; }
 details { font-size: .88rem; }

@@ -52,6 +52,5 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
 .line { margin: 0 0 10px; font-size: .92rem; }
 dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 0 0 10px; }
 dd { margin: 0; text-align: right; }
-.said { font-size: .93rem; overflow-wrap: anywhere; }
 .minutes { width: 62px; padding: 0 4px; min-height: 26px; text-align: right; }
 </style>

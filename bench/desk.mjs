@@ -81,19 +81,19 @@ function tell(name, times) {
 }
 
 try {
-  const [first, middle] = [{ typed: [], taken: [] }, { typed: [], taken: [] }]
+  const places = [6, 100, 199].map(row => ({ row, typed: [], taken: [] }))
   for (let round = 0; round < rounds; round++) {
-    for (const [row, into] of [[6, first], [100, middle]]) {
-      const times = await typeAt(row)
-      into.typed.push(...times.typed)
-      into.taken.push(...times.taken)
+    for (const place of places) {
+      const times = await typeAt(place.row)
+      place.typed.push(...times.typed)
+      place.taken.push(...times.taken)
     }
   }
-  tell('typed in row 6 of 200', first.typed)
-  tell('taken away in row 6 of 200', first.taken)
-  tell('typed in row 100 of 200', middle.typed)
-  tell('taken away in row 100 of 200', middle.taken)
-  const parses = [...first.typed, ...first.taken, ...middle.typed, ...middle.taken].map(time => time.parse)
+  for (const { row, typed, taken } of places) {
+    tell(`typed in row ${row} of 200`, typed)
+    tell(`taken away in row ${row} of 200`, taken)
+  }
+  const parses = places.flatMap(({ typed, taken }) => [...typed, ...taken]).map(time => time.parse)
   console.log(`${'one parse of JSON, 85 kB'.padEnd(34)} median ${shown(at(parses, 0.5))} ms   p99 ${shown(at(parses, 0.99))} ms`)
 }
 finally {

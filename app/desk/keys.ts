@@ -31,13 +31,16 @@ function takeFix(view: EditorView): boolean {
   return true
 }
 
+/** Its guesses and corrections hang on the words that the browser itself holds. */
+const isTouchKeyboard = /Android|iPhone|iPad/.test(navigator.userAgent)
+
 /**
  * Plain typing goes straight into the document: the browser need not edit its own copy of the words first, to have it
  * read back and laid out a second time. What an input method composes or replaces is left to the browser.
  */
 const directTyping = EditorView.domEventHandlers({
   beforeinput(event, view) {
-    if (event.inputType !== 'insertText' || event.data === null || event.isComposing || view.composing || view.state.readOnly) return false
+    if (event.inputType !== 'insertText' || event.data === null || event.isComposing || view.composing || view.state.readOnly || isTouchKeyboard) return false
     event.preventDefault()
     view.dispatch(view.state.replaceSelection(event.data), { userEvent: 'input.type', scrollIntoView: true })
     return true

@@ -84,7 +84,7 @@ export const useDeskStore = defineStore('desk', () => {
 
   async function open(wanted: string) {
     clearTimeout(timer)
-    await saving
+    await save()
     tab = await ownTab()
     id.value = wanted
     const isNew = isFresh(wanted)

@@ -53,6 +53,11 @@ describe('what a training partner would remark on', () => {
     expect(about(read('1:00\nrecovery 2:00\nrest 4:00\n1:00'))[0]!.said).toMatch(/6:00 in all/)
   })
 
+  it('takes a band for narrow by the steadiness that the athlete\'s own recordings have told', () => {
+    const narrow = (sd: number) => about(read('20:00 @ 4:54-5:02 /km'), {}, { ...ilse, steadiness: { run: { speed: { sd, tau: 6 } } } }).some(advice => advice.code === 'narrow-band')
+    expect([narrow(0.01), narrow(0.06)]).toEqual([false, true])
+  })
+
   it('says when the day is too short', () => {
     const [advice] = about(read('1:30:00 @ easy effort'), { secondsToday: 3600 })
     expect(advice).toMatchObject({ code: 'over-time', path: null })

@@ -122,3 +122,12 @@ test('a longer row moves every clock below it, those out of sight too', async ({
   await app.keyboard.press('Control+z')
   await expect(clock(60)).toHaveText('59:00')
 })
+
+test('words typed a moment before another session is begun go to the server all the same', async ({ app }) => {
+  await newSession(app)
+  const id = app.url().split('/').at(-1)!
+  await app.keyboard.type('9 x 91 m')
+  await app.getByRole('link', { name: 'New session' }).click()
+  await expect(script(app)).not.toContainText('9 x 91 m')
+  await expect.poll(async () => (await (await app.request.get(`/api/sessions/${id}`)).json() as { script?: string }).script).toBe('9 x 91 m')
+})

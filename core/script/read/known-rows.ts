@@ -97,6 +97,14 @@ export function readRow(state: State, line: Line): Pick<RowReading, 'placed' | '
     if (knownRows.size >= knownRowsAtMost) knownRows.clear()
     knownRows.set(key, row)
   }
-  const { soft } = row
-  return { ...row, placed: row.placed.map(entry => ({ ...entry, item: copyOf(entry.item, soft, state) })) }
+  return { ...row, placed: copiesOf(row, state) }
+}
+
+const copiesOf = ({ placed, soft }: RowReading, state: State) => placed.map(entry => ({ ...entry, item: copyOf(entry.item, soft, state) }))
+
+/** The items of a line that was read before as a row in canonical form, so that nothing else need be tried on it. */
+export function knownCanonicalRow(state: State, line: Line): Placed[] | null {
+  if (line.start > 0 || line.sport || state.setting.bySport) return null
+  const row = knownRows.get(keyOf(state.setting, line))
+  return row?.isCanonical ? copiesOf(row, state) : null
 }

@@ -5,7 +5,7 @@ import { printBlockHeader, printItem } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
 import { hasContent, namesLength } from './content'
 import { completeRepeat } from './complete'
-import { readRow, takeNote } from './known-rows'
+import { knownCanonicalRow, readRow, takeNote } from './known-rows'
 import type { Placed } from './list'
 import type { Scanner } from './scanner'
 import { fold, scan } from './scanner'
@@ -98,9 +98,14 @@ function readFreeLine(state: State, line: Line): Item[] {
   const { placed, isCanonical, noticed } = readRow(state, line)
   state.setting = setting
   if (placed.length === 0 || (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))) return keepTalk(state, line, text)
+  const items = takeRow(state, line, placed)
+  if (!isCanonical) state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  return items
+}
+
+function takeRow(state: State, line: Line, placed: readonly Placed[]): Item[] {
   const items = placed.map(entry => entry.item)
   state.steps += countFlatSteps(items)
-  if (!isCanonical) state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
   for (const entry of placed) {
     placeItem(state, entry, line)
     const sport = line.sport ?? entry.sport
@@ -182,6 +187,11 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
     }
     if (state.steps > limits.flatSteps) {
       into.push(unreadLine(state, line, 'past-limit', `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`))
+      continue
+    }
+    const known = inHeaders ? null : knownCanonicalRow(state, line)
+    if (known) {
+      into.push(...takeRow(state, line, known))
       continue
     }
     const leg = parseLegHead(line.raw)

@@ -72,8 +72,11 @@ function drawWhen({ row }: MarginRow): HTMLElement {
   return cell
 }
 
+/** Changes the text that stands in a cell; another node in its place would be laid out from nothing. */
 function write(cell: Element, text: string) {
-  if (cell.textContent !== text) cell.textContent = text
+  const { firstChild } = cell
+  if (!firstChild) cell.textContent = text
+  else if (firstChild.nodeValue !== text) firstChild.nodeValue = text
 }
 
 /**

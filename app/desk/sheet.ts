@@ -43,6 +43,16 @@ class PreviewWidget extends WidgetType {
   }
 }
 
+const lineLooks = new Map<string, Decoration>()
+
+/** The look of a line by its extra height and classes: there are few, and the same object need not be compared. */
+function lineLook(grow: number, classes: string): Decoration {
+  const key = `${grow} ${classes}`
+  const known = lineLooks.get(key) ?? Decoration.line({ attributes: { style: `--grow: ${grow}px` }, class: classes })
+  lineLooks.set(key, known)
+  return known
+}
+
 const tidy = (text: string) => text.trim().replace(/\s+#.*$/, '')
 
 function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationSet {
@@ -53,14 +63,14 @@ function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationS
     const first = line.rows[0]?.row
     const single = line.rows.length === 1 ? first : undefined
     const classes = [single?.kind === 'block' ? 'sheet-block' : '', single?.off ? 'sheet-off' : '', line.remarks.some(remark => remark.level === 'error') ? 'sheet-error' : ''].filter(Boolean).join(' ')
-    found.push(Decoration.line({ attributes: { style: `--grow: ${single && single.kind === 'step' ? growth(single.seconds) : 0}px` }, class: classes }).range(from))
-    const note = text.search(/\s#(?:\s|$)/)
+    found.push(lineLook(single && single.kind === 'step' ? growth(single.seconds) : 0, classes).range(from))
+    const note = text.includes('#') ? text.search(/\s#(?:\s|$)/) : -1
     if (note >= 0) found.push(Decoration.mark({ class: 'sheet-note' }).range(from + note, to))
     for (const remark of line.remarks) {
       const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
       if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
     }
-    const isRead = single?.kind === 'step' && tidy(text) !== tidy(single.words)
+    const isRead = single?.kind === 'step' && text.trimStart() !== single.words && tidy(text) !== tidy(single.words)
     if (line.isPreview || isRead) found.push(Decoration.widget({ widget: new PreviewWidget(line.rows), block: true, side: 1 }).range(to))
   }
   return Decoration.set(found, true)

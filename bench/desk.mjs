@@ -7,6 +7,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { chromiumOptions } from '../scripts/chromium.mjs'
 import { ensureBuild } from '../scripts/prepare.mjs'
 import { startStack } from '../scripts/stack.mjs'
 
@@ -18,10 +19,7 @@ const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:
 ensureBuild()
 const folder = mkdtempSync(join(tmpdir(), 'agonis-bench-'))
 const stack = await startStack({ folder, demo: true, quiet: true })
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch(chromiumOptions)
 
 /** Notes how long each key takes until the next frame begins, with all that waits for layout laid out. */
 function watchKeys() {

@@ -85,7 +85,7 @@ export function readAnyRecording(file: string, sport?: SessionSport): { recordin
 export function holdsRecording(file: string): boolean {
   const extension = extname(file).toLowerCase()
   if (extension === '.gpx' || extension === '.csv') return true
-  return extension === '.json' && /^\s*\{[^{}]{0,200}"format"\s*:\s*"agonis\.recording"/.test(readText(file).slice(0, 1000))
+  return extension === '.json' && /"format"\s*:\s*"agonis\.recording"/.test(readText(file))
 }
 
 /** A score as `agonis score` gave it. */
@@ -129,5 +129,3 @@ export function readOneSession(file: string, options: ReadOptions = {}): Session
   if (sessions.length !== 1) throw new BadInput([{ problem: `${file} holds ${sessions.length} sessions; this takes one` }])
   return sessions[0]!
 }
-
-export const isSport = (text: string): text is SessionSport => ['run', 'ride', 'swim', 'multi'].includes(text)

@@ -13,12 +13,13 @@ import type { ReadOptions } from '../core/script/read'
 import { readScript } from '../core/script/read'
 import { parseDay } from '../core/script/read/headers'
 import { printSessions } from '../core/script/print'
+import { isSessionSport } from '../core/session/document'
 import { fit } from '../core/wrist/fit/fit'
 import { profileNamed } from '../core/wrist/program/profile'
 import { convert, convertRecording } from './convert'
 import { numbersOf, nudgesOf } from './numbers'
 import { choicesOf, rehearsalOf } from './rehearsal'
-import { BadInput, holdsRecording, isSport, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
+import { BadInput, holdsRecording, readAthlete, readOneSession, readRecording, readScore, readSessions, readText, readWatch } from './input'
 
 /** Wrong use: exit 2. */
 class WrongUse extends Error {}
@@ -89,7 +90,7 @@ function withSchool(athlete: Athlete, school: string | undefined): Athlete {
 const athleteOf = (values: Values) => values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete)
 
 function readOptions(values: Values): ReadOptions {
-  if (values.sport !== undefined && !isSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
+  if (values.sport !== undefined && !isSessionSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
   const athlete = values.athlete === undefined ? undefined : readAthlete(values.athlete)
   return {
     sport: values.sport, week: dateOf(values, 'week'), on: dateOf(values, 'on'),

@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import { chromiumOptions } from './chromium.mjs'
 import { ensureBuild } from './prepare.mjs'
 import { root, startStack } from './stack.mjs'
 
@@ -11,10 +12,7 @@ const folder = mkdtempSync(join(tmpdir(), 'agonis-pictures-'))
 const pictures = join(root, 'docs/screenshots')
 mkdirSync(pictures, { recursive: true })
 const stack = await startStack({ folder, demo: true, quiet: true })
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+const browser = await chromium.launch(chromiumOptions)
 
 try {
   const page = await browser.newPage({ baseURL: stack.address, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })

@@ -91,6 +91,9 @@ export interface FitPreview extends Fitting {
   here: Record<string, string>
 }
 
+/** A session of the same family. */
+export interface Relative { id: string, title: string, seconds: number | null }
+
 export interface LogRow {
   id: string, title: string, sport: SessionSport, startedAt: string, seconds: number, metres: number | null
   held: number | null, done: number | null, planned: number | null, rpe: number | null

@@ -2,7 +2,7 @@
 import { sayDuration } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/read'
 import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
-import { beginWith } from '~/desk/draft'
+import { dropOnDesk } from '~/reckoner/typed'
 
 const props = defineProps<{ rooms: readonly { to: string, name: string }[] }>()
 const emit = defineEmits<{ close: [] }>()
@@ -24,7 +24,8 @@ async function load() {
 watchDebounced(words, load, { debounce: 120 })
 watch(words, () => at.value = 0)
 
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const athletes = useAthleteStore()
+const day = (iso: string) => dayOfInstant(iso, athletes.athlete.timeZone)
 const holds = (text: string) => words.value.trim().toLowerCase().split(/\s+/).every(word => text.toLowerCase().includes(word))
 
 /** Words that read as rows can be a new session at once. */
@@ -39,7 +40,7 @@ const found = computed<Found[]>(() => [
   ...props.rooms.filter(room => words.value.trim() !== '' && holds(room.name)).map(room => ({ key: room.to, kind: 'room', name: room.name, beside: '', go: () => navigateTo(room.to) })),
   ...sessions.value.map(row => ({ key: row.id, kind: 'session', name: row.title, beside: [row.sport, row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60)].filter(Boolean).join(', '), go: () => navigateTo(`/desk/${row.id}`) })),
   ...done.value.filter(row => words.value.trim() !== '' && holds(`${row.title} ${day(row.startedAt)}`)).slice(0, 5).map(row => ({ key: row.id, kind: 'done', name: row.title, beside: day(row.startedAt), go: () => navigateTo(`/log/${row.id}`) })),
-  ...(asRows.value === null ? [] : [{ key: 'write', kind: 'write', name: asRows.value, beside: 'a new session of these words', go: () => navigateTo(beginWith(asRows.value!)) }]),
+  ...(asRows.value === null ? [] : [{ key: 'write', kind: 'write', name: asRows.value, beside: 'a new session of these words', go: () => dropOnDesk(asRows.value!, '/desk/new') }]),
 ])
 const chosen = computed(() => Math.min(at.value, found.value.length - 1))
 

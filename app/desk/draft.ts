@@ -94,28 +94,3 @@ export function isFresh(id: string): boolean {
     return false
   }
 }
-
-const beginKey = 'agonis.desk-begin'
-
-/** Where a new session begins with these words on it. */
-export function beginWith(words: string): string {
-  try {
-    sessionStorage.setItem(beginKey, words)
-  }
-  catch {
-    return '/desk/new'
-  }
-  return '/desk/new'
-}
-
-/** The words that the session begun now is to have on it, handed out once. */
-export function wordsToBeginWith(): string | null {
-  try {
-    const words = sessionStorage.getItem(beginKey)
-    sessionStorage.removeItem(beginKey)
-    return words
-  }
-  catch {
-    return null
-  }
-}

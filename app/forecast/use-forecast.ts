@@ -14,10 +14,9 @@ const progressStep = 0.1
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
-  const toll = shallowRef<Toll | null>(null)
-  /** The session that the toll is of: the one on the desk may have gone on. */
-  const tollOf = shallowRef<Session | null>(null)
-  let askedFor: Session | null = null
+  /** The toll with the session that it is of: the one on the desk may have gone on. */
+  const tolled = shallowRef<{ toll: Toll, session: Session } | null>(null)
+  let askedFor: Session | undefined
   const picture = shallowRef<NudgePicture | null>(null)
   /** Share done of what is being reckoned; null when nothing is. */
   const progress = ref<number | null>(null)
@@ -30,10 +29,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
 
   function hear({ data }: MessageEvent<Answer>) {
     if (data.id !== id) return
-    if (data.kind === 'toll') {
-      toll.value = data.toll
-      tollOf.value = askedFor
-    }
+    if (data.kind === 'toll' && askedFor) tolled.value = { toll: data.toll, session: askedFor }
     if (data.kind === 'progress' && (progress.value === null || data.share - progress.value >= progressStep)) progress.value = data.share
     if (data.kind === 'failed') problem.value = data.problem
     if (data.kind === 'nudges') picture.value = data.picture
@@ -47,7 +43,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
     problem.value = ''
     if (!asked || asked.items.length === 0) {
       send({ kind: 'stop' })
-      toll.value = null
+      tolled.value = null
       picture.value = null
       progress.value = null
       return
@@ -75,5 +71,5 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
   watchDebounced([session, athlete, nudging], () => ask(), { debounce: askAfter })
   onMounted(() => ask())
   onBeforeUnmount(() => worker?.terminate())
-  return { toll, tollOf, picture, progress, runs, problem, ask, stop }
+  return { tolled, picture, progress, runs, problem, ask, stop }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { ImportedFile, Listed, ShelfRow, ShelfSort } from '~~/shared/api'
+import type { ImportedFile, Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
 
 useHead({ title: 'Shelf · Agonis' })
 const athletes = useAthleteStore()
@@ -43,12 +43,11 @@ const archive = (row: ShelfRow) => guarded(async () => {
   await api(`/sessions/${row.id}/archive`, { method: 'PUT', body: { archived: !row.isArchived } })
   await load()
 })
-interface Relative { id: string, title: string, seconds: number | null }
 /** The family of one row, laid open below its title. */
 const family = ref<{ of: string, others: Relative[] } | null>(null)
 const showFamily = (row: ShelfRow) => guarded(async () => {
   const isOpen = family.value?.of === row.id
-  family.value = isOpen ? null : { of: row.id, others: (await api<Relative[]>(`/sessions/${row.id}/family`)).filter(relative => relative.id !== row.id) }
+  family.value = isOpen ? null : { of: row.id, others: await relativesOf(row.id) }
 })
 const undo = () => guarded(async () => {
   if (!removed.value) return

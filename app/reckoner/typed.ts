@@ -64,10 +64,10 @@ export function showDistance(metres: number): string {
 export const showTime = (seconds: number): string =>
   !Number.isFinite(seconds) || seconds < 0 || seconds > 400 * 3600 ? '–' : formatTime(seconds < 600 ? Math.round(seconds * 10) / 10 : Math.round(seconds))
 
-/** Hands words over to the sheet that is on the desk. */
-export function dropOnDesk(words: string) {
+/** Hands words over to the sheet that is on the desk, or to a new one. */
+export function dropOnDesk(words: string, at: '/desk' | '/desk/new' = '/desk') {
   sessionStorage.setItem('agonis.drop', words)
-  return navigateTo('/desk')
+  return navigateTo(at)
 }
 
 export function takeDropped(): string | null {

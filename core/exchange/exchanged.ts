@@ -1,4 +1,5 @@
 import type { Column, Recording, Samples } from '../record/recording'
+import { wayAlong } from './way'
 
 /** A recording written in another form, with what that form could not hold. */
 export interface Written { text: string, left: string[] }
@@ -12,9 +13,12 @@ export type Taken
 export const columnNames = ['metres', 'heartRate', 'power', 'cadence', 'lat', 'lon', 'altitude'] as const
 export type ColumnName = typeof columnNames[number]
 
-/** Samples with only those columns that hold anything; the way always stands. */
+export const emptyColumns = (): Record<ColumnName, Column> => ({ metres: [], heartRate: [], power: [], cadence: [], lat: [], lon: [], altitude: [] })
+
+/** Samples with only those columns that hold anything. The way always stands; where none was told it is measured along the positions. */
 export function samplesOf(t: number[], columns: Record<ColumnName, Column>): Samples {
-  const samples: Samples = { t, metres: columns.metres }
+  const isWayKnown = columns.metres.some(value => value !== null)
+  const samples: Samples = { t, metres: isWayKnown ? columns.metres : wayAlong(columns.lat, columns.lon) }
   for (const name of columnNames) {
     if (name !== 'metres' && columns[name].some(value => value !== null)) samples[name] = columns[name]
   }

@@ -1,13 +1,14 @@
 import Papa from 'papaparse'
-import type { Column, Mark, MarkKind, Recording } from '../record/recording'
+import type { Mark, MarkKind, Recording } from '../record/recording'
+import { markKinds } from '../record/recording'
 import type { SessionSport } from '../session/document'
-import type { ColumnName, Taken, Written } from './exchanged'
-import { columnNames, samplesOf } from './exchanged'
-import { wayAlong } from './way'
+import { isSessionSport } from '../session/document'
+import type { Taken, Written } from './exchanged'
+import { columnNames, emptyColumns, samplesOf } from './exchanged'
 
 /** A round of no repeats is a dash, so that it is not taken for none said. */
 const sayMark = ({ t, kind, path, round }: Mark) => [`${kind}@${t}`, path ?? '', round && (round.join('.') || '-')].join(' ').trimEnd()
-const markPattern = /^(step|lap|press|skip|back|jump|pause|resume|nudge|ceiling|prompt|stop)@(\d+(?:\.\d+)?)(?: ([\d.]*)(?: (-|[\d.]+))?)?$/
+const markPattern = new RegExp(`^(${markKinds.join('|')})@(\\d+(?:\\.\\d+)?)(?: ([\\d.]*)(?: (-|[\\d.]+))?)?$`)
 
 function readMark(words: string): Mark | null {
   const match = markPattern.exec(words.trim())
@@ -16,36 +17,28 @@ function readMark(words: string): Mark | null {
   return { t: Number(t), kind: kind as MarkKind, ...(path ? { path } : {}), ...(round ? { round: round === '-' ? [] : round.split('.').map(Number) } : {}) }
 }
 
-/** The last row that a mark's time has reached. */
-function rowOf(t: readonly number[], at: number): number {
-  let row = 0
-  while (row + 1 < t.length && t[row + 1]! <= at) row++
-  return row
-}
-
 /** A recording as a table: a row for each sample, its marks in the row that their time has reached. */
 export function recordingCsv(recording: Recording): Written {
   const { samples, marks, sport, startedAt } = recording
-  const marksAt = new Map<number, string[]>()
+  const marksAt = samples.t.map((): string[] => [])
+  let reached = 0
   for (const mark of marks) {
-    const row = rowOf(samples.t, mark.t)
-    marksAt.set(row, [...marksAt.get(row) ?? [], sayMark(mark)])
+    while (reached + 1 < samples.t.length && samples.t[reached + 1]! <= mark.t) reached++
+    marksAt[reached]?.push(sayMark(mark))
   }
   const data = samples.t.map((t, row) => [
-    t, ...columnNames.map(name => samples[name]?.[row] ?? ''), row === 0 ? sport : '', row === 0 ? startedAt : '', (marksAt.get(row) ?? []).join('; '),
+    t, ...columnNames.map(name => samples[name]?.[row] ?? ''), row === 0 ? sport : '', row === 0 ? startedAt : '', marksAt[row]!.join('; '),
   ])
   const left = [recording.timeZone && 'the time zone', recording.felt && 'how it felt', recording.program && 'which program it was'].filter(what => typeof what === 'string')
   return { text: Papa.unparse({ fields: ['t', ...columnNames, 'sport', 'startedAt', 'marks'], data }, { newline: '\n' }) + '\n', left }
 }
 
-const sports = new Set(['run', 'ride', 'swim', 'multi'])
-
 /**
  * Reads a table of samples: `t` in seconds or `time` as an instant, and any of the columns by their names; others are left.
  *
- * @param fallback the sport, and the instant of the start, where the table says none
+ * @param fallback the sport where the table says none
  */
-export function readRecordingCsv(text: string, fallback: { sport?: SessionSport, startedAt?: string } = {}): Taken {
+export function readRecordingCsv(text: string, fallback: { sport?: SessionSport } = {}): Taken {
   const { data, meta, errors } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true })
   const fault = errors.find(error => error.type !== 'Delimiter')
   if (fault) return { ok: false, problem: fault.message, ...(fault.row === undefined ? {} : { line: fault.row + 2 }) }
@@ -53,12 +46,12 @@ export function readRecordingCsv(text: string, fallback: { sport?: SessionSport,
   if (!fields.includes('t') && !fields.includes('time')) return { ok: false, problem: 'no column `t` in seconds and none `time`', line: 1 }
   if (data.length === 0) return { ok: false, problem: 'no samples', line: 1 }
   const first = data[0]!
-  const startedAt = first.startedAt || first.time || fallback.startedAt
+  const startedAt = first.startedAt || first.time
   if (!startedAt || Number.isNaN(Date.parse(startedAt))) return { ok: false, problem: 'when it began is not said: a column `startedAt`, or `time`', line: 2 }
   const sport = first.sport || fallback.sport || 'run'
-  if (!sports.has(sport)) return { ok: false, problem: `a sport is run, ride, swim or multi, not ${sport}`, line: 2 }
+  if (!isSessionSport(sport)) return { ok: false, problem: `a sport is run, ride, swim or multi, not ${sport}`, line: 2 }
   const t: number[] = []
-  const columns = Object.fromEntries(columnNames.map(name => [name, [] as Column])) as Record<ColumnName, Column>
+  const columns = emptyColumns()
   const marks: Mark[] = []
   for (const [index, row] of data.entries()) {
     const line = index + 2
@@ -78,10 +71,9 @@ export function readRecordingCsv(text: string, fallback: { sport?: SessionSport,
       marks.push(mark)
     }
   }
-  if (columns.metres.every(value => value === null)) columns.metres = wayAlong(columns.lat, columns.lon)
   const known = new Set<string>(['t', 'time', 'sport', 'startedAt', 'marks', ...columnNames])
   return {
     ok: true, left: fields.filter(field => !known.has(field)).map(field => `the column ${field}`),
-    recording: { format: 'agonis.recording', version: 1, sport: sport as SessionSport, startedAt: new Date(startedAt).toISOString(), samples: samplesOf(t, columns), marks: marks.sort((a, b) => a.t - b.t) },
+    recording: { format: 'agonis.recording', version: 1, sport, startedAt: new Date(startedAt).toISOString(), samples: samplesOf(t, columns), marks: marks.sort((a, b) => a.t - b.t) },
   }
 }

@@ -1,9 +1,8 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
-import type { Column, Mark, Recording } from '../record/recording'
+import type { Mark, Recording } from '../record/recording'
 import type { SessionSport } from '../session/document'
 import type { ColumnName, Taken, Written } from './exchanged'
-import { columnNames, samplesOf } from './exchanged'
-import { wayAlong } from './way'
+import { emptyColumns, samplesOf } from './exchanged'
 
 const typeOf: Readonly<Record<SessionSport, string>> = { run: 'running', ride: 'cycling', swim: 'swimming', multi: 'multisport' }
 const ownSpace = 'urn:agonis:recording'
@@ -99,7 +98,7 @@ export function readRecordingGpx(text: string, fallback: { sport?: SessionSport 
   const start = Date.parse(rest.startedAt ?? String(firstTime ?? ''))
   if (Number.isNaN(start)) return { ok: false, problem: 'the first point has no time; a route without times is no recording' }
   const t: number[] = []
-  const columns = Object.fromEntries(columnNames.map(name => [name, [] as Column])) as Record<ColumnName, Column>
+  const columns = emptyColumns()
   const pauses: Mark[] = []
   let dropped = 0
   for (const [index, points] of segments.entries()) {
@@ -119,7 +118,6 @@ export function readRecordingGpx(text: string, fallback: { sport?: SessionSport 
     }
   }
   if (t.length === 0) return { ok: false, problem: 'no point has a time that goes on from the one before' }
-  if (columns.metres.every(value => value === null)) columns.metres = wayAlong(columns.lat, columns.lon)
   return {
     ok: true, left: dropped === 0 ? [] : [`${dropped} points whose time is missing or does not go on`],
     recording: {

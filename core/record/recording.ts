@@ -1,7 +1,8 @@
 import type { SessionSport } from '../session/document'
 
 /** What a watch brings home, as `docs/formats/recording.schema.json` states it. */
-export type MarkKind = 'step' | 'lap' | 'press' | 'skip' | 'back' | 'jump' | 'pause' | 'resume' | 'nudge' | 'ceiling' | 'prompt' | 'stop'
+export const markKinds = ['step', 'lap', 'press', 'skip', 'back', 'jump', 'pause', 'resume', 'nudge', 'ceiling', 'prompt', 'stop'] as const
+export type MarkKind = typeof markKinds[number]
 
 export interface Mark { t: number, kind: MarkKind, path?: string, round?: number[] }
 

@@ -2,6 +2,7 @@
 
 export type Sport = 'run' | 'ride' | 'swim'
 export type SessionSport = Sport | 'multi'
+export const isSessionSport = (text: string): text is SessionSport => ['run', 'ride', 'swim', 'multi'].includes(text)
 export type Role = 'warm-up' | 'work' | 'recovery' | 'rest' | 'cool-down' | 'transition'
 export type Manner = 'walk' | 'jog' | 'float' | 'stride'
 export type DistanceUnit = 'm' | 'km' | 'mi' | 'yd'

@@ -2,7 +2,7 @@ import { and, arrayContains, arrayOverlaps, asc, desc, eq, gt, gte, ilike, inArr
 import type { SQL } from 'drizzle-orm'
 import { parseQuery } from '../../core/find/query'
 import type { SessionSport } from '../../core/session/document'
-import type { Listed, ShelfRow, ShelfSort } from '../../shared/api'
+import type { Listed, Relative, ShelfRow, ShelfSort } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
 import { notFound } from './problem'
@@ -88,7 +88,7 @@ export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boo
 export const waveOff = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> => change(tx, id, { waved: [...new Set(keys)] })
 
 /** The variants of a session, itself among them, oldest first. */
-export async function listFamily(tx: OwnerTransaction, id: string): Promise<{ id: string, title: string, seconds: number | null }[]> {
+export async function listFamily(tx: OwnerTransaction, id: string): Promise<Relative[]> {
   const [own] = await tx.select({ familyId: session.familyId }).from(session).where(and(eq(session.id, id), isNull(session.removedAt)))
   if (!own) throw notFound('session', 'params.id')
   if (own.familyId === null) return []

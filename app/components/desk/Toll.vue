@@ -15,7 +15,7 @@ import { smallChart } from '~/theme/small-chart'
 
 use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
 
-const props = defineProps<{ toll: Toll | null, session: Session }>()
+const props = defineProps<{ toll: Toll, session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 const isTable = ref(false)
 
@@ -27,9 +27,9 @@ const nameOf = (path: string, round: readonly number[]) => {
   return round.length > 0 ? `${words}, ${round.join('.')}` : words
 }
 /** A reserve that stays full is no picture. */
-const reserve = computed(() => props.toll?.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null)
-const heart = computed(() => props.toll?.heart ?? null)
-const isBeyond = computed(() => props.toll?.verdict?.reach === 'beyond')
+const reserve = computed(() => props.toll.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null)
+const heart = computed(() => props.toll.heart ?? null)
+const isBeyond = computed(() => props.toll.verdict?.reach === 'beyond')
 
 const option = computed(() => {
   const { tokens, text, base, tooltip } = smallChart()
@@ -75,7 +75,7 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
 </script>
 
 <template>
-  <section v-if="toll" aria-label="What it does to you" data-test="toll">
+  <section aria-label="What it does to you" data-test="toll">
     <h2 class="next">What it does to you</h2>
     <p v-if="toll.verdict" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ toll.verdict.said }}</p>
     <p v-for="proposal in toll.verdict?.proposals ?? []" :key="proposal.label" class="proposal">

@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import type { KeptSession } from '~~/shared/api'
+import type { KeptSession, Relative } from '~~/shared/api'
 import type { Session } from '~~/core/session/document'
 import { sayDuration } from '~~/core/quantity/time'
 
 const props = defineProps<{ id: string, isKept: boolean, session: Session, title: string, ready: () => Promise<boolean> }>()
-interface Relative { id: string, title: string, seconds: number | null }
 
-const family = ref<Relative[]>([])
+const others = ref<Relative[]>([])
 const compared = ref<KeptSession | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
-const others = computed(() => family.value.filter(relative => relative.id !== props.id))
 
-const load = () => guarded(async () => family.value = props.isKept ? await api<Relative[]>(`/sessions/${props.id}/family`) : [])
+const load = () => guarded(async () => others.value = props.isKept ? await relativesOf(props.id) : [])
 const compare = (id: string) => guarded(async () => {
   compared.value = compared.value?.id === id ? null : await api<KeptSession>(`/sessions/${id}`)
 })

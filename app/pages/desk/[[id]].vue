@@ -6,7 +6,7 @@ import { usualNudging } from '~~/core/forecast/nudges'
 import { titleOf } from '~~/core/session/title'
 import { paceReadingFor } from '~~/core/wrist/program/words'
 import { manyRuns, useForecast } from '~/forecast/use-forecast'
-import { isFresh, lastOnDesk, rememberFresh, rememberOnDesk, wordsToBeginWith } from '~/desk/draft'
+import { lastOnDesk, rememberFresh, rememberOnDesk } from '~/desk/draft'
 import type { Edit } from '~~/core/edit/edit'
 import { printSession } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
@@ -85,7 +85,7 @@ onMounted(() => wrist.load().then(() => watchId.value ||= wrist.preferred()?.id 
 const nudging = computed<Nudging>(() => wrist.watches.find(watch => watch.id === watchId.value)?.profile ?? usualNudging)
 const forecast = useForecast(() => session.value, () => athletes.athlete, () => nudging.value)
 const paceReading = computed(() => paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value))
-const tollMissing = computed(() => (forecast.toll.value?.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
+const tollMissing = computed(() => (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
 const takeQuiet = () => editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
 
 const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
@@ -103,8 +103,6 @@ async function loadOwn() {
 }
 onMounted(loadOwn)
 watch(editor, (ready) => {
-  const begun = ready && isFresh(openedId.value) ? wordsToBeginWith() : null
-  if (begun) return void nextTick(() => editor.value?.rewrite(begun))
   const words = ready && takeDropped()
   if (words) void nextTick(() => editor.value?.put(words))
 }, { flush: 'post', immediate: true })
@@ -191,7 +189,7 @@ onBeforeUnmount(() => {
       <DeskRemarks :remarks="remarks" :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
       <template v-if="session && session.items.length > 0">
         <DeskSplits v-if="selected && desk.reckoning" :session="session" :reckoning="desk.reckoning" :path="selected" />
-        <DeskToll v-if="forecast.tollOf.value" :toll="forecast.toll.value" :session="forecast.tollOf.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
+        <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
         <div v-for="line in tollMissing" :key="line" class="said note">What it does to you needs {{ line }}.<MeAskNumber :missing="line" /></div>
         <DeskNudges
           :picture="forecast.picture.value" :progress="forecast.progress.value" :runs="forecast.runs.value" :problem="forecast.problem.value" :watches="wrist.watches" :watch="watchId" :reading="paceReading"

@@ -65,9 +65,9 @@ function interleave(steps: Item[], between: Step[]): Item[] {
   return steps.flatMap((step, index) => [step, { ...between[Math.min(index, between.length - 1)]! }])
 }
 
-/** What stands between repeats of like steps: behind the one, or behind each where there are several. */
-function withBetween(items: Item[], between: Step[]): Item[] {
-  return items.length > 1 || between.length === items.length ? interleave(items, between) : [...items, ...between]
+/** What stands between the rounds: behind each where there are as many or all are like work, else behind the last. */
+function withBetween(items: Item[], between: Step[], areLike: boolean): Item[] {
+  return between.length === items.length || (areLike && items.length > 1) ? interleave(items, between) : [...items, ...between]
 }
 
 /** Whether what stands between the rounds of a repeat can still be said: it has several rounds, and only work in them. */
@@ -78,7 +78,7 @@ export function lacksBetween(item: Item | undefined): item is Block {
 
 /** Puts between the rounds of a repeat what was said of it later. */
 export function putBetween(repeat: Block, between: Step[]): void {
-  repeat.items = withBetween(repeat.items, between)
+  repeat.items = withBetween(repeat.items, between, true)
   repeat.lastRecovery = 'drop'
 }
 
@@ -170,7 +170,7 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
   const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
     noticeBetween(scanner, from, beforeBetween, between)
-    return { items: [block({ times: count }, single ? withBetween(items, between) : between.length === items.length ? interleave(items, between) : [...items, ...between], true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+    return { items: [block({ times: count }, withBetween(items, between, single), true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   }
   return { items: [block({ times: count }, items, false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
 }

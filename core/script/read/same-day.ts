@@ -1,4 +1,3 @@
-import { weekdayOf } from '../../quantity/day'
 import type { Item, Session } from '../../session/document'
 import { printItem } from '../print'
 import type { Remark } from '../remark'
@@ -7,13 +6,13 @@ import { dayInWeek } from './day-heading'
 import type { ReadOptions, RowPlace } from './options'
 import type { Line } from './state'
 
-const dayNames = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const
 const asAnotherDay = /^(?:the\s+)?(?:(?:same(?:\s+(?:session|again|thing|one))?\s+as|as|like|repeat)\s+(?:on\s+)?)(mon|tue|wed|thu|fri|sat|sun)[a-z]*(?:['\u2019]s)?(?:\s+session)?(?:\s+again)?\s*[.!]?$/i
 
 /** A session that says no more than that it is another day's over again. */
 export interface SameDay { session: Session, remarks: Remark[], places: Map<string, RowPlace> }
 
-const nameOf = (day: string | undefined) => day === undefined ? undefined : /^\d/.test(day) ? dayNames[(weekdayOf(day) + 6) % 7] : day
+/** Whether a session is on a named day, by its name or its date. */
+const isOn = ({ day }: Session, name: string) => day !== undefined && (day === name || (/^\d/.test(day) && dayInWeek(name, day) === day))
 
 function placeAll(items: readonly Item[], prefix: string, place: RowPlace, into: Map<string, RowPlace>): void {
   items.forEach((item, index) => {
@@ -34,7 +33,7 @@ export function readSameDay(lines: readonly Line[], heading: DayHeading | undefi
   if (!heading || !line || written.length !== 1) return null
   const words = line.raw.trim()
   const named = asAnotherDay.exec(words)?.[1]?.toLowerCase()
-  const model = named && before.findLast(session => nameOf(session.day) === named)
+  const model = named && before.findLast(session => isOn(session, named))
   if (!model) return null
   const session = structuredClone(model)
   if (heading.day === '') delete session.day

@@ -135,16 +135,9 @@ function remarkOn(state: State, lines: readonly Line[], reading: LineReading): v
   for (const noticed of reading.noticed) addRemark(state, reading.line, noticed)
   const printed = reading.printed()
   const { line, through } = reading
-  if (through) {
-    state.remarks.push({
-      line: line.number, column: line.start + 1, length: lengthThrough(lines, line, through) - line.start, level: 'note', code: 'spelling', said: line.raw.slice(line.start),
-      readAs: printed, fixes: [{ label: 'set out in rows', replacement: printed }],
-    })
-    return
-  }
   if (printed === line.raw.slice(line.start) || printed === '') return
   addRemark(state, line, {
-    from: line.start, to: line.raw.length, level: 'note', code: 'spelling', readAs: printed,
+    from: line.start, to: through ? lengthThrough(lines, line, through) : line.raw.length, level: 'note', code: 'spelling', readAs: printed,
     fixes: [{ label: printed.includes('\n') ? 'set out in rows' : 'write it so', replacement: printed }],
   })
 }

@@ -49,7 +49,7 @@ export function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | '
   return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
 }
 
-/** From a column of one line to the end of a later one, in characters. */
+/** From the start of one line to the end of a later one, in characters. */
 export const lengthThrough = (lines: readonly Line[], first: Line, last: Line) =>
   lines.slice(lines.indexOf(first), lines.indexOf(last) + 1).reduce((sum, line) => sum + line.raw.length + 1, -1)
 

@@ -94,18 +94,26 @@ function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): T
     : { code: 'narrow-band', path, said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`, fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }] }
 }
 
-/** What the athlete's own marks say about the targets. */
-export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: Athlete): Thought[] {
+/**
+ * What the athlete's own marks say about the targets.
+ *
+ * @param atMost so many of each kind, from the first row on
+ */
+export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: Athlete, atMost: number): Thought[] {
   const seen = new Set<string>()
-  const thoughts: Thought[] = []
+  const beyond: Thought[] = []
+  const narrow: Thought[] = []
   for (const entry of reckoning.flat) {
-    const item = seen.has(entry.path) ? null : itemAt(session, entry.path)
+    if (beyond.length >= atMost && narrow.length >= atMost) break
+    if (seen.has(entry.path)) continue
     seen.add(entry.path)
-    if (item?.kind !== 'step') continue
+    const item = itemAt(session, entry.path)
     const sport = sportAt(session, entry.path)
-    if (sport === 'multi') continue
-    const found = [beyondShown(entry, item, athlete, sport), narrowBand(item, entry.path, athlete, sport)]
-    thoughts.push(...found.filter(thought => thought !== null))
+    if (item?.kind !== 'step' || !item.target || sport === 'multi') continue
+    const isBeyond = beyond.length < atMost ? beyondShown(entry, item, athlete, sport) : null
+    const isNarrow = narrow.length < atMost ? narrowBand(item, entry.path, athlete, sport) : null
+    if (isBeyond) beyond.push(isBeyond)
+    if (isNarrow) narrow.push(isNarrow)
   }
-  return thoughts
+  return [...beyond, ...narrow]
 }

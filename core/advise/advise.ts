@@ -71,7 +71,7 @@ function byPath(one: string | null, other: string | null): number {
  * @param reckoning of the same session and athlete
  */
 export function advise(session: Session, reckoning: Reckoning, athlete: Athlete, options: AdviceOptions = {}): Advice[] {
-  const thoughts = [...timeAdvice(reckoning, options), ...shapeAdvice(session, reckoning, athlete), ...abilityAdvice(session, reckoning, athlete), ...unitAdvice(session)]
+  const thoughts = [...timeAdvice(reckoning, options), ...shapeAdvice(session, reckoning, athlete), ...abilityAdvice(session, reckoning, athlete, alikeAtMost), ...unitAdvice(session)]
   const counts = new Map<AdviceCode, number>()
   return thoughts
     .filter((thought) => {

@@ -33,26 +33,36 @@ function twoInARow(first: Step, second: Step): string {
 }
 
 /** What stands before and after each other: recoveries that nobody adds up. */
-function* recoveries(items: readonly Item[], prefix: string): Generator<Thought> {
-  const active = items.map((item, index) => ({ item, path: `${prefix}${index + 1}` })).filter(({ item }) => !isOff(item))
-  for (const [index, { item, path }] of active.entries()) {
-    const next = active[index + 1]
-    if (isRecovery(item) && isRecovery(next?.item)) {
-      const isAddable = sumOf(item.end, next.item.end) !== null && Number(next.path.split('.').at(-1)) === Number(path.split('.').at(-1)) + 1
-      yield { code: 'two-recoveries', path: next.path, said: twoInARow(item, next.item), fixes: isAddable ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }] : [{ label: 'take this one away', edits: [{ do: 'remove', at: next.path }] }] }
+function recoveries(items: readonly Item[], prefix: string, into: Thought[]): void {
+  for (let index = nextActive(items, 0); index < items.length;) {
+    const item = items[index]!
+    const nextIndex = nextActive(items, index + 1)
+    const next = items[nextIndex]
+    if (isRecovery(item) && isRecovery(next)) {
+      const isAddable = sumOf(item.end, next.end) !== null && nextIndex === index + 1
+      const [path, nextPath] = [`${prefix}${index + 1}`, `${prefix}${nextIndex + 1}`]
+      into.push({ code: 'two-recoveries', path: nextPath, said: twoInARow(item, next), fixes: isAddable ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }] : [{ label: 'take this one away', edits: [{ do: 'remove', at: nextPath }] }] })
     }
     const trailing = trailingRecovery(item)
-    if (trailing) {
-      const drop = { label: 'leave it out after the last round', edits: [{ do: 'drop-last' as const, at: path }] }
-      const after = next?.item
-      const pause = isRecovery(after) ? after as Step : null
-      if (pause) yield { code: 'two-recoveries', path, said: `after the last round, ${twoInARow(trailing, pause)}`, fixes: [drop] }
-      else if (prefix === '' && (after === undefined || ('role' in after && after.role === 'cool-down'))) {
-        yield { code: 'needless-last-recovery', path, said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${next ? ' before the cool-down' : ', and then nothing'}`, fixes: [drop] }
-      }
-    }
-    if (item.kind === 'block' || item.kind === 'leg') yield* recoveries(item.items, `${path}.`)
+    if (trailing) into.push(...afterLastRound(trailing, next, `${prefix}${index + 1}`, prefix === ''))
+    if (item.kind === 'block' || item.kind === 'leg') recoveries(item.items, `${prefix}${index + 1}.`, into)
+    index = nextIndex
   }
+}
+
+/** The position of the next item that is not off, from one on; past the end where there is none. */
+function nextActive(items: readonly Item[], from: number): number {
+  let index = from
+  while (index < items.length && isOff(items[index]!)) index++
+  return index
+}
+
+/** What a block's trailing recovery comes to after its last round. */
+function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isOutermost: boolean): Thought[] {
+  const fixes: Thought['fixes'] = [{ label: 'leave it out after the last round', edits: [{ do: 'drop-last', at: path }] }]
+  if (isRecovery(after)) return [{ code: 'two-recoveries', path, said: `after the last round, ${twoInARow(trailing, after)}`, fixes }]
+  const isNeedless = isOutermost && (after === undefined || ('role' in after && after.role === 'cool-down'))
+  return isNeedless ? [{ code: 'needless-last-recovery', path, said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`, fixes }] : []
 }
 
 const hourSeconds = 3600
@@ -74,29 +84,29 @@ function slip(step: Step, isRepeated: boolean): { said: string, end: string } | 
   return null
 }
 
-function* slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', inBlock: boolean): Generator<Thought> {
-  for (const [index, item] of items.entries()) {
-    const path = `${prefix}${index + 1}`
-    if (isOff(item)) continue
-    if (item.kind === 'block') yield* slips(item.items, `${path}.`, sport, inBlock || (item.repeat.times ?? 2) > 1)
-    if (item.kind === 'leg') yield* slips(item.items, `${path}.`, item.sport, false)
+function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', inBlock: boolean, into: Thought[]): void {
+  items.forEach((item, index) => {
+    if (isOff(item)) return
+    if (item.kind === 'block') slips(item.items, `${prefix}${index + 1}.`, sport, inBlock || (item.repeat.times ?? 2) > 1, into)
+    if (item.kind === 'leg') slips(item.items, `${prefix}${index + 1}.`, item.sport, false, into)
     const found = item.kind === 'step' && !item.doubt && sport !== 'ride' ? slip(item, inBlock) : null
-    if (found) yield { code: 'implausible', path, said: found.said, fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }] }
-  }
+    if (!found) return
+    const path = `${prefix}${index + 1}`
+    into.push({ code: 'implausible', path, said: found.said, fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }] })
+  })
 }
 
 /** A step that waits for the button while others of its round follow by themselves. */
-function* presses(items: readonly Item[], prefix: string, block: Block | null, usual: number): Generator<Thought> {
-  for (const [index, item] of items.entries()) {
-    const path = `${prefix}${index + 1}`
-    if (isOff(item)) continue
-    if (item.kind === 'block' || item.kind === 'leg') yield* presses(item.items, `${path}.`, item.kind === 'block' ? item : block, usual)
+function presses(items: readonly Item[], prefix: string, block: Block | null, usual: number, into: Thought[]): void {
+  items.forEach((item, index) => {
+    if (isOff(item)) return
+    if (item.kind === 'block' || item.kind === 'leg') presses(item.items, `${prefix}${index + 1}.`, item.kind === 'block' ? item : block, usual, into)
     const isMiddle = block && (index < items.length - 1 || (item.kind === 'step' && item.role === 'work'))
     if (item.kind === 'step' && item.end.on === 'press' && isMiddle) {
-      const words = formatTime(usual)
-      yield { code: 'press-in-block', path, said: 'waits for the button in the middle of a repeat', fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }] }
+      const [path, words] = [`${prefix}${index + 1}`, formatTime(usual)]
+      into.push({ code: 'press-in-block', path, said: 'waits for the button in the middle of a repeat', fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }] })
     }
-  }
+  })
 }
 
 const hardFrom = 90
@@ -109,27 +119,29 @@ export function shareOf(entry: ReckonedStep, athlete: Athlete, sport: Sport): nu
   return band && (band.low + band.high) / 2
 }
 
-function* around(session: Session, reckoning: Reckoning, athlete: Athlete): Generator<Thought> {
+function around(session: Session, reckoning: Reckoning, athlete: Athlete, into: Thought[]): void {
   const sport = session.sport as Sport
   const shares = reckoning.flat.map(entry => shareOf(entry, athlete, sport) ?? 0)
   const [first] = reckoning.flat
   if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
     const words = 'warm-up until press'
-    yield { code: 'no-warm-up', path: '1', said: 'the first step is very hard, with nothing easy before it', fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }] }
+    into.push({ code: 'no-warm-up', path: '1', said: 'the first step is very hard, with nothing easy before it', fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }] })
   }
   const hard = reckoning.flat.reduce((sum, entry, index) => sum + (shares[index]! >= hardFrom ? entry.seconds.likely ?? 0 : 0), 0)
   const last = reckoning.flat.findLastIndex(entry => entry.role !== 'recovery' && entry.role !== 'rest')
   if (hard >= longHardSeconds && last >= 0 && shares[last]! >= hardFrom && reckoning.flat[last]!.role === 'work') {
     const at: Path = `${session.items.length}`
     const words = 'cool-down until press'
-    yield { code: 'no-easy-after', path: reckoning.flat[last]!.path, said: `${sayDuration(hard)} of hard work, and nothing easy after it`, fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }] }
+    into.push({ code: 'no-easy-after', path: reckoning.flat[last]!.path, said: `${sayDuration(hard)} of hard work, and nothing easy after it`, fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }] })
   }
 }
 
 /** What the order and the lengths of the steps suggest. */
 export function shapeAdvice(session: Session, reckoning: Reckoning, athlete: Athlete): Thought[] {
-  return [
-    ...recoveries(session.items, ''), ...slips(session.items, '', session.sport, false),
-    ...presses(session.items, '', null, usualOf(athlete).otherOpenSeconds), ...(session.sport === 'multi' ? [] : around(session, reckoning, athlete)),
-  ]
+  const thoughts: Thought[] = []
+  recoveries(session.items, '', thoughts)
+  slips(session.items, '', session.sport, false, thoughts)
+  presses(session.items, '', null, usualOf(athlete).otherOpenSeconds, thoughts)
+  if (session.sport !== 'multi') around(session, reckoning, athlete, thoughts)
+  return thoughts
 }

@@ -9,12 +9,12 @@ interface Paced { path: string, target: BandTarget & { unit: DistancePace } }
 
 const isDistancePace = (unit: string): unit is DistancePace => unit in metresOfPaceUnit
 
-function* pacedSteps(items: readonly Item[], prefix: string): Generator<Paced> {
-  for (const [index, item] of items.entries()) {
-    const path = `${prefix}${index + 1}`
-    if (item.kind === 'block' || item.kind === 'leg') yield* pacedSteps(item.items, `${path}.`)
-    if (item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also) yield { path, target: item.target as Paced['target'] }
-  }
+function pacedSteps(items: readonly Item[], prefix: string, into: Paced[] = []): Paced[] {
+  items.forEach((item, index) => {
+    if (item.kind === 'block' || item.kind === 'leg') pacedSteps(item.items, `${prefix}${index + 1}.`, into)
+    if (item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also) into.push({ path: `${prefix}${index + 1}`, target: item.target as Paced['target'] })
+  })
+  return into
 }
 
 function inUnit(target: Paced['target'], unit: DistancePace): BandTarget {
@@ -29,7 +29,7 @@ function inUnit(target: Paced['target'], unit: DistancePace): BandTarget {
 /** Paces in more than one unit: read side by side they cannot be compared. */
 export function unitAdvice(session: Session): Thought[] {
   if (session.sport === 'multi') return []
-  const paced = [...pacedSteps(session.items, '')]
+  const paced = pacedSteps(session.items, '')
   const counts = new Map<DistancePace, number>()
   for (const { target } of paced) counts.set(target.unit, (counts.get(target.unit) ?? 0) + 1)
   if (counts.size < 2) return []

@@ -5,7 +5,7 @@ import { printEnd } from '../script/print'
 import type { Block, End, Place, Session, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
-import { walk } from '../session/walk'
+import { eachStep, walk } from '../session/walk'
 import type { Interval } from './interval'
 import { add, mapInterval, roundInterval, zero } from './interval'
 import { lapMetres } from './lap'
@@ -84,16 +84,16 @@ function unroll(session: Session, options: ReckonOptions, remarks: Map<string, R
     if (open.guessed && round.at(-1)! > 1) open.done = true
     return !open.done && reckoned.length < limits.flatSteps
   }
-  for (const flat of walk(session, goesOn)) {
+  eachStep(session, (flat) => {
     if (reckoned.length >= limits.flatSteps) {
       remarks.set('rounds', { path: flat.path, code: 'too-many-rounds', said: `it comes to more than ${limits.flatSteps} steps; the rest is not counted` })
-      break
+      return false
     }
     const next = reckonStep(flat, options, remarks, false)
-    const around = flat.blocks.flatMap((block, depth) => openBlocks.get(key(block, depth, flat.round)) ?? [])
-    shorten(next, around, remarks)
+    if (openBlocks.size > 0) shorten(next, flat.blocks.flatMap((block, depth) => openBlocks.get(key(block, depth, flat.round)) ?? []), remarks)
     reckoned.push(next)
-  }
+    return true
+  }, goesOn)
   return reckoned
 }
 

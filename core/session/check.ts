@@ -1,7 +1,8 @@
 import type { Band, BandUnit, Block, End, Item, Session, Step, Target } from './document'
 import { isBandTarget, isZoneTarget, largerIsHarder } from './document'
 import { limits } from './limits'
-import { countFlatSteps, nestingOf, walk } from './walk'
+import { remembered } from './settled'
+import { countFlatSteps, eachStep, nestingOf } from './walk'
 
 /** Something a document says that the contract does not allow, beyond what its schema can tell. */
 export interface SessionProblem {
@@ -40,12 +41,12 @@ function checkEnd(end: End, depth = 0): string | null {
   return null
 }
 
-function checkStep(step: Step): string | null {
+const checkStep = remembered((step: Step): string | null => {
   return checkEnd(step.end)
     ?? (step.target ? checkTarget(step.target, step.end) : null)
     ?? (step.also ? checkTarget(step.also, step.end) : null)
     ?? (step.grade && step.grade.low > step.grade.high ? 'the lower grade comes first' : null)
-}
+})
 
 const advancesTime = (end: End): boolean => end.on !== 'first' || end.of.every(advancesTime)
 
@@ -65,36 +66,36 @@ function checkBlock(block: Block): string | null {
   return advances(block.items, measure) ? null : `no step of this repeat makes any ${measure === 'distance' ? 'way' : 'time'}, so it would never end`
 }
 
-function* checkItems(items: readonly Item[], prefix: string, session: Session, inLeg: boolean): Generator<SessionProblem> {
-  for (const [index, item] of items.entries()) {
-    const path = `${prefix}${index + 1}`
+function checkItems(items: readonly Item[], prefix: string, session: Session, inLeg: boolean, into: SessionProblem[]): void {
+  items.forEach((item, index) => {
     switch (item.kind) {
       case 'unread':
-        yield { code: 'unread', problem: `a line is unread: "${item.text}"`, path }
+        into.push({ code: 'unread', problem: `a line is unread: "${item.text}"`, path: `${prefix}${index + 1}` })
         break
       case 'step': {
         const problem = checkStep(item)
-        if (problem) yield { code: 'step', problem, path }
+        if (problem) into.push({ code: 'step', problem, path: `${prefix}${index + 1}` })
         break
       }
       case 'leg':
-        if (session.sport !== 'multi' || inLeg) yield { code: 'leg', problem: 'a leg stands only in a session of several sports, and in no other leg', path }
-        yield* checkItems(item.items, `${path}.`, session, true)
+        if (session.sport !== 'multi' || inLeg) into.push({ code: 'leg', problem: 'a leg stands only in a session of several sports, and in no other leg', path: `${prefix}${index + 1}` })
+        checkItems(item.items, `${prefix}${index + 1}.`, session, true, into)
         break
       case 'block': {
         const problem = checkBlock(item)
-        if (problem) yield { code: 'block', problem, path }
-        yield* checkItems(item.items, `${path}.`, session, inLeg)
+        if (problem) into.push({ code: 'block', problem, path: `${prefix}${index + 1}` })
+        checkItems(item.items, `${prefix}${index + 1}.`, session, inLeg, into)
       }
     }
-  }
+  })
 }
 
 function longestSeconds(session: Session): number {
   let seconds = 0
-  for (const { step } of walk(session)) {
+  eachStep(session, ({ step }) => {
     if (step.end.on === 'time' || step.end.on === 'send-off') seconds += step.end.seconds
-  }
+    return true
+  })
   return seconds
 }
 
@@ -118,6 +119,6 @@ export function checkSession(session: Session): SessionProblem[] {
   else if (longestSeconds(session) > limits.seconds) {
     problems.push({ code: 'duration', problem: 'the session lasts longer than 48 h, which is the limit' })
   }
-  problems.push(...checkItems(session.items, '', session, false))
+  checkItems(session.items, '', session, false, problems)
   return problems
 }

@@ -12,11 +12,18 @@ export function remembered<Of extends object, Context extends readonly unknown[]
   return (of, ...context) => {
     if (!isSettled(of)) return make(of, ...context)
     const last = known.get(of)
-    if (last && last.context.every((value, index) => Object.is(value, context[index]))) return last.made
+    if (last && isSame(last.context, context)) return last.made
     const made = make(of, ...context)
     known.set(of, { context, made })
     return made
   }
+}
+
+function isSame(some: readonly unknown[], others: readonly unknown[]): boolean {
+  for (let index = 0; index < some.length; index++) {
+    if (!Object.is(some[index], others[index])) return false
+  }
+  return true
 }
 
 /** Whether two objects say the same by every field, each the very same value. */

@@ -60,28 +60,31 @@ interface Surroundings {
   blocks: Block[]
 }
 
+/** Takes one step; false ends the walk. */
+export type Visit = (flat: FlatStep) => boolean
+
 /** Whether every open repeat around goes on. */
 type Alive = () => boolean
 
-function* walkItem(item: Item, path: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
+interface Walker { visit: Visit, goesOn: GoesOn }
+
+/** What became of a part of the walk: steps were taken, none were, or the visitor has ended it. */
+type Outcome = 'taken' | 'none' | 'ended'
+
+function walkItem(item: Item, path: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
   switch (item.kind) {
-    case 'unread': return
+    case 'unread': return 'none'
     case 'step': {
       const { round, rounds, sport, place, blocks } = around
       const ceilings = item.ceiling ? [...around.ceilings, item.ceiling] : around.ceilings
-      yield { path, round, rounds, step: item, sport, place, ceilings, blocks }
-      return
+      return walker.visit({ path, round, rounds, step: item, sport, place, ceilings, blocks }) ? 'taken' : 'ended'
     }
-    case 'leg': {
-      const within = { ...around, sport: item.sport, place: item.place }
-      yield* walkItems(item.items.map((inner, index) => [inner, index + 1]), `${path}.`, within, goesOn, alive)
-      return
-    }
-    case 'block': yield* walkBlock(item, path, around, goesOn, alive)
+    case 'leg': return walkItems(item.items, `${path}.`, { ...around, sport: item.sport, place: item.place }, walker, alive)
+    case 'block': return walkBlock(item, path, around, walker, alive)
   }
 }
 
-function* walkBlock(block: Block, path: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
+function walkBlock(block: Block, path: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
   const times = 'times' in block.repeat && block.repeat.times !== undefined ? block.repeat.times : null
   const within = {
     ...around,
@@ -89,37 +92,63 @@ function* walkBlock(block: Block, path: string, around: Surroundings, goesOn: Go
     rounds: [...around.rounds, times],
     blocks: [...around.blocks, block],
   }
+  let sofar: Outcome = 'none'
   for (let count = 1; times === null || count <= times; count++) {
     const round = [...around.round, count]
-    const aliveHere: Alive = times === null ? () => alive() && goesOn(block, round) : alive
-    if (!aliveHere()) return
-    let isEmpty = true
-    for (const flat of walkItems(itemsOfRound(block, count === times), `${path}.`, { ...within, round }, goesOn, aliveHere)) {
-      isEmpty = false
-      yield flat
-    }
-    if (isEmpty && times === null) return
+    const aliveHere: Alive = times === null ? () => alive() && walker.goesOn(block, round) : alive
+    if (!aliveHere()) return sofar
+    const outcome = walkRound(block, count === times, `${path}.`, { ...within, round }, walker, aliveHere)
+    if (outcome === 'ended') return 'ended'
+    if (outcome === 'taken') sofar = 'taken'
+    else if (times === null) return sofar
   }
+  return sofar
 }
 
-function* walkItems(items: readonly [Item, number][], prefix: string, around: Surroundings, goesOn: GoesOn, alive: Alive): Generator<FlatStep> {
-  for (const [item, position] of items) {
-    if (!alive()) return
-    if (!isOff(item)) yield* walkItem(item, `${prefix}${position}`, around, goesOn, alive)
+function walkRound(block: Block, isLast: boolean, prefix: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
+  let sofar: Outcome = 'none'
+  for (const [item, position] of itemsOfRound(block, isLast)) {
+    if (!alive()) return sofar
+    const outcome = walkItem(item, `${prefix}${position}`, around, walker, alive)
+    if (outcome === 'ended') return 'ended'
+    if (outcome === 'taken') sofar = 'taken'
   }
+  return sofar
 }
+
+function walkItems(items: readonly Item[], prefix: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
+  let sofar: Outcome = 'none'
+  for (let index = 0; index < items.length; index++) {
+    if (!alive()) return sofar
+    if (isOff(items[index]!)) continue
+    const outcome = walkItem(items[index]!, `${prefix}${index + 1}`, around, walker, alive)
+    if (outcome === 'ended') return 'ended'
+    if (outcome === 'taken') sofar = 'taken'
+  }
+  return sofar
+}
+
+const once: GoesOn = (_, round) => round.at(-1) === 1
 
 /**
- * The session's steps in the order they are carried out. Unread items say nothing and are passed over.
+ * Takes the session's steps one by one in the order they are carried out. Unread items say nothing and are passed over.
  *
+ * @param visit takes a step; false ends the walk
  * @param goesOn rounds of a block until a distance or time; one when not told
  */
-export function* walk(session: Session, goesOn: GoesOn = (_, round) => round.at(-1) === 1): Generator<FlatStep> {
+export function eachStep(session: Session, visit: Visit, goesOn: GoesOn = once): void {
   const around: Surroundings = {
     sport: session.sport, place: session.place, round: [], rounds: [], blocks: [],
     ceilings: session.ceiling ? [session.ceiling] : [],
   }
-  yield* walkItems(session.items.map((item, index) => [item, index + 1]), '', around, goesOn, () => true)
+  walkItems(session.items, '', around, { visit, goesOn }, () => true)
+}
+
+/** The session's steps in the order they are carried out, one round of each block until a distance or time. */
+export function walk(session: Session): FlatStep[] {
+  const steps: FlatStep[] = []
+  eachStep(session, flat => steps.push(flat) > 0)
+  return steps
 }
 
 /** How many flat steps a list of items comes to, counted without unrolling it; an open repeat counts one round. */

@@ -66,8 +66,15 @@ function dropEmptyNotes(session: Session, items: readonly Item[]): void {
   }
 }
 
-const statedSport = (lines: readonly Line[]) =>
-  lines.map(line => /^sport:?\s+(run|ride|swim|multi)\s*$/i.exec(line.raw)?.[1]?.toLowerCase()).find(Boolean) as SessionSport | undefined
+function statedSport(lines: readonly Line[]): SessionSport | undefined {
+  const stated = /^sport:?\s+(run|ride|swim|multi)\s*$/i
+  return stated.exec(lines.find(line => stated.test(line.raw))?.raw ?? '')?.[1]?.toLowerCase() as SessionSport | undefined
+}
+
+function statedPool(lines: readonly Line[]): RegExpExecArray | null {
+  const stated = /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i
+  return stated.exec(lines.find(line => stated.test(line.raw))?.raw ?? '')
+}
 
 interface TakenSport { sport: SessionSport, isSaid: boolean, isByPiece: boolean }
 
@@ -103,7 +110,7 @@ function settleLegs(state: State, lines: readonly Line[]): void {
 export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
   const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
-  const pool = lines.map(line => /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i.exec(line.raw)).find(Boolean)
+  const pool = statedPool(lines)
   const poolUnit = (pool?.[2]?.toLowerCase() as 'm' | 'yd' | undefined) ?? options.units?.swim ?? 'm'
   const poolLength = pool ? Number(pool[1]) : undefined
   const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)

@@ -1,54 +1,11 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete'
 import { acceptCompletion, autocompletion, completionKeymap, snippetCompletion } from '@codemirror/autocomplete'
-import { HighlightStyle, StreamLanguage, foldGutter, foldService, syntaxHighlighting } from '@codemirror/language'
+import { foldGutter, foldService } from '@codemirror/language'
 import type { Extension } from '@codemirror/state'
 import { Prec } from '@codemirror/state'
 import { hoverTooltip, keymap } from '@codemirror/view'
-import { tags } from '@lezer/highlight'
+import { highlighting } from './highlight'
 import { sheetField } from './sheet'
-
-const roles = /^(?:warm-up|cool-down|recovery|rest|transition|work|off|unread)\b/
-const headers = /^(?:title|sport|place|day|ceiling|prompt)\b/
-const blocks = /^(?:\d+ times|repeat for|leg)\b/
-
-/** Colours words by what they say; how hard is said by the string beside the row, not here. */
-const script = StreamLanguage.define<{ isHeader: boolean }>({
-  startState: () => ({ isHeader: false }),
-  token(stream, state) {
-    if (stream.sol()) {
-      state.isHeader = false
-      stream.eatSpace()
-      if (stream.match(headers)) {
-        state.isHeader = true
-        return 'keyword'
-      }
-      if (stream.match(blocks)) return 'heading'
-    }
-    if (stream.eatSpace()) return null
-    if (state.isHeader) {
-      stream.skipToEnd()
-      return null
-    }
-    if (stream.match(/^#(?:\s.*|$)/)) return 'comment'
-    if (stream.match(/^\?\{[^}]*\}/)) return 'invalid'
-    if (stream.match(/^=> .*/)) return 'meta'
-    if (stream.match(roles)) return 'keyword'
-    if (stream.match(/^@/)) return 'operator'
-    if (stream.match(/^[\d][\d:.,]*/)) return 'number'
-    if (!stream.match(/^[\p{L}%/][\p{L}%/-]*/u)) stream.next()
-    return null
-  },
-})
-
-const look = HighlightStyle.define([
-  { tag: tags.keyword, color: 'var(--faint)' },
-  { tag: tags.heading, fontWeight: '700', color: 'var(--clay-5)' },
-  { tag: tags.number, fontWeight: '600' },
-  { tag: tags.operator, color: 'var(--clay-4)' },
-  { tag: tags.comment, color: 'var(--faint)', fontStyle: 'italic' },
-  { tag: tags.invalid, color: 'var(--ochre)' },
-  { tag: tags.meta, color: 'var(--verdigris)' },
-])
 
 const efforts = ['1500m', 'mile', '3k', '5k', '10k', 'half-marathon', 'marathon', 'threshold', 'critical', 'steady', 'easy', 'max', 'goal']
 const afterAt: Completion[] = [
@@ -133,6 +90,6 @@ const completionKeys = Prec.highest(keymap.of([...completionKeymap.filter(bindin
 
 /** Words of the script: their look, what may come next, what they fold into and what they say. */
 export const scriptLanguage = (own: () => readonly OwnSession[]): Extension => [
-  script, syntaxHighlighting(look), foldRows, foldGutter({ openText: '⌄', closedText: '›' }), readingOnHover,
+  highlighting, foldRows, foldGutter({ openText: '⌄', closedText: '›' }), readingOnHover,
   autocompletion({ override: [complete(own)], icons: false, defaultKeymap: false, interactionDelay: 0 }), completionKeys,
 ]

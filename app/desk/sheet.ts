@@ -2,6 +2,8 @@ import type { Extension, Range } from '@codemirror/state'
 import { RangeSet, StateEffect, StateField } from '@codemirror/state'
 import type { DecorationSet } from '@codemirror/view'
 import { Decoration, EditorView, gutter, WidgetType } from '@codemirror/view'
+import type { SheetRow } from '~~/core/reckon/sheet'
+import type { Remark } from '~~/core/script/remark'
 import type { Column } from './marks'
 import { MarginMarker } from './marks'
 import type { MarginRow, SheetData } from './lines'
@@ -43,14 +45,20 @@ class PreviewWidget extends WidgetType {
   }
 }
 
-const lineLooks = new Map<string, Decoration>()
+const lineLooks = new Map<string, Decoration[]>()
 
-/** The look of a line by its extra height and classes: there are few, and the same object need not be compared. */
+/** The look of a line by its extra height in pixels and classes: there are few, and the same object need not be compared. */
 function lineLook(grow: number, classes: string): Decoration {
-  const key = `${grow} ${classes}`
-  const known = lineLooks.get(key) ?? Decoration.line({ attributes: { style: `--grow: ${grow}px` }, class: classes })
-  lineLooks.set(key, known)
-  return known
+  const known = lineLooks.get(classes) ?? []
+  lineLooks.set(classes, known)
+  return known[grow] ??= Decoration.line({ attributes: { style: `--grow: ${grow}px` }, class: classes })
+}
+
+function classesOf(single: SheetRow | undefined, remarks: readonly Remark[]): string {
+  const kind = single?.kind === 'block' ? ' sheet-block' : ''
+  const off = single?.off ? ' sheet-off' : ''
+  const error = remarks.length > 0 && remarks.some(remark => remark.level === 'error') ? ' sheet-error' : ''
+  return `${kind}${off}${error}`
 }
 
 const tidy = (text: string) => text.trim().replace(/\s+#.*$/, '')
@@ -62,10 +70,7 @@ function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationS
     const { from, to, text } = doc.line(number)
     const first = line.rows[0]?.row
     const single = line.rows.length === 1 ? first : undefined
-    const classes = [single?.kind === 'block' ? 'sheet-block' : '', single?.off ? 'sheet-off' : '', line.remarks.some(remark => remark.level === 'error') ? 'sheet-error' : ''].filter(Boolean).join(' ')
-    found.push(lineLook(single && single.kind === 'step' ? growth(single.seconds) : 0, classes).range(from))
-    const note = text.includes('#') ? text.search(/\s#(?:\s|$)/) : -1
-    if (note >= 0) found.push(Decoration.mark({ class: 'sheet-note' }).range(from + note, to))
+    found.push(lineLook(single && single.kind === 'step' ? growth(single.seconds) : 0, classesOf(single, line.remarks)).range(from))
     for (const remark of line.remarks) {
       const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
       if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))

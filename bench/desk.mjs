@@ -14,6 +14,7 @@ import { startStack } from '../scripts/stack.mjs'
 const rounds = Number(process.env.ROUNDS ?? 6)
 const keysToWarmUp = 15
 const keysToCount = 40
+const writtenRow = '6:30 @ 4:20-4:25 /km'
 const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
 
 ensureBuild()
@@ -45,7 +46,15 @@ function watchKeys() {
   }, true)
 }
 
-async function typeAt(row) {
+async function press(page, key) {
+  await page.evaluate(() => window.keyTimes.length = 0)
+  await page.keyboard.press(key)
+  await page.waitForFunction(() => window.keyTimes.length > 0)
+  return page.evaluate(() => window.keyTimes[0])
+}
+
+/** A page with the session on the desk and the caret before a row. */
+async function openAt(row) {
   const context = await browser.newContext({ baseURL: stack.address, viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await page.goto('/desk/new')
@@ -56,14 +65,35 @@ async function typeAt(row) {
   await page.keyboard.press('Control+Home')
   for (let line = 1; line < row + 2; line++) await page.keyboard.press('ArrowDown')
   await page.evaluate(watchKeys)
+  return { context, page }
+}
+
+/** A digit in front of a row and taken away again. */
+async function typeAt(row) {
+  const { context, page } = await openAt(row)
   const times = { typed: [], taken: [] }
   for (let key = 0; key < keysToWarmUp + keysToCount; key++) {
-    for (const [name, press] of [['typed', String(1 + key % 9)], ['taken', 'Backspace']]) {
-      await page.evaluate(() => window.keyTimes.length = 0)
-      await page.keyboard.press(press)
-      await page.waitForFunction(() => window.keyTimes.length > 0)
-      if (key >= keysToWarmUp) times[name].push(await page.evaluate(() => window.keyTimes[0]))
+    for (const [name, wanted] of [['typed', String(1 + key % 9)], ['taken', 'Backspace']]) {
+      const time = await press(page, wanted)
+      if (key >= keysToWarmUp) times[name].push(time)
     }
+  }
+  await context.close()
+  return times
+}
+
+/** A row of its own written letter by letter: most of its letters make no sense yet, and are remarked on. */
+async function writeAt(row) {
+  const { context, page } = await openAt(row)
+  const times = []
+  for (let line = 0; line < 4; line++) {
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('ArrowUp')
+    for (const key of writtenRow) {
+      const time = await press(page, key)
+      if (line > 0) times.push(time)
+    }
+    await page.keyboard.press('Home')
   }
   await context.close()
   return times
@@ -80,18 +110,21 @@ function tell(name, times) {
 
 try {
   const places = [6, 100, 199].map(row => ({ row, typed: [], taken: [] }))
+  const written = []
   for (let round = 0; round < rounds; round++) {
     for (const place of places) {
       const times = await typeAt(place.row)
       place.typed.push(...times.typed)
       place.taken.push(...times.taken)
     }
+    written.push(...await writeAt(100))
   }
   for (const { row, typed, taken } of places) {
     tell(`typed in row ${row} of 200`, typed)
     tell(`taken away in row ${row} of 200`, taken)
   }
-  const parses = places.flatMap(({ typed, taken }) => [...typed, ...taken]).map(time => time.parse)
+  tell('letter of a new row before row 100', written)
+  const parses = [...places.flatMap(({ typed, taken }) => [...typed, ...taken]), ...written].map(time => time.parse)
   console.log(`${'one parse of JSON, 85 kB'.padEnd(34)} median ${shown(at(parses, 0.5))} ms   p99 ${shown(at(parses, 0.99))} ms`)
 }
 finally {

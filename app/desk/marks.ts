@@ -109,27 +109,31 @@ function draw(column: Column, margin: MarginRow): HTMLElement {
   }
 }
 
-/** All that a column draws of a row, but for the clocks, which are written in place: two rows that say the same look the same. */
-function shownIn(column: Column, margin: MarginRow): string {
-  const { row } = margin
+const sameBrackets = (some: readonly Bracket[], others: readonly Bracket[]) => some.length === others.length && some.every(({ level, part, roundel, path }, index) => {
+  const other = others[index]!
+  return level === other.level && part === other.part && roundel === other.roundel && path === other.path
+})
+
+/** Whether a column draws two rows alike, but for the clocks, which are written in place. */
+function looksSame(column: Column, one: MarginRow, other: MarginRow): boolean {
+  const [row, otherRow] = [one.row, other.row]
   switch (column) {
-    case 'when': return row.path
-    case 'spine': return margin.brackets.map(({ level, part, roundel, path }) => `${level} ${part} ${roundel ?? ''} ${path}`).join(',')
-    case 'effort': return `${row.path} ${row.kind} ${row.off} ${row.comesTo} ${row.band?.low ?? ''}-${row.band?.high ?? ''}`
+    case 'when': return row.path === otherRow.path
+    case 'spine': return sameBrackets(one.brackets, other.brackets)
+    case 'effort': return row.path === otherRow.path && row.kind === otherRow.kind && row.off === otherRow.off && row.comesTo === otherRow.comesTo
+      && row.band?.low === otherRow.band?.low && row.band?.high === otherRow.band?.high
   }
 }
 
 /** What one column shows beside one line: a single row, or the rows a shorthand line was read as. */
 export class MarginMarker extends GutterMarker {
-  private readonly shown: string
-
   constructor(readonly column: Column, readonly rows: readonly MarginRow[], readonly isStack: boolean) {
     super()
-    this.shown = `${isStack ? 'stack' : 'row'} ${rows.map(row => shownIn(column, row)).join(';')}`
   }
 
   override eq(other: GutterMarker) {
-    return other instanceof MarginMarker && other.column === this.column && other.shown === this.shown
+    return other instanceof MarginMarker && other.column === this.column && other.isStack === this.isStack && other.rows.length === this.rows.length
+      && this.rows.every((row, index) => looksSame(this.column, row, other.rows[index]!))
   }
 
   override toDOM() {

@@ -119,10 +119,16 @@ export const useDeskStore = defineStore('desk', () => {
     schedule(0)
   }
 
+  /** Says where the words are; what is said already is not said anew, since a screen would draw it anew. */
+  function say(now: Extract<Keeping, { why: string }>) {
+    const before = keeping.value
+    if (before.state !== now.state || before.why !== now.why) keeping.value = now
+  }
+
   function changed() {
     const isKept = keepDraft(id.value, tab, draft())
     if (keeping.value.state === 'differs') return
-    keeping.value = isKept ? { state: 'here', why: 'on its way there' } : { state: 'nowhere', why: 'this browser has no room left' }
+    say(isKept ? { state: 'here', why: 'on its way there' } : { state: 'nowhere', why: 'this browser has no room left' })
     schedule(saveAfter)
   }
 

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { Session } from '~~/core/session/document'
 import { sayItem } from '~~/core/script/say'
 
-const props = defineProps<{ session: Session | null }>()
+const desk = useDeskStore()
 
 /** The session in spoken words, said anew when typing pauses. */
 const aloud = shallowRef<string[]>([])
-watchDebounced(() => props.session, now => aloud.value = now?.items.map(sayItem) ?? [], { debounce: 250, immediate: true })
+watchDebounced(() => desk.reading, ({ sessions }) => aloud.value = sessions.length === 1 ? sessions[0]!.items.map(sayItem) : [], { debounce: 250, immediate: true })
 const Rows = () => aloud.value.map((words, index) => h('li', { key: index }, words))
 </script>
 

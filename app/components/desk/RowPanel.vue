@@ -3,15 +3,16 @@ import type { Edit } from '~~/core/edit/edit'
 import { itemAt } from '~~/core/edit/item-path'
 import { printEnd, printRepeat } from '~~/core/script/print'
 import { printTarget } from '~~/core/script/print-target'
-import type { Session } from '~~/core/session/document'
 import { isBandTarget } from '~~/core/session/document'
 import { rowActions } from '~/desk/row-keys'
 
-const props = defineProps<{ session: Session | null, path: string | null, refused: string }>()
+const props = defineProps<{ path: string | null, refused: string }>()
 const emit = defineEmits<{ edit: [edit: Edit], leave: [] }>()
+const desk = useDeskStore()
+const session = useBehind(() => desk.session, () => props.path)
 const lengthField = useTemplateRef<HTMLInputElement>('lengthField')
 
-const item = computed(() => props.session && props.path ? itemAt(props.session, props.path) : null)
+const item = computed(() => session.value && props.path ? itemAt(session.value, props.path) : null)
 const length = computed(() => item.value?.kind === 'step' ? printEnd(item.value.end) : item.value?.kind === 'block' ? printRepeat(item.value.repeat) : '')
 const target = computed(() => {
   if (item.value?.kind !== 'step' || !item.value.target) return ''
@@ -41,9 +42,9 @@ function copyShifted() {
 }
 
 const shown = computed(() => rowActions.filter((action) => {
-  if (!props.session || !props.path || !item.value) return false
+  if (!session.value || !props.path || !item.value) return false
   const needsBlock = ['Unwrap', '+1 round', '\u22121 round', 'Last recovery'].includes(action.name)
-  return !needsBlock || action.edit(props.session, props.path) !== null
+  return !needsBlock || action.edit(session.value, props.path) !== null
 }))
 const act = (edit: Edit | null) => edit && emit('edit', edit)
 defineExpose({ focus: () => { lengthField.value?.focus(); lengthField.value?.select() } })
@@ -63,12 +64,13 @@ defineExpose({ focus: () => { lengthField.value?.focus(); lengthField.value?.sel
       <datalist id="shifts"><option value="+3 %" /><option value="-3 %" /><option value="-5 s/km" /><option value="+5 s/km" /><option value="+10 W" /></datalist>
       <span v-if="refused" class="bad" role="alert" data-test="refused">{{ refused }}</span>
     </template>
+    <span v-else-if="item" class="faint">This row is not read yet: the remarks say why.</span>
     <span v-else class="faint">Put the caret in a row to change it here, or drag its clock to move it.</span>
   </section>
 </template>
 
 <style scoped>
-.row-panel { contain: content; border-top: 1px solid var(--rule); padding: 6px 0; display: flex; gap: 6px 12px; align-items: center; flex-wrap: wrap; font-size: .92rem; min-height: 46px; }
+.row-panel { contain: content; border-top: 1px solid var(--rule); padding: 6px 0; display: flex; gap: 6px 12px; align-items: center; flex-wrap: wrap; align-content: center; font-size: .92rem; min-height: 75px; flex: none; }
 label { color: var(--faint); display: inline-flex; align-items: center; gap: 5px; }
 .field { width: 118px; padding: 2px 6px; min-height: 28px; font-size: .92rem; color: var(--slip); }
 .field.wide { width: 172px; }

@@ -27,15 +27,13 @@ import type { StringEnd } from '~/desk/string-drag'
 import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 
-interface Reckoned { rows: SheetRow[], reading: ReadResult }
+/** The words, what they read as, and the rows they come to. */
+interface Told { script: string, reading: ReadResult, rows: SheetRow[] }
 
 const props = defineProps<{
-  script: string
-  rows: SheetRow[]
-  reading: ReadResult
   read: (text: string) => ReadResult
-  /** Rows and reading of the words as last typed, before the page has drawn anything of them. */
-  latest: () => Reckoned
+  /** Asked for and not handed over, so that nothing of the page need be drawn before the sheet is. */
+  told: () => Told
   history: KeptHistory | null
   own: OwnSession[]
   selected: string | null
@@ -51,18 +49,22 @@ let chosen: string | null = null
 let historyTimer: ReturnType<typeof setTimeout> | undefined
 const keepHistoryAfter = 700
 
-const places = computed(() => props.reading.places[0] ?? new Map())
-const session = computed(() => props.reading.sessions.length === 1 ? props.reading.sessions[0]! : null)
+const placesOf = (told: Told) => told.reading.places[0] ?? new Map()
+const sessionNow = () => {
+  const { sessions } = props.told().reading
+  return sessions.length === 1 ? sessions[0]! : null
+}
 const say = (path: string) => {
-  const item = session.value && itemAt(session.value, path)
+  const session = sessionNow()
+  const item = session && itemAt(session, path)
   return item ? sayItem(item) : ''
 }
 
-let drawn: Reckoned | null = null
+let drawn: Told | null = null
 
-function sheetOf(now: Reckoned) {
+function sheetOf(now: Told) {
   drawn = now
-  const data = sheetLines(now.rows, now.reading.places[0] ?? new Map(), now.reading.remarks, say)
+  const data = sheetLines(now.rows, placesOf(now), now.reading.remarks, say)
   levels.value = Math.max(1, data.levels)
   return setSheet.of(data)
 }
@@ -70,9 +72,10 @@ function sheetOf(now: Reckoned) {
 const sayRow = (places: ReadonlyMap<string, unknown>) => emit('row', chosen !== null && places.has(chosen) ? chosen : pathAtCaret())
 
 function refresh() {
-  if (!view || (drawn?.rows === props.rows && drawn.reading === props.reading)) return
-  view.dispatch({ effects: sheetOf({ rows: props.rows, reading: props.reading }) })
-  sayRow(places.value)
+  const now = props.told()
+  if (!view || (drawn?.rows === now.rows && drawn.reading === now.reading)) return
+  view.dispatch({ effects: sheetOf(now) })
+  sayRow(placesOf(now))
 }
 
 /** Words and the margins they come to are drawn as one: read first, then shown. */
@@ -80,9 +83,9 @@ function update(transactions: readonly Transaction[], target: EditorView) {
   if (!transactions.some(transaction => transaction.docChanged)) return target.update(transactions)
   const { state } = transactions.at(-1)!
   emit('type', state.doc.toString())
-  const now = props.latest()
+  const now = props.told()
   target.update([...transactions, state.update({ effects: sheetOf(now) })])
-  sayRow(now.reading.places[0] ?? new Map())
+  sayRow(placesOf(now))
 }
 
 const pathAtCaret = () => {
@@ -102,9 +105,10 @@ function rememberHistory() {
 async function editAll(wanted: readonly Edit[]) {
   if (!view || wanted.length === 0) return
   const text = view.state.doc.toString()
-  if (props.script !== text) await nextTick()
-  if (!session.value) return emit('refused', 'The text holds several sessions; its rows are changed one session at a time.')
-  let changed = session.value
+  if (props.told().script !== text) await nextTick()
+  const session = sessionNow()
+  if (!session) return emit('refused', 'The text holds several sessions; its rows are changed one session at a time.')
+  let changed = session
   let select: string | null = null
   for (const one of wanted) {
     const result = apply(changed, one)
@@ -117,9 +121,9 @@ async function editAll(wanted: readonly Edit[]) {
   const isAround = (last.do === 'repeat' || last.do === 'drop-last') && inHand !== null && inHand.startsWith(`${last.at}.`)
   if (isAround) select = inHand
   chosen = select
-  view.dispatch({ changes: changeBetween(text, retext(text, props.reading, changed, props.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  view.dispatch({ changes: changeBetween(text, retext(text, props.told().reading, changed, props.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
   await nextTick()
-  const place = select ? places.value.get(select) : undefined
+  const place = select ? placesOf(props.told()).get(select) : undefined
   if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })
   chosen = select
   emit('row', select ?? pathAtCaret())
@@ -131,7 +135,8 @@ const actionKeys = keymap.of(rowActions.map(action => ({
   key: action.key, preventDefault: true,
   run() {
     const path = props.selected ?? pathAtCaret()
-    if (session.value && path) void edit(action.edit(session.value, path))
+    const session = sessionNow()
+    if (session && path) void edit(action.edit(session, path))
     return true
   },
 })))
@@ -148,8 +153,9 @@ function isMessage(text: string): boolean {
 
 /** An end of a row's string was let go at a percentage of critical. */
 function pull(path: string, end: StringEnd, percent: number) {
-  const item = session.value && itemAt(session.value, path)
-  const sport = session.value ? sportAt(session.value, path) : 'multi'
+  const session = sessionNow()
+  const item = session && itemAt(session, path)
+  const sport = session ? sportAt(session, path) : 'multi'
   if (item?.kind !== 'step' || !item.target || sport === 'multi') return
   const target = stretchTarget(item.target, end, percent, props.athlete, sport)
   if (!target) return emit('refused', `${printTarget(item.target)} is not said in numbers that can be pulled; type another target.`)
@@ -186,13 +192,13 @@ function restoredState(): EditorState {
   if (props.history) {
     try {
       const state = EditorState.fromJSON(props.history.state, { extensions: extensions() }, { history: historyField })
-      return state.update({ changes: changeBetween(state.doc.toString(), props.script) }).state
+      return state.update({ changes: changeBetween(state.doc.toString(), props.told().script) }).state
     }
     catch {
-      return EditorState.create({ doc: props.script, extensions: extensions() })
+      return EditorState.create({ doc: props.told().script, extensions: extensions() })
     }
   }
-  return EditorState.create({ doc: props.script, extensions: extensions() })
+  return EditorState.create({ doc: props.told().script, extensions: extensions() })
 }
 
 onMounted(() => {
@@ -206,10 +212,10 @@ onBeforeUnmount(() => {
   view?.destroy()
 })
 
-watch(() => props.script, (text) => {
+watch(() => props.told().script, (text) => {
   if (view && view.state.doc.toString() !== text) view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
 })
-watch(() => [props.rows, props.reading], refresh)
+watch(() => [props.told().rows, props.told().reading], refresh)
 watch(() => props.selected, (path) => {
   for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
   if (path) for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? []) element.classList.add('sheet-selected')
@@ -262,7 +268,7 @@ defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.fo
       <span class="string"><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span>
     </div>
     <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0" />
-    <DeskAloud :session="session" />
+    <DeskAloud />
   </div>
 </template>
 

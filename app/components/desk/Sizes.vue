@@ -5,19 +5,22 @@ import { sayDuration } from '~~/core/quantity/time'
 import type { Athlete } from '~~/core/athlete/athlete'
 import type { Session } from '~~/core/session/document'
 
-const props = defineProps<{ session: Session, athlete: Athlete, likely: number | null }>()
+const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ take: [session: Session] }>()
 
+const desk = useDeskStore()
+const settled = useBehind(() => ({ session: desk.session, likely: desk.reckoning?.seconds.likely ?? null }), () => desk.id)
 const minutes = ref(45)
 const proposals = ref<SizeProposal[] | null>(null)
 const shown = ref<string | null>(null)
-watch(() => props.session, () => proposals.value = null)
+watch(() => settled.value.session, () => proposals.value = null)
 
 function propose() {
-  proposals.value = proposeSizes(props.session, props.athlete, minutes.value * 60)
+  if (!desk.session) return
+  proposals.value = proposeSizes(desk.session, props.athlete, minutes.value * 60)
   shown.value = proposals.value[0]?.label ?? null
 }
-const direction = computed(() => props.likely !== null && minutes.value * 60 > props.likely ? 'longer' : 'shorter')
+const direction = computed(() => settled.value.likely !== null && minutes.value * 60 > settled.value.likely ? 'longer' : 'shorter')
 </script>
 
 <template>
@@ -30,7 +33,7 @@ const direction = computed(() => props.likely !== null && minutes.value * 60 > p
     <button class="plain name" :aria-expanded="shown === proposal.label" @click="shown = shown === proposal.label ? null : proposal.label">{{ proposal.label }}, {{ sayDuration(Math.round(proposal.seconds / 60) * 60) }}</button>
     <p>{{ proposal.why }}</p>
     <template v-if="shown === proposal.label">
-      <DeskRowDiff :before="session" :after="proposal.session" />
+      <DeskRowDiff v-if="settled.session" :before="settled.session" :after="proposal.session" />
       <button class="act" data-test="take-size" @click="emit('take', proposal.session)">Take this one</button>
     </template>
   </div>

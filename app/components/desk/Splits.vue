@@ -1,22 +1,24 @@
 <script setup lang="ts">
 import { itemAt, sportAt } from '~~/core/edit/item-path'
 import { formatTime } from '~~/core/quantity/time'
-import type { Reckoning } from '~~/core/reckon/reckon'
 import { splitUnits } from '~~/core/reckon/splits'
-import type { Session } from '~~/core/session/document'
 
-const props = defineProps<{ session: Session, reckoning: Reckoning, path: string }>()
+const props = defineProps<{ path: string }>()
+const desk = useDeskStore()
+const settled = useBehind(() => ({ session: desk.session, reckoning: desk.reckoning }), () => props.path)
 
 /** Splits of the row in hand: the units that are shorter than it, at its likely speed and at the ends of its band. */
 const splits = computed(() => {
-  const entry = props.reckoning.flat.find(step => step.path === props.path)
-  const sport = sportAt(props.session, props.path)
-  if (!entry || sport === 'multi' || itemAt(props.session, props.path)?.kind !== 'step') return []
+  const { session, reckoning } = settled.value
+  const entry = reckoning?.flat.find(step => step.path === props.path)
+  if (!session || !entry) return []
+  const sport = sportAt(session, props.path)
+  if (sport === 'multi' || itemAt(session, props.path)?.kind !== 'step') return []
   const { seconds, metres, target } = entry
   if (!seconds.likely || !metres.likely) return []
   const speed = metres.likely / seconds.likely
-  const leg = itemAt(props.session, props.path.split('.')[0]!)
-  const place = leg?.kind === 'leg' ? leg.place : props.session.place
+  const leg = itemAt(session, props.path.split('.')[0]!)
+  const place = leg?.kind === 'leg' ? leg.place : session.place
   const clock = (value: number) => value < 600 ? formatTime(Math.round(value * 10) / 10) : formatTime(Math.round(value))
   return splitUnits(sport, place).filter(unit => unit.metres <= metres.likely! + 0.5).map(unit => ({
     name: unit.name, likely: clock(unit.metres / speed),

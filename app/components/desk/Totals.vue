@@ -1,22 +1,21 @@
 <script setup lang="ts">
-import type { Reckoning } from '~~/core/reckon/reckon'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 
-const props = defineProps<{ reckoning: Reckoning | undefined, known: number, hard: number, unit: 'km' | 'mi' | 'm', minutesToday: number | null }>()
-const emit = defineEmits<{ today: [minutes: number | null] }>()
+const props = defineProps<{ unit: 'km' | 'mi' | 'm' }>()
+const desk = useDeskStore()
 
-const steps = computed(() => props.reckoning?.flat.length ?? 0)
-const likely = computed(() => props.reckoning?.seconds.likely ?? null)
+const steps = computed(() => desk.reckoning?.flat.length ?? 0)
+const likely = computed(() => desk.reckoning?.seconds.likely ?? null)
 const total = computed(() => {
   const seconds = likely.value
   if (seconds === null || steps.value === 0) return '–'
   const minutes = Math.round(seconds / 60)
   return minutes >= 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : sayDuration(Math.round(seconds))
 })
-const habit = computed(() => likely.value === null ? 0 : Math.max(0, likely.value - props.known))
+const habit = computed(() => likely.value === null ? 0 : Math.max(0, likely.value - desk.known))
 const distance = computed(() => {
-  const metres = props.reckoning?.metres
+  const metres = desk.reckoning?.metres
   if (!metres || metres.likely === null) return 'not known'
   if (steps.value === 0) return '–'
   const unit = props.unit === 'm' ? 'km' : props.unit
@@ -24,7 +23,7 @@ const distance = computed(() => {
   return `${sayDistance(metres.low, unit).replace(/ \w+$/, '')}–${sayDistance(metres.high, unit)}`
 })
 
-const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4))
+const missing = computedAlike(() => [...new Set((desk.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4))
 </script>
 
 <template>
@@ -33,16 +32,16 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="known">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
-      <template v-else>{{ formatTime(Math.round(known)) }} known</template><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
+      <template v-else>{{ formatTime(Math.round(desk.known)) }} known</template><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
     </p>
     <dl>
       <dt>Distance</dt><dd class="mono">{{ distance }}</dd>
-      <dt>Hard part</dt><dd class="mono">{{ formatTime(Math.round(hard)) }}</dd>
+      <dt>Hard part</dt><dd class="mono">{{ formatTime(Math.round(desk.hard)) }}</dd>
       <dt><label for="today">Time today</label></dt>
-      <dd><input id="today" class="field minutes" type="number" min="1" max="2880" placeholder="–" :value="minutesToday ?? ''" data-test="today" @input="emit('today', Number(($event.target as HTMLInputElement).value) || null)"> min</dd>
-      <dt>Steps</dt><dd class="mono" data-test="steps">{{ steps }}<template v-if="reckoning && reckoning.open > 0">, {{ reckoning.open }} open</template></dd>
+      <dd><DeskTimeToday /></dd>
+      <dt>Steps</dt><dd class="mono" data-test="steps">{{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">, {{ desk.reckoning.open }} open</template></dd>
     </dl>
-    <DeskHomeBy v-if="reckoning && steps > 0" :seconds="reckoning.seconds" />
+    <DeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" />
     <div v-for="line in missing" :key="line" class="said note">{{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber :missing="line" /></div>
   </section>
 </template>
@@ -52,5 +51,4 @@ const missing = computed(() => [...new Set((props.reckoning?.remarks ?? []).filt
 .line { margin: 0 0 10px; font-size: .92rem; }
 dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 0 0 10px; }
 dd { margin: 0; text-align: right; }
-.minutes { width: 62px; padding: 0 4px; min-height: 26px; text-align: right; }
 </style>

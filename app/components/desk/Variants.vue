@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { KeptSession, Relative } from '~~/shared/api'
-import type { Session } from '~~/core/session/document'
 import { sayDuration } from '~~/core/quantity/time'
 
-const props = defineProps<{ id: string, isKept: boolean, session: Session, title: string, ready: () => Promise<boolean> }>()
+const props = defineProps<{ id: string, isKept: boolean, title: string, ready: () => Promise<boolean> }>()
+const desk = useDeskStore()
+const session = useBehind(() => desk.session, () => props.id)
 
 const others = ref<Relative[]>([])
 const compared = ref<KeptSession | null>(null)
@@ -31,7 +32,7 @@ watch(() => [props.id, props.isKept], () => {
     <span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds / 60) * 60) }}</span>
     {{ ' ' }}<button class="plain" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">what differs</button>
   </p>
-  <DeskRowDiff v-if="compared" :before="compared.document" :after="session" data-test="variant-diff" />
+  <DeskRowDiff v-if="compared && session" :before="compared.document" :after="session" data-test="variant-diff" />
   <button class="act" :disabled="isBusy" data-test="save-variant" @click="saveVariant">Save a copy as a variant</button>
 </template>
 

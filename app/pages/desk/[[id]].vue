@@ -70,7 +70,6 @@ const place = computed(() => {
   return [session.value?.sport, kind].filter(Boolean).join(' · ')
 })
 const unit = computed(() => session.value?.sport === 'multi' || session.value?.sport === undefined ? 'km' : (athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[session.value.sport] as 'km' | 'mi' | 'm')
-const clockOf = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 
 async function toTheWrist() {
@@ -85,10 +84,13 @@ onMounted(() => wrist.load().then(() => watchId.value ||= wrist.preferred()?.id 
 const nudging = computed<Nudging>(() => wrist.watches.find(watch => watch.id === watchId.value)?.profile ?? usualNudging)
 const forecast = useForecast(() => session.value, () => athletes.athlete, () => nudging.value)
 const paceReading = computed(() => paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value))
-const tollMissing = computed(() => (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
+const tollMissing = computedAlike(() => (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
 const takeQuiet = () => editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
 
 const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
+const sessionCount = computed(() => desk.reading.sessions.length)
+const theirs = computed(() => desk.keeping.state === 'differs' ? desk.keeping.theirs : null)
+const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
 const lineOf = (path: string) => desk.places.get(path)?.line ?? null
 const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
 const advice = computedAlike(() => desk.advice.map(thought => ({ ...thought, line: thought.path === null ? null : lineOf(thought.path) })))
@@ -115,7 +117,7 @@ function onRow(path: string | null) {
   if (path !== selected.value) refused.value = ''
   selected.value = path
 }
-const latest = () => ({ rows: desk.rows, reading: desk.reading })
+const told = () => ({ script: desk.script, reading: desk.reading, rows: desk.rows })
 const takeSize = (document: Session) => editor.value?.rewrite(printSession(document))
 function toWeek() {
   sessionStorage.setItem('agonis.week-text', desk.script)
@@ -159,36 +161,30 @@ onBeforeUnmount(() => {
         <h1 data-test="title">{{ title }}</h1>
         <p class="faint">{{ place }}</p>
       </div>
-      <p v-if="desk.reading.sessions.length > 1" class="said ask" data-test="several">
-        This holds {{ desk.reading.sessions.length }} sessions. <button class="plain" data-test="to-week" @click="toWeek">Put them on their days</button>
+      <p v-if="sessionCount > 1" class="said ask" data-test="several">
+        This holds {{ sessionCount }} sessions. <button class="plain" data-test="to-week" @click="toWeek">Put them on their days</button>
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''" :key="openedId" ref="editor" :script="desk.script" :rows="desk.rows" :reading="desk.reading" :read="desk.read" :latest="latest" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
+        v-if="openedId !== ''" :key="openedId" ref="editor" :read="desk.read" :told="told" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
         @type="desk.type" @paste="desk.paste" @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
       />
       <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
-      <DeskRowPanel ref="panel" :session="session ?? null" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
-      <DeskTwoSides v-if="desk.keeping.state === 'differs'" :mine="desk.script" :theirs="desk.keeping.theirs.script" :is-left="desk.keeping.theirs.tab !== undefined" @choose="desk.settle" />
+      <DeskRowPanel ref="panel" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
+      <DeskTwoSides v-if="theirs" :mine="desk.script" :theirs="theirs.script" :is-left="theirs.tab !== undefined" @choose="desk.settle" />
       <div class="bar">
         <button class="act first" :disabled="!canSend" data-test="to-wrist" @click="toTheWrist">To the wrist</button>
         <NuxtLink class="act link" :to="`/card/${desk.id}`" data-test="to-card">On paper</NuxtLink>
         <NuxtLink class="act link" to="/desk/new">New session</NuxtLink>
         <button class="act" aria-haspopup="dialog" @click="isAsking = true">Keys</button>
-        <span role="status" data-test="keeping">
-          <span v-if="desk.keeping.state === 'there'" class="good">● kept, {{ clockOf(desk.keeping.at) }}</span>
-          <span v-else-if="desk.keeping.state === 'here'" class="doubt">● kept here, {{ desk.keeping.why }}</span>
-          <span v-else-if="desk.keeping.state === 'nowhere'" class="bad">● not kept: {{ desk.keeping.why }}</span>
-          <span v-else-if="desk.keeping.state === 'differs'" class="bad">● both differ: choose</span>
-          <span v-else class="faint">nothing written yet</span>
-        </span>
+        <DeskKeeping />
       </div>
     </div>
     <DeskSideColumn>
-      <DeskTotals :reckoning="desk.reckoning" :known="desk.known" :hard="desk.hard" :unit="unit" :minutes-today="desk.minutesToday" @today="(minutes: number | null) => desk.minutesToday = minutes" />
+      <DeskTotals :unit="unit" />
       <DeskRemarks :remarks="remarks" :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
-      <template v-if="session && session.items.length > 0">
-        <DeskSplits v-if="selected && desk.reckoning" :session="session" :reckoning="desk.reckoning" :path="selected" />
+      <template v-if="isWritten">
+        <DeskSplits v-if="selected" :path="selected" />
         <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
         <div v-for="line in tollMissing" :key="line" class="said note">What it does to you needs {{ line }}.<MeAskNumber :missing="line" /></div>
         <DeskNudges
@@ -197,11 +193,11 @@ onBeforeUnmount(() => {
         />
       </template>
       <DeskThoughts :advice="advice" :waved="desk.waved" @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" />
-      <template v-if="session && session.items.length > 0">
+      <template v-if="isWritten">
         <h2 class="section">Another size</h2>
-        <DeskSizes :session="session" :athlete="athletes.athlete" :likely="desk.reckoning?.seconds.likely ?? null" @take="takeSize" />
+        <DeskSizes :athlete="athletes.athlete" @take="takeSize" />
         <h2 class="section">Variants</h2>
-        <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :session="session" :title="plainTitle" :ready="desk.settleSave" />
+        <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :title="plainTitle" :ready="desk.settleSave" />
         <h2 class="section">Tags</h2>
         <TagField :tags="desk.tags" @set="desk.setTags" />
       </template>

@@ -1,16 +1,22 @@
 import type { Extension, Range } from '@codemirror/state'
 import { RangeSet, StateEffect, StateField } from '@codemirror/state'
-import type { DecorationSet } from '@codemirror/view'
-import { Decoration, EditorView, gutter, WidgetType } from '@codemirror/view'
+import type { DecorationSet, ViewUpdate } from '@codemirror/view'
+import { Decoration, EditorView, gutter, ViewPlugin, WidgetType } from '@codemirror/view'
 import type { SheetRow } from '~~/core/reckon/sheet'
 import type { Remark } from '~~/core/script/remark'
 import type { Column } from './marks'
 import { MarginMarker } from './marks'
-import type { MarginRow, SheetData } from './lines'
+import type { MarginRow, SheetData, SheetLine } from './lines'
 import { emptySheet, growth } from './lines'
 
-/** Sets what stands beside the lines; sent after each reading of the text. */
-export const setSheet = StateEffect.define<SheetData>()
+/**
+ * Sets what stands beside the lines; sent after each reading of the text. The line that is being typed keeps its height
+ * until typing pauses, so that the rows below it do not jump at every digit.
+ */
+export const setSheet = StateEffect.define<{ data: SheetData, typedLine: number | null }>()
+
+/** Lets the line that was typed take the height of what it says. */
+const settleHeight = StateEffect.define<null>()
 
 /** The rows that a shorthand line was read as, below it, as the canonical script would have them. */
 class PreviewWidget extends WidgetType {
@@ -63,14 +69,22 @@ function classesOf(single: SheetRow | undefined, remarks: readonly Remark[]): st
 
 const tidy = (text: string) => text.trim().replace(/\s+#.*$/, '')
 
-function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationSet {
+/** A line that keeps its extra height in pixels. */
+interface HeldLine { line: number, grow: number }
+
+function growOf(line: SheetLine | undefined): number {
+  const single = line?.rows.length === 1 ? line.rows[0]!.row : undefined
+  return single?.kind === 'step' ? growth(single.seconds) : 0
+}
+
+function decorate(data: SheetData, doc: EditorView['state']['doc'], held: HeldLine | null): DecorationSet {
   const found: Range<Decoration>[] = []
   for (const [number, line] of data.lines) {
     if (number > doc.lines) continue
     const { from, to, text } = doc.line(number)
     const first = line.rows[0]?.row
     const single = line.rows.length === 1 ? first : undefined
-    found.push(lineLook(single && single.kind === 'step' ? growth(single.seconds) : 0, classesOf(single, line.remarks)).range(from))
+    found.push(lineLook(held?.line === number ? held.grow : growOf(line), classesOf(single, line.remarks)).range(from))
     for (const remark of line.remarks) {
       const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
       if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
@@ -81,17 +95,42 @@ function decorate(data: SheetData, doc: EditorView['state']['doc']): DecorationS
   return Decoration.set(found, true)
 }
 
-interface Sheet { data: SheetData, decorations: DecorationSet }
+interface Sheet { data: SheetData, held: HeldLine | null, decorations: DecorationSet }
+
+const heldAt = (line: number, before: Sheet): HeldLine => before.held?.line === line ? before.held : { line, grow: growOf(before.data.lines.get(line)) }
 
 export const sheetField = StateField.define<Sheet>({
-  create: () => ({ data: emptySheet, decorations: Decoration.none }),
+  create: () => ({ data: emptySheet, held: null, decorations: Decoration.none }),
   update(sheet, transaction) {
+    const { doc } = transaction.state
     for (const effect of transaction.effects) {
-      if (effect.is(setSheet)) return { data: effect.value, decorations: decorate(effect.value, transaction.state.doc) }
+      if (effect.is(setSheet)) {
+        const { data, typedLine } = effect.value
+        const held = typedLine === null ? null : heldAt(typedLine, sheet)
+        return { data, held, decorations: decorate(data, doc, held) }
+      }
+      if (effect.is(settleHeight)) return { ...sheet, held: null, decorations: decorate(sheet.data, doc, null) }
     }
     return transaction.docChanged ? { ...sheet, decorations: sheet.decorations.map(transaction.changes) } : sheet
   },
   provide: field => EditorView.decorations.from(field, sheet => sheet.decorations),
+})
+
+const settleAfter = 400
+
+const settlingHeights = ViewPlugin.fromClass(class {
+  private timer: ReturnType<typeof setTimeout> | undefined
+
+  constructor(private readonly view: EditorView) {}
+
+  update({ state }: ViewUpdate) {
+    clearTimeout(this.timer)
+    if (state.field(sheetField).held) this.timer = setTimeout(() => this.view.dispatch({ effects: settleHeight.of(null) }), settleAfter)
+  }
+
+  destroy() {
+    clearTimeout(this.timer)
+  }
 })
 
 function column(name: Column, side: 'before' | 'after'): Extension {
@@ -115,5 +154,5 @@ function column(name: Column, side: 'before' | 'after'): Extension {
 
 /** The margins of the sheet on both sides of the words. */
 export const sheetColumns: Extension = [
-  sheetField, column('when', 'before'), column('spine', 'before'), column('effort', 'after'),
+  sheetField, settlingHeights, column('when', 'before'), column('spine', 'before'), column('effort', 'after'),
 ]

@@ -21,7 +21,8 @@ export interface ReadResult {
   results: Map<string, RowResult>[]
 }
 
-const byteLength = (text: string) => new TextEncoder().encode(text).length
+/** No character takes more than three bytes in UTF-8, for each of the units that its length counts. */
+const isTooLong = (text: string) => text.length > limits.textBytes || (text.length * 3 > limits.textBytes && new TextEncoder().encode(text).length > limits.textBytes)
 
 /**
  * Reads a script, canonical or as people write it, into sessions. Never throws and never guesses silently:
@@ -33,7 +34,7 @@ const byteLength = (text: string) => new TextEncoder().encode(text).length
  */
 export function readScript(text: string, options: ReadOptions = {}): ReadResult {
   const result: ReadResult = { sessions: [], remarks: [], places: [], results: [] }
-  if (text.length > limits.textBytes || byteLength(text) > limits.textBytes) {
+  if (isTooLong(text)) {
     result.remarks.push({
       line: 1, column: 1, length: 0, level: 'error', code: 'too-long', said: '', fixes: [],
       readAs: 'text over 1 MB is not read; part it into several',

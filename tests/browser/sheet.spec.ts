@@ -167,6 +167,26 @@ test('another size is previewed before it is taken, and a variant says what diff
   await expect(app.locator('[data-test=variant-diff] .changed')).toContainText('5 times, drop last recovery')
 })
 
+test('the rows below a row that is typed stay where they are until typing pauses', async ({ app }) => {
+  await begin(app, '6:00 @ 4:20-4:25 /km\n5:00')
+  await caretAt(app, 3)
+  const height = () => app.locator('.cm-line').nth(2).evaluate(line => line.getBoundingClientRect().height)
+  const shown = await app.evaluateHandle(() => {
+    const heights: number[] = []
+    const note = () => heights.push(document.querySelectorAll('.cm-line')[2]!.getBoundingClientRect().height)
+    window.addEventListener('keydown', () => requestAnimationFrame(() => requestAnimationFrame(note)), true)
+    return heights
+  })
+  const [before, sheet] = [await height(), await app.locator('.editor').boundingBox()]
+  await app.keyboard.press('4')
+  await expect.poll(height).toBeGreaterThan(before)
+  expect((await shown.jsonValue())[0]).toBe(before)
+  await expect(app.locator('[data-test=row-length]')).toHaveValue('46:00')
+  await app.keyboard.press('q')
+  await expect(app.locator('.row-panel')).toHaveText('This row is not read yet: the remarks say why.')
+  expect(await app.locator('.editor').boundingBox()).toEqual(sheet)
+})
+
 test('words are completed, read out on hover and folded', async ({ app }) => {
   await begin(app, '2 times\n  400 m in 1:22-1:24\n  rest 2:00\n5:00')
   await app.keyboard.press('Control+End')

@@ -62,11 +62,11 @@ const say = (path: string) => {
 
 let drawn: Told | null = null
 
-function sheetOf(now: Told) {
+function sheetOf(now: Told, typedLine: number | null = null) {
   drawn = now
   const data = sheetLines(now.rows, placesOf(now), now.reading.remarks, say)
   levels.value = Math.max(1, data.levels)
-  return setSheet.of(data)
+  return setSheet.of({ data, typedLine })
 }
 
 const sayRow = (places: ReadonlyMap<string, unknown>) => emit('row', chosen !== null && places.has(chosen) ? chosen : pathAtCaret())
@@ -78,13 +78,20 @@ function refresh() {
   sayRow(placesOf(now))
 }
 
+/** The line in which single letters were typed or taken away; null for any other change. */
+function typedLineOf(transactions: readonly Transaction[]): number | null {
+  const [first, last] = [transactions[0]!.startState, transactions.at(-1)!.state]
+  const isTyped = transactions.every(transaction => ['input.type', 'delete.backward', 'delete.forward'].some(event => transaction.isUserEvent(event)))
+  return isTyped && first.doc.lines === last.doc.lines ? last.doc.lineAt(last.selection.main.head).number : null
+}
+
 /** Words and the margins they come to are drawn as one: read first, then shown. */
 function update(transactions: readonly Transaction[], target: EditorView) {
   if (!transactions.some(transaction => transaction.docChanged)) return target.update(transactions)
   const { state } = transactions.at(-1)!
   emit('type', state.doc.toString())
   const now = props.told()
-  target.update([...transactions, state.update({ effects: sheetOf(now) })])
+  target.update([...transactions, state.update({ effects: sheetOf(now, typedLineOf(transactions)) })])
   sayRow(placesOf(now))
 }
 

@@ -8,6 +8,7 @@ import { isWithinBounds, readQuantity } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, notice, sees, skipSpaces, take, upcoming } from './scanner'
 import { readList } from './list'
+import { readTarget } from './targets'
 
 /** What one part of a list was read as. */
 export interface Member { items: Item[], from: number, repeated: boolean, hasRecovery: boolean }
@@ -112,9 +113,13 @@ export function inEveryRound(scanner: Scanner, from: number, end: number, recove
   return `${count} (${body}, ${printStep(recovery)})`
 }
 
-/** Says that what stands between is left out after the last, with the repeat rewritten to keep it as the fix. */
-function noticeBetween(scanner: Scanner, from: number, end: number, between: readonly Step[]): void {
-  const kept = between.length === 1 ? inEveryRound(scanner, from, end, between[0]!) : null
+/**
+ * Says that what stands between is left out after the last, with the repeat rewritten to keep it as the fix.
+ *
+ * @param isInEach it stands between the steps of a round too, so that words behind the round would not say it
+ */
+function noticeBetween(scanner: Scanner, from: number, end: number, between: readonly Step[], isInEach = false): void {
+  const kept = between.length === 1 && !isInEach ? inEveryRound(scanner, from, end, between[0]!) : null
   notice(scanner, kept ? from : end, 'note', 'between', 'between the repeats: none after the last',
     kept ? [{ label: 'after the last too', replacement: kept }] : [])
 }
@@ -138,6 +143,31 @@ function readShortPair(scanner: Scanner): Step[] | null {
   ]
 }
 
+const areWork = (items: readonly Item[], soft: SoftSteps) => items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
+
+/** The work of a group that its target is for: what says how hard by a target or a word of its own keeps that. */
+function withoutTarget(items: readonly Item[], soft: SoftSteps): Step[] {
+  return items.flatMap((item) => {
+    if (item.kind === 'block' || item.kind === 'leg') return withoutTarget(item.items, soft)
+    return item.kind === 'step' && item.role === 'work' && !item.target && !soft.has(item) ? [item] : []
+  })
+}
+
+/** `(400, 200) @ 3k`: a target behind a group is for each step of work in it; a time of their own is none. */
+function readGroupTarget(scanner: Scanner, items: readonly Item[], soft: SoftSteps): void {
+  const steps = withoutTarget(items, soft)
+  if (steps.length === 0) return
+  attempt(scanner, () => {
+    const from = scanner.at
+    if (!take(scanner, /@|(?:all\s+)?at\b|all\s+@/iy)) return null
+    const target = readTarget(scanner, { afterAt: true })
+    if (!target || ('unit' in target && target.unit === 's/step')) return null
+    for (const step of steps) step.target = target
+    notice(scanner, from, 'note', 'target-joined', `for ${steps.length === 1 ? 'the step' : `each of the ${steps.length} steps`} before it`)
+    return true
+  })
+}
+
 function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member | null {
   const from = scanner.at
   const match = take(scanner, countPattern) ?? take(scanner, strideCount) ?? take(scanner, wordCount)
@@ -155,6 +185,7 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
     const inner = readList(scanner, soft, depth + 1, true)
     if (inner.length === 0 || !take(scanner, closing)) return null
     items = inner.map(placed => placed.item)
+    readGroupTarget(scanner, items, soft)
   }
   else {
     const member = readMember(scanner, soft, depth + 1, false)
@@ -165,17 +196,17 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
   }
   const easy = readJoinedRecovery(scanner, soft)
   if (easy) return { items: [block({ times: count }, [...items, easy], false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
-  const single = items.length === 1 || items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
+  const single = items.length === 1 || areWork(items, soft)
   const beforeBetween = scanner.at
   const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
-    noticeBetween(scanner, from, beforeBetween, between)
+    noticeBetween(scanner, from, beforeBetween, between, single && items.length > 1)
     return { items: [block({ times: count }, withBetween(items, between, single), true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   }
   return { items: [block({ times: count }, items, false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
 }
 
-const againPattern = /,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/]|w\/|with\b|then\b))/iy
+const againPattern = /,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/@]|w\/|with\b|then\b|at\b))/iy
 const againStarts = ',xtr*'
 const isDigit = (letter: string) => letter >= '0' && letter <= '9'
 const countWords: Record<string, number> = { twice: 2, thrice: 3, two: 2, three: 3, four: 4, five: 5 }
@@ -229,7 +260,9 @@ export function readMember(scanner: Scanner, soft: SoftSteps, depth: number, wit
       take(scanner, opening)
       const inner = readList(scanner, soft, depth + 1, true)
       if (inner.length === 0 || !take(scanner, closing)) return null
-      return again(scanner, { items: inner.map(placed => placed.item), from, repeated: false, hasRecovery: true }, false, soft)
+      const items = inner.map(placed => placed.item)
+      readGroupTarget(scanner, items, soft)
+      return again(scanner, { items, from, repeated: false, hasRecovery: !areWork(items, soft) }, false, soft)
     })
   }
   const step = readStep(scanner, soft)
@@ -248,6 +281,7 @@ export function readMember(scanner: Scanner, soft: SoftSteps, depth: number, wit
 function again(scanner: Scanner, member: Member, dropLast: boolean, soft: SoftSteps): Member {
   const times = attempt(scanner, readAgain)
   if (times === null) return member
+  readGroupTarget(scanner, member.items, soft)
   const beforeBetween = scanner.at
   const between = member.hasRecovery ? null : readBetween(scanner, soft, member.items.length === 1 ? member.items[0] : undefined)
   if (!between) return { ...member, items: [block({ times }, member.items, dropLast)], repeated: true }

@@ -32,6 +32,9 @@ try {
 
   await open('Kvitberg fours')
   await page.locator('.sheet-band').first().waitFor()
+  await page.locator('.cm-line', { hasText: '1:30 @ 102-106 %CP' }).click()
+  await page.locator('[data-test=toll]').waitFor()
+  await page.locator('.side').getByText('reckoning').waitFor({ state: 'hidden' })
   await take('desk')
   await page.setViewportSize({ width: 390, height: 844 })
   await take('desk-narrow')

@@ -58,6 +58,18 @@ describe('what a training partner would remark on', () => {
     expect([narrow(0.01), narrow(0.06)]).toEqual([false, true])
   })
 
+  it('does not join two recoveries over what is switched off between them', () => {
+    const [thought] = about(read('1:00\nrecovery 2:00\noff 5:00\nrest 4:00\n1:00'))
+    expect(thought).toMatchObject({ code: 'two-recoveries', path: '4', fixes: [{ label: 'take this one away' }] })
+  })
+
+  it('says the first few of a kind, however many there are of another', () => {
+    const rows = [...Array.from({ length: 8 }, () => '3 km @ 3:40-3:55 /km'), ...Array.from({ length: 8 }, () => '20:00 @ 5:59-6:00 /km')].join('\n')
+    const counted = (code: string) => codes(rows).filter(one => one === code).length
+    expect([counted('beyond-shown'), counted('narrow-band')]).toEqual([5, 5])
+    expect(about(read(rows)).find(thought => thought.code === 'narrow-band')!.path).toBe('9')
+  })
+
   it('says when the day is too short', () => {
     const [advice] = about(read('1:30:00 @ easy effort'), { secondsToday: 3600 })
     expect(advice).toMatchObject({ code: 'over-time', path: null })

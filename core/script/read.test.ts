@@ -209,6 +209,11 @@ describe('remarks', () => {
     expect(asked(remarks)).toEqual([])
   })
 
+  it('offer no recovery after the last where it stands between the steps of a round too', () => {
+    const between = (text: string) => read(text).remarks.find(remark => remark.code === 'between')!.fixes.length
+    expect([between('3 x (400, 200) w/ 2 min jog'), between('3 x 400 w/ 2 min jog')]).toEqual([0, 1])
+  })
+
   it('take a cap on a line of its own as the session\'s ceiling', () => {
     expect(one('HR < 145\n10 min easy, 20 min @ 5:30 /km').ceiling).toEqual({ of: 'heart-rate', above: 145 })
   })

@@ -7,7 +7,7 @@ import { checkSession } from './check'
 import type { Block, Item, Session } from './document'
 import { normalise } from './normalise'
 import { titleOf } from './title'
-import { countFlatSteps, nestingOf, walk } from './walk'
+import { countFlatSteps, eachStep, nestingOf, walk } from './walk'
 
 const session = (text: string): Session => readScript(`sport run\n\n${text}\n`).sessions[0]!
 const names = (text: string) => [...walk(session(text))].map(flat => `${flat.path}@${flat.round.join('.')}`)
@@ -17,6 +17,23 @@ const documentOf = (items: Item[], more: Partial<Session> = {}): Session => ({ f
 describe('walking a session', () => {
   it('counts off items in paths and leaves them out of the walk', () => {
     expect(names('1:00\noff 2:00\n3:00\noff 2 times\n  1:00\n4:00')).toEqual(['1@', '3@', '5@'])
+  })
+
+  it('ends where its visitor says so, in whatever block that is', () => {
+    const visited = (most: number) => {
+      const seen: string[] = []
+      eachStep(session('3 times\n  2 times\n    1:00\n    2:00\n4:00'), flat => seen.push(`${flat.path}@${flat.round.join('.')}`) < most)
+      return seen
+    }
+    expect([visited(1), visited(3)]).toEqual([['1.1.1@1.1'], ['1.1.1@1.1', '1.1.2@1.1', '1.1.1@1.2']])
+    expect(visited(99)).toHaveLength(13)
+  })
+
+  it('ends a repeat until a distance that has nothing to do', () => {
+    const open = documentOf([{ kind: 'block', repeat: { distance: { value: 5, unit: 'km' } }, items: [step({ off: true })] }, step()])
+    const seen: string[] = []
+    eachStep(open, flat => seen.push(flat.path) > 0, () => true)
+    expect(seen).toEqual(['2'])
   })
 
   it('drops the trailing recoveries and rests of the block\'s own last round only', () => {

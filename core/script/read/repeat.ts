@@ -153,7 +153,7 @@ function withoutTarget(items: readonly Item[], soft: SoftSteps): Step[] {
   })
 }
 
-/** `(400, 200) @ 3k`: a target behind a group is for each step of work in it; a time of their own is none. */
+/** `(400, 200) @ 3k`: a target behind a group is for each step of work in it. */
 function readGroupTarget(scanner: Scanner, items: readonly Item[], soft: SoftSteps): void {
   const steps = withoutTarget(items, soft)
   if (steps.length === 0) return
@@ -161,7 +161,7 @@ function readGroupTarget(scanner: Scanner, items: readonly Item[], soft: SoftSte
     const from = scanner.at
     if (!take(scanner, /@|(?:all\s+)?at\b|all\s+@/iy)) return null
     const target = readTarget(scanner, { afterAt: true })
-    if (!target || ('unit' in target && target.unit === 's/step')) return null
+    if (!target) return null
     for (const step of steps) step.target = target
     notice(scanner, from, 'note', 'target-joined', `for ${steps.length === 1 ? 'the step' : `each of the ${steps.length} steps`} before it`)
     return true

@@ -162,7 +162,7 @@ function readGroupTarget(scanner: Scanner, items: readonly Item[], soft: SoftSte
     if (!take(scanner, /@|(?:all\s+)?at\b|all\s+@/iy)) return null
     const target = readTarget(scanner, { afterAt: true })
     if (!target) return null
-    for (const step of steps) step.target = target
+    for (const step of steps) step.target = { ...target }
     notice(scanner, from, 'note', 'target-joined', `for ${steps.length === 1 ? 'the step' : `each of the ${steps.length} steps`} before it`)
     return true
   })

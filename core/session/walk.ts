@@ -63,28 +63,27 @@ interface Surroundings {
 /** Takes one step; false ends the walk. */
 export type Visit = (flat: FlatStep) => boolean
 
-/** Whether every open repeat around goes on. */
+/** Whether the walk and every open repeat around go on. */
 type Alive = () => boolean
 
-interface Walker { visit: Visit, goesOn: GoesOn }
+interface Walker { visit: Visit, goesOn: GoesOn, taken: number, hasEnded: boolean }
 
-/** What became of a part of the walk: steps were taken, none were, or the visitor has ended it. */
-type Outcome = 'taken' | 'none' | 'ended'
-
-function walkItem(item: Item, path: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
+function walkItem(item: Item, path: string, around: Surroundings, walker: Walker, alive: Alive): void {
   switch (item.kind) {
-    case 'unread': return 'none'
+    case 'unread': return
     case 'step': {
       const { round, rounds, sport, place, blocks } = around
       const ceilings = item.ceiling ? [...around.ceilings, item.ceiling] : around.ceilings
-      return walker.visit({ path, round, rounds, step: item, sport, place, ceilings, blocks }) ? 'taken' : 'ended'
+      if (walker.visit({ path, round, rounds, step: item, sport, place, ceilings, blocks })) walker.taken++
+      else walker.hasEnded = true
+      return
     }
     case 'leg': return walkItems(item.items, `${path}.`, { ...around, sport: item.sport, place: item.place }, walker, alive)
     case 'block': return walkBlock(item, path, around, walker, alive)
   }
 }
 
-function walkBlock(block: Block, path: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
+function walkBlock(block: Block, path: string, around: Surroundings, walker: Walker, alive: Alive): void {
   const times = 'times' in block.repeat && block.repeat.times !== undefined ? block.repeat.times : null
   const within = {
     ...around,
@@ -92,40 +91,24 @@ function walkBlock(block: Block, path: string, around: Surroundings, walker: Wal
     rounds: [...around.rounds, times],
     blocks: [...around.blocks, block],
   }
-  let sofar: Outcome = 'none'
   for (let count = 1; times === null || count <= times; count++) {
     const round = [...around.round, count]
     const aliveHere: Alive = times === null ? () => alive() && walker.goesOn(block, round) : alive
-    if (!aliveHere()) return sofar
-    const outcome = walkRound(block, count === times, `${path}.`, { ...within, round }, walker, aliveHere)
-    if (outcome === 'ended') return 'ended'
-    if (outcome === 'taken') sofar = 'taken'
-    else if (times === null) return sofar
+    if (!aliveHere()) return
+    const takenBefore = walker.taken
+    for (const [item, position] of itemsOfRound(block, count === times)) {
+      if (!aliveHere()) break
+      walkItem(item, `${path}.${position}`, { ...within, round }, walker, aliveHere)
+    }
+    if (times === null && walker.taken === takenBefore) return
   }
-  return sofar
 }
 
-function walkRound(block: Block, isLast: boolean, prefix: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
-  let sofar: Outcome = 'none'
-  for (const [item, position] of itemsOfRound(block, isLast)) {
-    if (!alive()) return sofar
-    const outcome = walkItem(item, `${prefix}${position}`, around, walker, alive)
-    if (outcome === 'ended') return 'ended'
-    if (outcome === 'taken') sofar = 'taken'
-  }
-  return sofar
-}
-
-function walkItems(items: readonly Item[], prefix: string, around: Surroundings, walker: Walker, alive: Alive): Outcome {
-  let sofar: Outcome = 'none'
+function walkItems(items: readonly Item[], prefix: string, around: Surroundings, walker: Walker, alive: Alive): void {
   for (let index = 0; index < items.length; index++) {
-    if (!alive()) return sofar
-    if (isOff(items[index]!)) continue
-    const outcome = walkItem(items[index]!, `${prefix}${index + 1}`, around, walker, alive)
-    if (outcome === 'ended') return 'ended'
-    if (outcome === 'taken') sofar = 'taken'
+    if (!alive()) return
+    if (!isOff(items[index]!)) walkItem(items[index]!, `${prefix}${index + 1}`, around, walker, alive)
   }
-  return sofar
 }
 
 const once: GoesOn = (_, round) => round.at(-1) === 1
@@ -141,7 +124,8 @@ export function eachStep(session: Session, visit: Visit, goesOn: GoesOn = once):
     sport: session.sport, place: session.place, round: [], rounds: [], blocks: [],
     ceilings: session.ceiling ? [session.ceiling] : [],
   }
-  walkItems(session.items, '', around, { visit, goesOn }, () => true)
+  const walker: Walker = { visit, goesOn, taken: 0, hasEnded: false }
+  walkItems(session.items, '', around, walker, () => !walker.hasEnded)
 }
 
 /** The session's steps in the order they are carried out, one round of each block until a distance or time. */

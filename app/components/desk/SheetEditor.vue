@@ -27,20 +27,16 @@ import type { StringEnd } from '~/desk/string-drag'
 import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 
-/** The words, what they read as, and the rows they come to. */
-interface Told { script: string, reading: ReadResult, rows: SheetRow[] }
-
 const props = defineProps<{
-  read: (text: string) => ReadResult
-  /** Asked for and not handed over, so that nothing of the page need be drawn before the sheet is. */
-  told: () => Told
   history: KeptHistory | null
   own: OwnSession[]
   selected: string | null
   athlete: Athlete
 }>()
-const emit = defineEmits<{ type: [text: string], paste: [text: string], row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
+const emit = defineEmits<{ row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
 
+/** Asked and not handed over by the page, so that nothing of the page need be drawn before the sheet is. */
+const desk = useDeskStore()
 const host = useTemplateRef<HTMLElement>('host')
 const levels = ref(1)
 let view: EditorView | undefined
@@ -49,33 +45,28 @@ let chosen: string | null = null
 let historyTimer: ReturnType<typeof setTimeout> | undefined
 const keepHistoryAfter = 700
 
-const placesOf = (told: Told) => told.reading.places[0] ?? new Map()
-const sessionNow = () => {
-  const { sessions } = props.told().reading
-  return sessions.length === 1 ? sessions[0]! : null
-}
+const sessionNow = () => desk.reading.sessions.length === 1 ? desk.reading.sessions[0]! : null
 const say = (path: string) => {
   const session = sessionNow()
   const item = session && itemAt(session, path)
   return item ? sayItem(item) : ''
 }
 
-let drawn: Told | null = null
+let drawn: { rows: SheetRow[], reading: ReadResult } | null = null
 
-function sheetOf(now: Told, typedLine: number | null = null) {
-  drawn = now
-  const data = sheetLines(now.rows, placesOf(now), now.reading.remarks, say)
+function sheetNow(typedLine: number | null = null) {
+  drawn = { rows: desk.rows, reading: desk.reading }
+  const data = sheetLines(desk.rows, desk.places, desk.reading.remarks, say)
   levels.value = Math.max(1, data.levels)
   return setSheet.of({ data, typedLine })
 }
 
-const sayRow = (places: ReadonlyMap<string, unknown>) => emit('row', chosen !== null && places.has(chosen) ? chosen : pathAtCaret())
+const sayRow = () => emit('row', chosen !== null && desk.places.has(chosen) ? chosen : pathAtCaret())
 
 function refresh() {
-  const now = props.told()
-  if (!view || (drawn?.rows === now.rows && drawn.reading === now.reading)) return
-  view.dispatch({ effects: sheetOf(now) })
-  sayRow(placesOf(now))
+  if (!view || (drawn?.rows === desk.rows && drawn.reading === desk.reading)) return
+  view.dispatch({ effects: sheetNow() })
+  sayRow()
 }
 
 /** The line in which single letters were typed or taken away; null for any other change. */
@@ -89,10 +80,9 @@ function typedLineOf(transactions: readonly Transaction[]): number | null {
 function update(transactions: readonly Transaction[], target: EditorView) {
   if (!transactions.some(transaction => transaction.docChanged)) return target.update(transactions)
   const { state } = transactions.at(-1)!
-  emit('type', state.doc.toString())
-  const now = props.told()
-  target.update([...transactions, state.update({ effects: sheetOf(now, typedLineOf(transactions)) })])
-  sayRow(placesOf(now))
+  desk.type(state.doc.toString())
+  target.update([...transactions, state.update({ effects: sheetNow(typedLineOf(transactions)) })])
+  sayRow()
 }
 
 const pathAtCaret = () => {
@@ -112,7 +102,7 @@ function rememberHistory() {
 async function editAll(wanted: readonly Edit[]) {
   if (!view || wanted.length === 0) return
   const text = view.state.doc.toString()
-  if (props.told().script !== text) await nextTick()
+  if (desk.script !== text) await nextTick()
   const session = sessionNow()
   if (!session) return emit('refused', 'The text holds several sessions; its rows are changed one session at a time.')
   let changed = session
@@ -128,9 +118,9 @@ async function editAll(wanted: readonly Edit[]) {
   const isAround = (last.do === 'repeat' || last.do === 'drop-last') && inHand !== null && inHand.startsWith(`${last.at}.`)
   if (isAround) select = inHand
   chosen = select
-  view.dispatch({ changes: changeBetween(text, retext(text, props.told().reading, changed, props.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  view.dispatch({ changes: changeBetween(text, retext(text, desk.reading, changed, desk.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
   await nextTick()
-  const place = select ? placesOf(props.told()).get(select) : undefined
+  const place = select ? desk.places.get(select) : undefined
   if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })
   chosen = select
   emit('row', select ?? pathAtCaret())
@@ -182,7 +172,7 @@ const extensions = () => [
   EditorView.domEventHandlers({
     paste(event) {
       const text = event.clipboardData?.getData('text/plain') ?? ''
-      if (isMessage(text)) emit('paste', text)
+      if (isMessage(text)) desk.paste(text)
     },
   }),
   EditorView.updateListener.of((update) => {
@@ -199,13 +189,13 @@ function restoredState(): EditorState {
   if (props.history) {
     try {
       const state = EditorState.fromJSON(props.history.state, { extensions: extensions() }, { history: historyField })
-      return state.update({ changes: changeBetween(state.doc.toString(), props.told().script) }).state
+      return state.update({ changes: changeBetween(state.doc.toString(), desk.script) }).state
     }
     catch {
-      return EditorState.create({ doc: props.told().script, extensions: extensions() })
+      return EditorState.create({ doc: desk.script, extensions: extensions() })
     }
   }
-  return EditorState.create({ doc: props.told().script, extensions: extensions() })
+  return EditorState.create({ doc: desk.script, extensions: extensions() })
 }
 
 onMounted(() => {
@@ -219,10 +209,10 @@ onBeforeUnmount(() => {
   view?.destroy()
 })
 
-watch(() => props.told().script, (text) => {
+watch(() => desk.script, (text) => {
   if (view && view.state.doc.toString() !== text) view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
 })
-watch(() => [props.told().rows, props.told().reading], refresh)
+watch(() => [desk.rows, desk.reading], refresh)
 watch(() => props.selected, (path) => {
   for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
   if (path) for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? []) element.classList.add('sheet-selected')

@@ -117,7 +117,6 @@ function onRow(path: string | null) {
   if (path !== selected.value) refused.value = ''
   selected.value = path
 }
-const told = () => ({ script: desk.script, reading: desk.reading, rows: desk.rows })
 const takeSize = (document: Session) => editor.value?.rewrite(printSession(document))
 function toWeek() {
   sessionStorage.setItem('agonis.week-text', desk.script)
@@ -166,8 +165,8 @@ onBeforeUnmount(() => {
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''" :key="openedId" ref="editor" :read="desk.read" :told="told" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
-        @type="desk.type" @paste="desk.paste" @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
+        v-if="openedId !== ''" :key="openedId" ref="editor" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
+        @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
       />
       <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
       <DeskRowPanel ref="panel" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />

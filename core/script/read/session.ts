@@ -66,15 +66,10 @@ function dropEmptyNotes(session: Session, items: readonly Item[]): void {
   }
 }
 
-function statedSport(lines: readonly Line[]): SessionSport | undefined {
-  const stated = /^sport:?\s+(run|ride|swim|multi)\s*$/i
-  return stated.exec(lines.find(line => stated.test(line.raw))?.raw ?? '')?.[1]?.toLowerCase() as SessionSport | undefined
-}
+/** The first line that a header's pattern fits, taken apart by it. */
+const firstMatch = (lines: readonly Line[], pattern: RegExp) => pattern.exec(lines.find(line => pattern.test(line.raw))?.raw ?? '')
 
-function statedPool(lines: readonly Line[]): RegExpExecArray | null {
-  const stated = /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i
-  return stated.exec(lines.find(line => stated.test(line.raw))?.raw ?? '')
-}
+const statedSport = (lines: readonly Line[]) => firstMatch(lines, /^sport:?\s+(run|ride|swim|multi)\s*$/i)?.[1]?.toLowerCase() as SessionSport | undefined
 
 interface TakenSport { sport: SessionSport, isSaid: boolean, isByPiece: boolean }
 
@@ -110,7 +105,7 @@ function settleLegs(state: State, lines: readonly Line[]): void {
 export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
   const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
-  const pool = statedPool(lines)
+  const pool = firstMatch(lines, /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i)
   const poolUnit = (pool?.[2]?.toLowerCase() as 'm' | 'yd' | undefined) ?? options.units?.swim ?? 'm'
   const poolLength = pool ? Number(pool[1]) : undefined
   const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)

@@ -1,7 +1,7 @@
 import type { Extension } from '@codemirror/state'
 import type { EditorView, PluginValue, ViewUpdate } from '@codemirror/view'
 import { ViewPlugin } from '@codemirror/view'
-import { writeClocks } from './marks'
+import { writeMargins } from './marks'
 import { sheetField } from './sheet'
 
 /** Out of sight can wait, but not for long: the sheet may be scrolled at any time. */
@@ -45,12 +45,12 @@ class Clocks implements PluginValue {
     for (let line = state.doc.lineAt(this.inSight.from).number; line <= last; line++) {
       for (const { row } of data.lines.get(line)?.rows ?? []) inSight.add(row.path)
     }
-    writeClocks(view.dom, data.rows, path => inSight.has(path))
+    writeMargins(view.dom, data.rows, path => inSight.has(path))
     if (this.isWaiting) return
     this.isWaiting = true
     whenIdle(() => {
       this.isWaiting = false
-      if (!this.isGone) writeClocks(this.view.dom, this.view.state.field(sheetField).data.rows)
+      if (!this.isGone) writeMargins(this.view.dom, this.view.state.field(sheetField).data.rows)
     })
   }
 

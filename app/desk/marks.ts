@@ -16,6 +16,22 @@ const along = (percent: number) => Math.min(100, Math.max(0, (percent - effortAx
 /** Darker, and hatched from critical on: effort is never told by hue alone. */
 const effortClass = (middle: number) => middle >= 100 ? 'hardest' : middle >= 92 ? 'hard' : middle >= 80 ? 'steady' : 'easy'
 
+const lookOf = ({ band }: SheetRow) => band ? `sheet-band ${effortClass((band.low + band.high) / 2)}` : 'sheet-open'
+const unsaidEffort = { low: 60, high: 84 }
+/** The efforts that the strings stand for as they are drawn. */
+const strung = new WeakMap<HTMLElement, { low: number, high: number }>()
+
+/** Sets a string's ends where the row's efforts are. */
+function string(line: HTMLElement, row: SheetRow) {
+  const band = row.band ?? unsaidEffort
+  const now = strung.get(line)
+  if (now && now.low === band.low && now.high === band.high) return
+  strung.set(line, band)
+  line.className = lookOf(row)
+  line.style.left = `${along(band.low)}%`
+  line.style.width = `max(8px, ${along(band.high) - along(band.low)}%)`
+}
+
 function drawString(row: SheetRow): HTMLElement {
   const cell = element('sheet-string')
   if (row.band && !row.off) {
@@ -26,10 +42,8 @@ function drawString(row: SheetRow): HTMLElement {
   critical.style.left = `${along(100)}%`
   cell.append(critical)
   if (row.off || row.kind !== 'step') return cell
-  const line = element(row.band ? `sheet-band ${effortClass((row.band.low + row.band.high) / 2)}` : 'sheet-open')
-  const band = row.band ?? { low: 60, high: 84 }
-  line.style.left = `${along(band.low)}%`
-  line.style.width = `max(8px, ${along(band.high) - along(band.low)}%)`
+  const line = element('')
+  string(line, row)
   cell.append(line)
   return cell
 }
@@ -57,20 +71,30 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
   return cell
 }
 
-/** The columns beside the words, in the order they stand: when, the repeats, and how hard for how long. */
-export type Column = 'when' | 'spine' | 'effort'
+/** The columns beside the words: when and how often before them, how hard for how long after them. */
+export type Column = 'before' | 'after'
 
 const clockOf = (row: SheetRow) => row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt))
 const kilometresOf = (row: SheetRow) => row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1)
 
-function drawWhen({ row }: MarginRow): HTMLElement {
-  const cell = element('sheet-when')
+function drawBefore({ row, brackets }: MarginRow): HTMLElement {
+  const cell = element('sheet-before')
+  cell.dataset.path = row.path
   const clock = element('sheet-number sheet-clock sheet-handle', clockOf(row))
   clock.dataset.path = row.path
   clock.title = 'Drag to move'
-  cell.append(clock, element('sheet-number sheet-way', kilometresOf(row)))
+  cell.append(clock, element('sheet-number sheet-way', kilometresOf(row)), drawSpine(brackets))
   return cell
 }
+
+function drawAfter({ row }: MarginRow): HTMLElement {
+  const cell = element('sheet-after')
+  cell.dataset.path = row.path
+  cell.append(element('sheet-comes', row.comesTo), drawString(row))
+  return cell
+}
+
+const drawings = { before: drawBefore, after: drawAfter }
 
 /** Changes the text that stands in a cell; another node in its place would be laid out from nothing. */
 function write(cell: Element, text: string) {
@@ -79,33 +103,30 @@ function write(cell: Element, text: string) {
   else if (firstChild.nodeValue !== text) firstChild.nodeValue = text
 }
 
+function writeBefore(cell: Element, row: SheetRow) {
+  write(cell.children[0]!, clockOf(row))
+  write(cell.children[1]!, kilometresOf(row))
+}
+
+function writeAfter(cell: Element, row: SheetRow) {
+  write(cell.children[0]!, row.comesTo)
+  const line = cell.children[1]!.children[1]
+  if (line) string(line as HTMLElement, row)
+}
+
 /**
- * Writes the clocks and ways that changed into the cells that stand: a longer row moves every clock below it, and
- * cells made anew for each would cost more than all the rest of a keystroke.
+ * Writes what changed into the cells that stand: a longer row moves every clock below it, and cells made anew for each
+ * would cost more than all the rest of a keystroke.
  *
  * @param isWanted leaves the other cells as they are
  */
-export function writeClocks(sheet: HTMLElement, rows: ReadonlyMap<string, SheetRow>, isWanted: (path: string) => boolean = () => true): void {
-  for (const clock of sheet.getElementsByClassName('sheet-clock')) {
-    const path = (clock as HTMLElement).dataset.path!
-    const row = rows.get(path)
-    if (!row || !isWanted(path)) continue
-    write(clock, clockOf(row))
-    write(clock.nextElementSibling!, kilometresOf(row))
-  }
-}
-
-function drawEffort({ row }: MarginRow): HTMLElement {
-  const cell = element('sheet-effort')
-  cell.append(element('sheet-comes', row.comesTo), drawString(row))
-  return cell
-}
-
-function draw(column: Column, margin: MarginRow): HTMLElement {
-  switch (column) {
-    case 'when': return drawWhen(margin)
-    case 'spine': return drawSpine(margin.brackets)
-    case 'effort': return drawEffort(margin)
+export function writeMargins(sheet: HTMLElement, rows: ReadonlyMap<string, SheetRow>, isWanted: (path: string) => boolean = () => true): void {
+  for (const [className, writeCell] of [['sheet-before', writeBefore], ['sheet-after', writeAfter]] as const) {
+    for (const cell of sheet.getElementsByClassName(className)) {
+      const path = (cell as HTMLElement).dataset.path!
+      const row = rows.get(path)
+      if (row && isWanted(path)) writeCell(cell, row)
+    }
   }
 }
 
@@ -114,15 +135,13 @@ const sameBrackets = (some: readonly Bracket[], others: readonly Bracket[]) => s
   return level === other.level && part === other.part && roundel === other.roundel && path === other.path
 })
 
-/** Whether a column draws two rows alike, but for the clocks, which are written in place. */
+/** Whether a column draws two rows alike, but for what is written in place. */
 function looksSame(column: Column, one: MarginRow, other: MarginRow): boolean {
   const [row, otherRow] = [one.row, other.row]
-  switch (column) {
-    case 'when': return row.path === otherRow.path
-    case 'spine': return sameBrackets(one.brackets, other.brackets)
-    case 'effort': return row.path === otherRow.path && row.kind === otherRow.kind && row.off === otherRow.off && row.comesTo === otherRow.comesTo
-      && row.band?.low === otherRow.band?.low && row.band?.high === otherRow.band?.high
-  }
+  if (row.path !== otherRow.path) return false
+  return column === 'before'
+    ? sameBrackets(one.brackets, other.brackets)
+    : row.kind === otherRow.kind && row.off === otherRow.off && !row.band === !otherRow.band
 }
 
 /** What one column shows beside one line: a single row, or the rows a shorthand line was read as. */
@@ -137,11 +156,11 @@ export class MarginMarker extends GutterMarker {
   }
 
   override toDOM() {
-    if (!this.isStack) return draw(this.column, this.rows[0]!)
+    if (!this.isStack) return drawings[this.column](this.rows[0]!)
     const stack = element('sheet-stack')
     for (const row of this.rows) {
       const cell = element('sheet-stack-row')
-      cell.append(draw(this.column, row))
+      cell.append(drawings[this.column](row))
       stack.append(cell)
     }
     return stack

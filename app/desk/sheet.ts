@@ -57,7 +57,7 @@ const lineLooks = new Map<string, Decoration[]>()
 function lineLook(grow: number, classes: string): Decoration {
   const known = lineLooks.get(classes) ?? []
   lineLooks.set(classes, known)
-  return known[grow] ??= Decoration.line({ attributes: { style: `--grow: ${grow}px` }, class: classes })
+  return known[grow] ??= Decoration.line({ class: `sheet-grow-${grow}${classes}` })
 }
 
 function classesOf(single: SheetRow | undefined, remarks: readonly Remark[]): string {
@@ -133,19 +133,19 @@ const settlingHeights = ViewPlugin.fromClass(class {
   }
 })
 
-function column(name: Column, side: 'before' | 'after'): Extension {
+function column(side: Column): Extension {
   return gutter({
-    class: `sheet-column-${name}`,
+    class: `sheet-column-${side}`,
     side,
     renderEmptyElements: true,
     lineMarker(view, block) {
       const line = view.state.field(sheetField).data.lines.get(view.state.doc.lineAt(block.from).number)
-      return line?.rows.length === 1 ? new MarginMarker(name, line.rows, false) : null
+      return line?.rows.length === 1 ? new MarginMarker(side, line.rows, false) : null
     },
     widgetMarker(view, widget, block) {
       if (!(widget instanceof PreviewWidget)) return null
       const line = view.state.field(sheetField).data.lines.get(view.state.doc.lineAt(block.from).number)
-      return line && line.rows.length > 1 ? new MarginMarker(name, widget.rows, true) : null
+      return line && line.rows.length > 1 ? new MarginMarker(side, widget.rows, true) : null
     },
     lineMarkerChange: update => update.startState.field(sheetField).data !== update.state.field(sheetField).data,
     markers: () => RangeSet.empty,
@@ -154,5 +154,5 @@ function column(name: Column, side: 'before' | 'after'): Extension {
 
 /** The margins of the sheet on both sides of the words. */
 export const sheetColumns: Extension = [
-  sheetField, settlingHeights, column('when', 'before'), column('spine', 'before'), column('effort', 'after'),
+  sheetField, settlingHeights, column('before'), column('after'),
 ]

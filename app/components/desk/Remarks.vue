@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Remark } from '~~/core/script/remark'
-import type { ListedRemark } from '~/desk/remarks'
+import { listedRemarks } from '~/desk/remarks'
 
-defineProps<{ remarks: ListedRemark[], isEmpty: boolean }>()
+defineProps<{ isEmpty: boolean }>()
 const emit = defineEmits<{ fix: [remark: Remark, replacement: string], show: [line: number] }>()
+const desk = useDeskStore()
+const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
 
 const titles: Record<string, string> = {
   'between': 'In between', 'comma-recovery': 'In every round?', 'unit-doubtful': 'Which unit?', 'pool-length': 'How long is the pool?', 'same-day': 'As that day', 'count-range': 'How often?', 'bare-number': 'No unit said',

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import type { Advice, AdviceCode } from '~~/core/advise/advise'
+import type { AdviceCode } from '~~/core/advise/advise'
 import type { Edit } from '~~/core/edit/edit'
 
-const props = defineProps<{ advice: (Advice & { line: number | null })[], waved: string[] }>()
-const emit = defineEmits<{ show: [line: number], edit: [edits: Edit[]], wave: [keys: string[]] }>()
-const thoughts = computed(() => props.advice.filter(thought => !props.waved.includes(thought.key)).slice(0, 12))
-const wavedCount = computed(() => props.advice.filter(thought => props.waved.includes(thought.key)).length)
+const emit = defineEmits<{ show: [line: number], edit: [edits: Edit[]] }>()
+const desk = useDeskStore()
+const shownAtMost = 12
+const lineOf = (path: string | null) => path === null ? null : desk.places.get(path)?.line ?? null
+const thoughts = computedAlike(() => desk.advice.filter(thought => !desk.waved.includes(thought.key)).slice(0, shownAtMost).map(thought => ({ ...thought, line: lineOf(thought.path) })))
+const wavedCount = computed(() => desk.advice.filter(thought => desk.waved.includes(thought.key)).length)
 const thoughtTitles: Record<AdviceCode, string> = {
   'needless-last-recovery': 'Last recovery', 'two-recoveries': 'Two in a row', 'narrow-band': 'Narrow band', 'beyond-shown': 'Beyond your marks', 'implausible': 'Meant so?',
   'mixed-units': 'Mixed units', 'press-in-block': 'Waits for a press', 'no-easy-after': 'Nothing easy after', 'no-warm-up': 'No warm-up', 'over-time': 'Too long for today',
@@ -19,9 +21,9 @@ const thoughtTitles: Record<AdviceCode, string> = {
       <button v-if="thought.line !== null" class="plain where" @click="emit('show', thought.line)">Line {{ thought.line }}</button>
       {{ ' ' }}<strong>{{ thoughtTitles[thought.code] }}</strong>: {{ thought.said }}
       <template v-for="fix in thought.fixes" :key="fix.label">{{ ' ' }}<button class="plain" @click="emit('edit', fix.edits)">{{ fix.label }}</button></template>
-      {{ ' ' }}<button class="plain where" :aria-label="`Wave off: ${thoughtTitles[thought.code]}`" @click="emit('wave', [...waved, thought.key])">not here</button>
+      {{ ' ' }}<button class="plain where" :aria-label="`Wave off: ${thoughtTitles[thought.code]}`" @click="desk.waveOff([...desk.waved, thought.key])">not here</button>
       <p v-if="thought.code === 'beyond-shown'" class="faint small">Marks grow old. Ease when it hurts; a doctor or physiotherapist knows more.</p>
     </div>
-    <p v-if="wavedCount > 0" class="faint small">{{ wavedCount }} waved off. <button class="plain" @click="emit('wave', [])">Show again</button></p>
+    <p v-if="wavedCount > 0" class="faint small">{{ wavedCount }} waved off. <button class="plain" @click="desk.waveOff([])">Show again</button></p>
   </section>
 </template>

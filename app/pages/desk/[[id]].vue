@@ -16,7 +16,6 @@ import type RowPanel from '~/components/desk/RowPanel.vue'
 import type { KeptHistory } from '~/desk/history'
 import { keepHistory, keptHistory } from '~/desk/history'
 import type { OwnSession } from '~/desk/language'
-import { listedRemarks } from '~/desk/remarks'
 import { takeDropped } from '~/reckoner/typed'
 
 definePageMeta({ key: 'desk' })
@@ -92,8 +91,6 @@ const sessionCount = computed(() => desk.reading.sessions.length)
 const theirs = computed(() => desk.keeping.state === 'differs' ? desk.keeping.theirs : null)
 const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
 const lineOf = (path: string) => desk.places.get(path)?.line ?? null
-const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
-const advice = computedAlike(() => desk.advice.map(thought => ({ ...thought, line: thought.path === null ? null : lineOf(thought.path) })))
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
 
 /** Titles of own sessions, to be put in by their first letters. */
@@ -181,7 +178,7 @@ onBeforeUnmount(() => {
     </div>
     <DeskSideColumn>
       <DeskTotals :unit="unit" />
-      <DeskRemarks :remarks="remarks" :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
+      <DeskRemarks :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
       <template v-if="isWritten">
         <DeskSplits v-if="selected" :path="selected" />
         <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
@@ -191,7 +188,7 @@ onBeforeUnmount(() => {
           @watch="(id: string) => watchId = id" @many="forecast.ask(manyRuns)" @stop="forecast.stop" @take="(edits: Edit[]) => editor?.editAll(edits)"
         />
       </template>
-      <DeskThoughts :advice="advice" :waved="desk.waved" @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" @wave="desk.waveOff" />
+      <DeskThoughts @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
       <template v-if="isWritten">
         <h2 class="section">Another size</h2>
         <DeskSizes :athlete="athletes.athlete" @take="takeSize" />

@@ -100,13 +100,11 @@ function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): T
  * @param atMost so many of each kind, from the first row on
  */
 export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: Athlete, atMost: number): Thought[] {
-  const seen = new Set<string>()
   const beyond: Thought[] = []
   const narrow: Thought[] = []
   for (const entry of reckoning.flat) {
     if (beyond.length >= atMost && narrow.length >= atMost) break
-    if (seen.has(entry.path)) continue
-    seen.add(entry.path)
+    if (entry.round.some(count => count > 1)) continue
     const item = itemAt(session, entry.path)
     const sport = sportAt(session, entry.path)
     if (item?.kind !== 'step' || !item.target || sport === 'multi') continue

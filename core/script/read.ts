@@ -21,6 +21,12 @@ export interface ReadResult {
   results: Map<string, RowResult>[]
 }
 
+const indentOf = (raw: string) => {
+  let indent = 0
+  while (raw[indent] === ' ' || raw[indent] === '\t') indent++
+  return indent
+}
+
 /** No character takes more than three bytes in UTF-8, for each of the units that its length counts. */
 const isTooLong = (text: string) => text.length > limits.textBytes || (text.length * 3 > limits.textBytes && new TextEncoder().encode(text).length > limits.textBytes)
 
@@ -48,7 +54,7 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
     if (index < lines.length && lines[index]!.trim() !== '---') continue
     const own = lines.slice(start, index)
     if (own.some(line => line.trim() !== '') || (index === lines.length && result.sessions.length === 0)) {
-      const chunk = own.map((raw, offset): Line => ({ number: start + 1 + offset, raw, indent: /^[ \t]*/.exec(raw)![0].length, start: 0 }))
+      const chunk = own.map((raw, offset): Line => ({ number: start + 1 + offset, raw, indent: indentOf(raw), start: 0 }))
       const { parts, remarks: dayRemarks } = partByDay(chunk, options)
       result.remarks.push(...dayRemarks)
       for (const part of parts) {
@@ -69,12 +75,12 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
 /** Takes the results off the rows, by line number; the lines stay as long as they were said. */
 function takeResults(lines: string[]): Map<number, RowResult> {
   const results = new Map<number, RowResult>()
-  lines.forEach((line, index) => {
-    const taken = takeResult(line)
-    if (!taken) return
+  for (let index = 0; index < lines.length; index++) {
+    const taken = takeResult(lines[index]!)
+    if (!taken) continue
     lines[index] = taken.row
     results.set(index + 1, taken.result)
-  })
+  }
   return results
 }
 

@@ -50,10 +50,25 @@ interface RowReading { placed: Placed[], isCanonical: boolean, noticed: Noticed[
  * Rows read before: while one row is typed all the others stay as they are. What is kept here is never handed out,
  * only copies of it, because a reading goes on to change its steps by where they stand.
  */
-const knownRows = new Map<string, RowReading>()
+const knownRows = new Map<string, Map<string, RowReading>>()
 const knownRowsAtMost = 8000
+const knownSettingsAtMost = 40
+const rowsBySetting = new WeakMap<Setting, Map<string, RowReading>>()
 
-const keyOf = ({ sport, poolUnit, poolLength, paceUnit, preferredMeasure, bySport }: Setting, line: Line) => `${sport}${bySport ? '*' : ''} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure} ${line.start} ${line.raw}`
+/** The rows read before by the same rules. */
+function rowsReadAs(setting: Setting): Map<string, RowReading> {
+  const known = rowsBySetting.get(setting)
+  if (known) return known
+  const { sport, poolUnit, poolLength, paceUnit, preferredMeasure, bySport } = setting
+  const key = `${sport}${bySport ? '*' : ''} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure}`
+  if (knownRows.size >= knownSettingsAtMost) knownRows.clear()
+  const rows = knownRows.get(key) ?? new Map<string, RowReading>()
+  knownRows.set(key, rows)
+  rowsBySetting.set(setting, rows)
+  return rows
+}
+
+const keyOf = (line: Line) => line.start === 0 ? line.raw : `${line.start}\n${line.raw}`
 
 function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, state: State): Item {
   if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, state)) }
@@ -89,13 +104,14 @@ export function settleSteps(items: Item[], knownAs: ReadonlyMap<Step, Step>, use
 
 /** The items that one line says, in canonical form or not; soft steps are added to the state's. */
 export function readRow(state: State, line: Line): Pick<RowReading, 'placed' | 'isCanonical' | 'noticed'> {
-  const key = keyOf(state.setting, line)
-  let row = knownRows.get(key)
+  const rows = rowsReadAs(state.setting)
+  const key = keyOf(line)
+  let row = rows.get(key)
   if (row === undefined) {
     const canonical = readCanonical(state.setting, line)
     row = canonical ? { placed: [canonical], isCanonical: true, noticed: [], soft: new Map() } : readFree(state.setting, line)
-    if (knownRows.size >= knownRowsAtMost) knownRows.clear()
-    knownRows.set(key, row)
+    if (rows.size >= knownRowsAtMost) rows.clear()
+    rows.set(key, row)
   }
   return { ...row, placed: copiesOf(row, state) }
 }
@@ -105,6 +121,6 @@ const copiesOf = ({ placed, soft }: RowReading, state: State) => placed.map(entr
 /** The items of a line that was read before as a row in canonical form, so that nothing else need be tried on it. */
 export function knownCanonicalRow(state: State, line: Line): Placed[] | null {
   if (line.start > 0 || line.sport || state.setting.bySport) return null
-  const row = knownRows.get(keyOf(state.setting, line))
+  const row = rowsReadAs(state.setting).get(line.raw)
   return row?.isCanonical ? copiesOf(row, state) : null
 }

@@ -162,6 +162,11 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
     }
     if (line.indent < leastIndent) return
     cursor.at++
+    const known = inHeaders || state.steps > limits.flatSteps ? null : knownCanonicalRow(state, line)
+    if (known) {
+      into.push(...takeRow(state, line, known))
+      continue
+    }
     const note = notePattern.exec(line.raw)
     if (note) {
       const last = into.at(-1)
@@ -187,11 +192,6 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
     }
     if (state.steps > limits.flatSteps) {
       into.push(unreadLine(state, line, 'past-limit', `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`))
-      continue
-    }
-    const known = inHeaders ? null : knownCanonicalRow(state, line)
-    if (known) {
-      into.push(...takeRow(state, line, known))
       continue
     }
     const leg = parseLegHead(line.raw)

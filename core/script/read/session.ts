@@ -42,10 +42,10 @@ function doubtfulWords(item: Item): string | null {
 
 /** Goes on asking about doubts that stand in the text: each can be settled as it stands, or the other way. */
 function openDoubts(state: State): void {
-  for (const [item, place] of state.places) {
+  state.places.forEach((place, item) => {
     const doubt = item.kind === 'step' || item.kind === 'block' ? item.doubt : undefined
     const mark = doubt && doubtMark.exec(place.said)
-    if (!mark) continue
+    if (!mark) return
     const row = place.said.slice(0, mark.index + mark[0].length)
     const settled = row.slice(0, mark.index)
     const words = doubtfulWords(item)
@@ -54,7 +54,7 @@ function openDoubts(state: State): void {
       line: place.line, column: place.column, length: row.length, level: 'ask', code: 'doubt-open', said: row, readAs: settled,
       fixes: [{ label: 'right as it stands', replacement: settled }, ...others.map(other => ({ label: other, replacement: settled.replace(words!, other) }))],
     })
-  }
+  })
 }
 
 /** A bare `#` says nothing unless another line of the note follows. */

@@ -28,21 +28,24 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
  * A day off gives no session, only a remark.
  */
 export function partByDay(lines: readonly Line[], options: ReadOptions): { parts: Part[], remarks: Remark[] } {
-  const headings = lines.map(line => mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, options) : null)
-  const count = headings.filter(Boolean).length
-  if (count === 0) return { parts: [{ lines: [...lines] }], remarks: [] }
+  const headings = new Map<Line, DayHeading>()
+  for (const line of lines) {
+    const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, options) : null
+    if (heading) headings.set(line, heading)
+  }
+  if (headings.size === 0) return { parts: [{ lines: [...lines] }], remarks: [] }
   const remarks: Remark[] = []
   const parts: Part[] = []
   let before: Line[] = []
   let part: Part | undefined
-  lines.forEach((line, index) => {
-    const heading = headings[index]
+  for (const line of lines) {
+    const heading = headings.get(line)
     if (!heading) {
       if (part) part.lines.push(line)
       else before.push(line)
-      return
+      continue
     }
-    remarks.push(headingRemark(line, heading, count === 1))
+    remarks.push(headingRemark(line, heading, headings.size === 1))
     const rest = line.raw.slice(heading.length)
     const start = heading.length
     part = { lines: [...before, { ...line, raw: ' '.repeat(start) + rest, indent: 0, start }], heading }
@@ -54,7 +57,7 @@ export function partByDay(lines: readonly Line[], options: ReadOptions): { parts
       part.lines = []
     }
     parts.push(part)
-  })
+  }
   if (part && before.length > 0) part.lines.unshift(...before)
   return { parts: parts.filter(({ lines: own }) => own.some(line => line.raw.trim() !== '')).flatMap(found => splitPreamble(found)), remarks }
 }

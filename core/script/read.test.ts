@@ -286,6 +286,26 @@ describe('fixes by one key', () => {
     expect(asked(read(between).remarks)).toEqual([])
   })
 
+  it('answer a bare time after a repeat in each of its three ways', () => {
+    const text = '10 min easy, 6 x 1k @ 10k, 90 s, 10 min easy'
+    const repeat = (fix: string) => {
+      const words = take(text, 'comma-recovery', fix)
+      expect(asked(read(words).remarks)).toEqual([])
+      return rows(words).replace(/^warm-up 10:00\n|cool-down 10:00\n$/g, '')
+    }
+    expect(repeat('in every round')).toBe('6 times\n  1 km @ 10k effort\n  recovery 1:30\n')
+    expect(repeat('only between')).toBe('6 times, drop last recovery\n  1 km @ 10k effort\n  recovery 1:30\n')
+    expect(repeat('a step of its own')).toBe('6 times\n  1 km @ 10k effort\n1:30\n')
+  })
+
+  it('answer a bare time after a set as recovery or as work', () => {
+    const text = '2 x (4 x 400 / 1 min, 3 min)'
+    const set = '2 times\n  4 times, drop last recovery\n    400 m\n    recovery 1:00\n'
+    const [recovery, work] = ['recovery', 'work'].map(fix => take(text, 'set-recovery', fix))
+    expect([rows(recovery!), rows(work!)]).toEqual([`${set}  recovery 3:00\n`, `${set}  3:00\n`])
+    expect([...asked(read(recovery!).remarks), ...asked(read(work!).remarks)]).toEqual([])
+  })
+
   it('answer a range of counts, and until then the repeat is in doubt', () => {
     expect(one('6-8 x 200 m').items[0]).toMatchObject({ repeat: { times: 6 }, doubt: { said: '6-8 x', others: ['8 times'] } })
     expect(rows(take('6-8 x 200 m', 'count-range', '8 times'))).toBe('8 times\n  200 m\n')

@@ -8,7 +8,7 @@ const desk = useDeskStore()
 const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
 
 const titles: Record<string, string> = {
-  'between': 'In between', 'comma-recovery': 'In every round?', 'unit-doubtful': 'Which unit?', 'pool-length': 'How long is the pool?', 'same-day': 'As that day', 'count-range': 'How often?', 'bare-number': 'No unit said',
+  'between': 'In between', 'comma-recovery': 'In every round?', 'set-recovery': 'Work or recovery?', 'unit-doubtful': 'Which unit?', 'pool-length': 'How long is the pool?', 'same-day': 'As that day', 'count-range': 'How often?', 'bare-number': 'No unit said',
   'left-over': 'Kept as a note', 'label': 'A part\'s name', 'titled': 'Title', 'place': 'Place', 'legs': 'Several sports', 'day': 'Day', 'day-off': 'Day off', 'date': 'Which day?', 'joined': 'For the step before', 'target-joined': 'For the step before',
   'effort-name': 'Effort', 'short-pair': 'Seconds?', 'own-time': 'Pace or time?', 'percent-of': 'Percent of what?', 'within-or-after': 'Within or after?', 'hours-or-minutes': 'Hours or minutes?',
   'spelling': 'Read as', 'open-end': 'No length said', 'unreadable': 'Not read', 'unread': 'Not read', 'sport': 'Sport', 'pace-unit': 'Pace', 'zone-measure': 'Zone',

@@ -23,6 +23,14 @@ export interface Placed {
 /** Too short for a cool-down: after a repeat without recoveries of its own it is likelier one of them. */
 const isShort = (end: End) => (end.on === 'time' && end.seconds <= 300) || (end.on === 'distance' && end.unit === 'm' && end.value <= 600)
 
+const anotherLength = /,\s*\d[\d:.]*\s*(?:min|sec|s|h|'|")?\s*(?:,|$)/iy
+
+/** `6 x 400, 2 min`: a short time and no more, last or before something else than a further time, is likelier the recovery than work. */
+function isBareTime(scanner: Scanner, words: string, step: Step): boolean {
+  const { role, end, ...more } = step
+  return role === 'work' && end.on === 'time' && isShort(end) && Object.keys(more).length === 1 && /^\d/.test(words) && !sees(scanner, anotherLength)
+}
+
 /** A recovery after a comma, after a repeat that has none of its own, belongs to every round; asked. */
 function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number, topLevel: boolean, work: Item | undefined): Step | null {
   if (work?.kind === 'step' && work.end.on === 'send-off') return null
@@ -34,20 +42,36 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number
     const step = readRelative(scanner, work) ?? readStep(scanner, soft)
     if (!step) return null
     const word = soft.get(step)
-    const isRecovery = word !== undefined || step.role === 'recovery' || step.role === 'rest'
+    const said = saidBetween(scanner, from).replace(/^[,\u2013\u2014-]\s*/, '')
+    const isBare = topLevel && isBareTime(scanner, said, step)
+    const isRecovery = word !== undefined || step.role === 'recovery' || step.role === 'rest' || isBare
     const endsLine = !sees(scanner, /\S/y) || sees(scanner, /#/y)
     if (!isRecovery || (word === 'easy' && topLevel && endsLine && (scanner.setting.sport === 'swim' || !isShort(step.end)))) return null
     asRecovery(step, soft)
     const { doubt: _, ...sure } = step
     const words = printStep(sure)
     const kept = inEveryRound(scanner, memberFrom, from, step)
+    const repeat = scanner.raw.slice(memberFrom, from).trim()
     const fixes = kept
-      ? [{ label: 'in every round', replacement: kept }, { label: 'only between', replacement: `${scanner.raw.slice(memberFrom, from).trim()} w/ ${words}` }]
+      ? [
+          { label: 'in every round', replacement: kept }, { label: 'only between', replacement: `${repeat} w/ ${words}` },
+          ...(isBare ? [{ label: 'a step of its own', replacement: `${repeat}, work ${words.replace(/^recovery /, '')}` }] : []),
+        ]
       : []
-    step.doubt ??= { said: saidBetween(scanner, from).replace(/^[,\u2013\u2014-]\s*/, '') }
+    step.doubt ??= { said }
     notice(scanner, kept ? memberFrom : from, 'ask', 'comma-recovery', `${words} in every round, the last too`, fixes)
     return step
   })
+}
+
+/** `2 x (4 x 400, 3 min)`: a short time behind a repeat at the end of a round is likelier the recovery between the sets; asked. */
+function askAfterSet(scanner: Scanner, from: number, before: Item | undefined, item: Item): void {
+  const said = saidBetween(scanner, from)
+  if (before?.kind !== 'block' || item.kind !== 'step' || !sees(scanner, closing) || !isBareTime(scanner, said, item)) return
+  const words = printStep(item)
+  item.role = 'recovery'
+  item.doubt = { said }
+  notice(scanner, from, 'ask', 'set-recovery', `recovery ${words} after each set`, [{ label: 'recovery', replacement: `then recovery ${words}` }, { label: 'work', replacement: `work ${words}` }])
 }
 
 const capStarts = ',hpcm'
@@ -124,6 +148,7 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
         const recovery = readCommaRecovery(scanner, soft, found.from, depth === 0, last.items[0])
         if (recovery) last.items.push(recovery)
       }
+      if (inBrackets) askAfterSet(scanner, found.from, placed.at(-1)?.item, last)
       if (/\bwith\b|w\/|incl/i.test(joint)) askWithin(scanner, found.from, last)
       const ceiling: Ceiling & { isTarget?: boolean } | null = (upcoming(scanner) === 'c' ? attempt(scanner, readCeiling) : null) ?? readCap(scanner)
       if (ceiling && ceiling.isTarget && last.kind === 'step' && last.role === 'work' && !last.target && !soft.has(last)) last.target = { of: 'heart-rate', unit: 'bpm', hardest: ceiling.above }

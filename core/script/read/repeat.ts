@@ -153,13 +153,13 @@ function withoutTarget(items: readonly Item[], soft: SoftSteps): Step[] {
   })
 }
 
-/** `(400, 200) @ 3k`: a target behind a group is for each step of work in it. */
+/** `(400, 200) @ 3k`, `(400, 200), @ 3k`: a target behind a group is for each step of work in it. */
 function readGroupTarget(scanner: Scanner, items: readonly Item[], soft: SoftSteps): void {
   const steps = withoutTarget(items, soft)
   if (steps.length === 0) return
   attempt(scanner, () => {
     const from = scanner.at
-    if (!take(scanner, /@|(?:all\s+)?at\b|all\s+@/iy)) return null
+    if (!take(scanner, /,?\s*(?:@|(?:all\s+)?at\b|all\s+@)/iy)) return null
     const target = readTarget(scanner, { afterAt: true })
     if (!target) return null
     for (const step of steps) step.target = { ...target }

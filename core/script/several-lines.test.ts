@@ -63,6 +63,33 @@ describe('another day over again', () => {
     expect(readScript('Mon: same as Wed\nWed: 5 km').sessions[0]!.items).toEqual([{ kind: 'unread', text: 'same as Wed' }])
     expect(readScript(text, { week: '2026-03-30' }).sessions.map(session => session.day)).toEqual(['2026-03-30', '2026-04-01', '2026-04-03'])
   })
+  it.each([
+    ['same as Monday but 4 x', 4], ['as Monday, 8 reps', 8], ['Same as Mon, only 3 rounds', 3], ['like monday with 5x', 5],
+  ])('takes another count for its one repeat: %s', (words, times) => {
+    const { sessions, remarks } = readScript(`Mon: 10 min easy, 6 x 400 @ 3k w/ 90 s jog, 10 min easy\nThu: ${words}`)
+    expect(sessions[1]!.items[1]).toMatchObject({ repeat: { times }, lastRecovery: 'drop' })
+    expect(sessions[0]!.items[1]).toMatchObject({ repeat: { times: 6 } })
+    expect(remarks.find(remark => remark.code === 'same-day')).toMatchObject({ line: 2, level: 'note', said: words })
+  })
+  it.each([
+    ['3 x 400, 4 x 200', 'same as Mon but 5x', 0], ['5 km easy', 'same as Mon but 5 x', 0], ['3 x 400', 'same as Mon but 0 x', 0],
+  ])('asks which repeat of "%s" is meant by "%s"', (monday, words, row) => {
+    const { sessions, remarks } = readScript(`Mon: ${monday}\nThu: ${words}`)
+    expect(sessions[1]!.items).toMatchObject(structuredClone(sessions[0]!.items))
+    expect(sessions[1]!.items[row]).toMatchObject({ doubt: { said: words } })
+    expect(remarks.find(remark => remark.code === 'same-day')).toMatchObject({ level: 'ask', said: words })
+  })
+  it.each([
+    'title Cruise\nplace trainer\nceiling 170 bpm\nsport ride\n\n3 times\n  10:00 @ 95 %CP\n  recovery 3:00', '3 x 400 m @ 5k w/ 60 s jog',
+    'place pool 25 m\nsport swim\n\n8 times\n  50 m free on 1:10',
+  ])('set out in rows says all that the day said: %j', (monday) => {
+    const text = `Mon:\n${monday}\nThu: same as Monday`
+    const { sessions, remarks } = readScript(text)
+    const { replacement } = remarks.find(remark => remark.code === 'same-day')!.fixes[0]!
+    const fixed = readScript(text.replace('same as Monday', () => replacement))
+    expect(fixed.sessions).toEqual(sessions)
+    expect(fixed.remarks.filter(remark => remark.line > 1 + monday.split('\n').length && remark.level !== 'note')).toEqual([])
+  })
   it('is a session of its own: what is changed in one stays in the other', () => {
     const { sessions } = readScript(text)
     expect(sessions[1]!.items[0]).not.toBe(sessions[0]!.items[0])

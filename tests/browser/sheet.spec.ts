@@ -119,6 +119,33 @@ test('an end of a row\'s string is dragged, and the target says it in its own un
   await expect(app.locator('[data-test=refused]')).toContainText('5k effort is not said in numbers')
 })
 
+test('what a row comes to and its string are written where they stand while the row is typed', async ({ app }) => {
+  await begin(app, '10:00\n10:00 @ 85-95 %CS')
+  const cell = (path: number) => app.locator(`.sheet-after[data-path="${path}"]`)
+  const comes = (path: number) => cell(path).locator('.sheet-comes')
+  const band = cell(2).locator('.sheet-band')
+  const [first, second, box] = [await comes(1).textContent(), await comes(2).textContent(), (await band.boundingBox())!]
+  await cell(1).evaluate(element => element.id = 'first')
+  await cell(2).evaluate(element => element.id = 'second')
+  await app.keyboard.press('Control+Home')
+  for (let line = 0; line < 2; line++) await app.keyboard.press('ArrowDown')
+  await app.keyboard.type('1')
+  await expect(app.locator('#first .sheet-comes')).not.toHaveText(first!)
+  await expect(comes(2)).toHaveText(second!)
+  await app.keyboard.press('ArrowDown')
+  await app.keyboard.press('End')
+  for (let letter = 0; letter < '95 %CS'.length; letter++) await app.keyboard.press('ArrowLeft')
+  await app.keyboard.type('1')
+  await rowsAre(app, ['110:00', '10:00 @ 85-195 %CS'])
+  await expect(app.locator('#second .sheet-comes')).not.toHaveText(second!)
+  await expect(app.locator('#second .sheet-band')).toHaveClass(/\bhardest\b/)
+  await expect.poll(async () => (await band.boundingBox())!.width).toBeGreaterThan(box.width + 10)
+  await app.keyboard.press('End')
+  for (let letter = 0; letter < ' @ 85-195 %CS'.length; letter++) await app.keyboard.press('Backspace')
+  await expect(cell(2).locator('.sheet-open')).toBeVisible()
+  await expect(band).toHaveCount(0)
+})
+
 test('pasted words stay beside the sheet, linked to their rows, and what became none is shown', async ({ app }) => {
   await newSession(app)
   await paste(app, '2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nsee you at the boathouse')

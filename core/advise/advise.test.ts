@@ -70,6 +70,10 @@ describe('what a training partner would remark on', () => {
     expect(about(read(rows)).find(thought => thought.code === 'narrow-band')!.path).toBe('9')
   })
 
+  it('says of a row in a repeat what there is to say once', () => {
+    expect(codes('4 times\n  20:00 @ 5:59-6:00 /km').filter(code => code === 'narrow-band')).toHaveLength(1)
+  })
+
   it('says when the day is too short', () => {
     const [advice] = about(read('1:30:00 @ easy effort'), { secondsToday: 3600 })
     expect(advice).toMatchObject({ code: 'over-time', path: null })

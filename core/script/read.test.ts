@@ -219,6 +219,20 @@ describe('remarks', () => {
   })
 })
 
+describe('rows that were read before', () => {
+  it('end the headers as they did the first time', () => {
+    const text = 'sport run\n\n1:00 @ 4:21 /km\ntitle Late\n'
+    const first = read(text)
+    expect(first.sessions[0]!.title).toBeUndefined()
+    expect(read(text)).toEqual(first)
+  })
+  it('are told apart by where their own words begin', () => {
+    expect(one('Tues: 2:07 jog').items[0]).toMatchObject({ role: 'work' })
+    const [outer] = one('sport run\n\n2 times\n  2 times\n    2 times\n      1:00\n      2:07 jog\n').items
+    expect(outer).toMatchObject({ items: [{ items: [{ items: [{}, { role: 'work', manner: 'jog' }] }] }] })
+  })
+})
+
 describe('limits', () => {
   it('refuse text over 1 MB without reading it', () => {
     const { sessions, remarks } = read('a'.repeat(limits.textBytes + 1))
@@ -239,6 +253,10 @@ describe('limits', () => {
     expect(items.findIndex(item => item.kind === 'unread')).toBe(834)
     expect(remarks.filter(remark => remark.code === 'past-limit').map(remark => remark.line)).toEqual(Array.from({ length: 66 }, (_, index) => 837 + index))
     expect(remarks.some(remark => remark.code === 'steps')).toBe(true)
+  })
+  it('count rows that were read before like others', () => {
+    const items = read(`sport run\n\n${'1:00 @ 4:20 /km\n'.repeat(limits.flatSteps + 30)}`).sessions[0]!.items
+    expect(items.findIndex(item => item.kind === 'unread')).toBe(limits.flatSteps + 1)
   })
   it('hold against brackets, ladders and repeats without end', () => {
     for (const text of ['('.repeat(50_000), '1-'.repeat(50_000), '2 x '.repeat(20_000), '10 or '.repeat(5_000), 'a, '.repeat(50_000)]) {

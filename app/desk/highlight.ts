@@ -8,7 +8,7 @@ const words = new RegExp([
   /(?<note>#(?:\s.*|$))/,
   /(?<doubt>\?\{[^}]*\})/,
   /(?<result>=> .*)/,
-  /(?<![\p{L}%/-])(?<role>warm-up|cool-down|recovery|rest|transition|work|off|unread)\b/u,
+  /(?<![\p{L}%/-]|\blast )(?<role>warm-up|cool-down|recovery|rest|transition|work|off|unread)\b/u,
   /(?<at>@)/,
   /(?<number>\d[\d:.,]*(?:[-\u2013]\d[\d:.,]*)*)/,
 ].map(one => one.source).join('|'), 'gu')

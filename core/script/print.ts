@@ -4,7 +4,8 @@ import { formatNumber, formatTime } from '../quantity/time'
 import { printTarget } from './print-target'
 
 /** Writes a place as it stands after the word `place`. */
-function printPlace(place: Place): string {
+/** A place as it stands after the word `place`. */
+export function printPlace(place: Place): string {
   switch (place.kind) {
     case 'pool': return `pool ${formatNumber(place.length)} ${place.unit}`
     case 'track': return place.lane === undefined ? 'track' : `track, lane ${place.lane}`

@@ -151,6 +151,16 @@ describe('what sport it is', () => {
 })
 
 describe('remarks', () => {
+  it.each([
+    ['place track lane 2', 'place track, lane 2'], ['place: Track in lane 2', 'place track, lane 2'], ['Place 25yd pool', 'place pool 25 yd'], ['place: trail', 'place trail'],
+  ])('offer the place as it is kept: %s', (words, kept) => {
+    const { sessions, remarks } = read(`sport run\n${words}\n\n400 m\n`)
+    expect(remarks.filter(remark => remark.line === 2)).toMatchObject([{ level: 'note', code: 'spelling', column: 1, length: words.length, readAs: kept, fixes: [{ replacement: kept }] }])
+    expect(printSession(sessions[0]!)).toContain(`\n${kept}\n`)
+  })
+  it('go by the pool of a place however it is said', () => {
+    expect(one('sport swim\nplace 25 yd pool\n\n8 lengths').items).toMatchObject([{ end: { value: 200, unit: 'yd' } }])
+  })
   it('stand where the words stand, in UTF-16 columns', () => {
     const text = 'sport run\n\n🏃 5m easy'
     for (const remark of read(text).remarks) {

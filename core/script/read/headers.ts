@@ -13,11 +13,11 @@ export function parsePlace(text: string): Place | null {
   const words = text.trim().toLowerCase()
   const plain = plainPlaces.find(kind => kind === words)
   if (plain) return { kind: plain }
-  const track = /^track(?:,\s*lane\s+([1-9]))?$/.exec(words)
+  const track = /^track(?:,?\s*(?:in\s+)?lane\s+([1-9]))?$/.exec(words)
   if (track) return track[1] ? { kind: 'track', lane: Number(track[1]) } : { kind: 'track' }
-  const pool = /^pool\s+(\d+(?:\.\d+)?)\s*(m|yd)$/.exec(words)
-  const length = Number(pool?.[1])
-  return pool && length >= 5 && length <= 200 ? { kind: 'pool', length, unit: pool[2] as 'm' | 'yd' } : null
+  const [, size, unit] = /^pool,?\s+(\d+(?:\.\d+)?)\s*(m|yd)$/.exec(words) ?? /^(\d+(?:\.\d+)?)[\s-]*(m|yd)\s+pool$/.exec(words) ?? []
+  const length = Number(size)
+  return length >= 5 && length <= 200 ? { kind: 'pool', length, unit: unit as 'm' | 'yd' } : null
 }
 
 /** A prompt as it stands after the word `prompt`. */

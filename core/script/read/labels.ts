@@ -1,4 +1,5 @@
 import type { Line, State } from './state'
+import { printPlace } from '../print'
 import { parsePlace } from './headers'
 import { addRemark } from './state'
 import { hasContent } from './content'
@@ -38,7 +39,7 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
   const named = place && parsePlace(place[1]!)
   if (named) {
     state.session.place = named
-    addRemark(state, plain, { from: plain.raw.length - plain.raw.trimStart().length, to: place[0].trimEnd().length, level: 'note', code: 'place', readAs: `place ${place[1]!.trim()}`, fixes: [] })
+    addRemark(state, plain, { from: plain.raw.length - plain.raw.trimStart().length, to: place[0].trimEnd().length, level: 'note', code: 'place', readAs: `place ${printPlace(named)}`, fixes: [] })
     return blanked(plain, place[0].length)
   }
   const isTitleDue = isFirstRow && state.session.title === undefined

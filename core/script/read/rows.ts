@@ -1,7 +1,7 @@
 import type { Item, SessionSport } from '../../session/document'
 import { limits } from '../../session/limits'
 import { countFlatSteps } from '../../session/walk'
-import { printBlockHeader, printItem } from '../print'
+import { printBlockHeader, printItem, printPlace } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
 import { hasContent, namesLength } from './content'
 import { completeRepeat } from './complete'
@@ -41,8 +41,10 @@ function readHeader(state: State, line: Line): boolean | Item {
   }
   if (name === 'place') {
     const place = parsePlace(value)
-    if (!place) return bad('a place is road, trail, track, treadmill, outdoors, trainer, open-water or pool 25 m')
+    if (!place) return bad('a place is road, trail, track (or track, lane 2), treadmill, outdoors, trainer, open-water or pool 25 m')
     session.place = place
+    const canonical = `place ${printPlace(place)}`
+    if (canonical !== line.raw) addRemark(state, line, { from: 0, to: line.raw.length, level: 'note', code: 'spelling', readAs: canonical, fixes: [{ label: 'write it so', replacement: canonical }] })
     return true
   }
   if (name === 'day') {

@@ -3,6 +3,7 @@ import type { Remark } from '../remark'
 import { printEnd, printRepeat, printSession } from '../print'
 import type { DayHeading } from './day-heading'
 import { dayInWeek } from './day-heading'
+import { parsePlace } from './headers'
 import { readHourClocks } from './hour-clock'
 import { settleSteps } from './known-rows'
 import { intoLegs, namedSports } from './legs'
@@ -105,9 +106,10 @@ function settleLegs(state: State, lines: readonly Line[]): void {
 export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
   const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
-  const pool = firstMatch(lines, /^place:?\s+pool\s+([\d.]+)\s*(m|yd)/i)
-  const poolUnit = (pool?.[2]?.toLowerCase() as 'm' | 'yd' | undefined) ?? options.units?.swim ?? 'm'
-  const poolLength = pool ? Number(pool[1]) : undefined
+  const place = parsePlace(firstMatch(lines, /^place:?\s+(.+)$/i)?.[1] ?? '')
+  const pool = place?.kind === 'pool' ? place : undefined
+  const poolUnit = pool?.unit ?? options.units?.swim ?? 'm'
+  const poolLength = pool?.length
   const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)
   if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit, poolLength) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }

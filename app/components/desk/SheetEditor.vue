@@ -15,7 +15,6 @@ import { printTarget } from '~~/core/script/print-target'
 import { readScript } from '~~/core/script/read'
 import { sayItem } from '~~/core/script/say'
 import type { Remark } from '~~/core/script/remark'
-import { clocks } from '~/desk/clocks'
 import { rowDragging } from '~/desk/drag'
 import type { KeptHistory } from '~/desk/history'
 import { sheetKeys } from '~/desk/keys'
@@ -26,6 +25,7 @@ import { rowActions } from '~/desk/row-keys'
 import type { StringEnd } from '~/desk/string-drag'
 import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
+import { standingMargins } from '~/desk/standing-margins'
 
 const props = defineProps<{
   history: KeptHistory | null
@@ -161,7 +161,7 @@ function pull(path: string, end: StringEnd, percent: number) {
 
 const extensions = () => [
   stringDragging(pull),
-  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, clocks, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
+  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, standingMargins, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
   rowDragging(wanted => void edit(wanted), (path, what) => {
     chosen = path
     emit('row', path)

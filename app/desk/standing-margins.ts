@@ -10,10 +10,10 @@ const outOfSightAtLatest = 200
 const whenIdle = (work: () => void) => 'requestIdleCallback' in window ? window.requestIdleCallback(work, { timeout: outOfSightAtLatest }) : setTimeout(work, outOfSightAtLatest)
 
 /**
- * Keeps the clocks of the rows that stand right, once the columns have settled which rows these are: those in sight with
- * the words that moved them, the others as soon as nothing else is to be done.
+ * Keeps right what the margins of the standing rows say, once the columns have settled which rows these are: those in
+ * sight with the words that changed them, the others as soon as nothing else is to be done.
  */
-class Clocks implements PluginValue {
+class StandingMargins implements PluginValue {
   /** Positions in the document; all of it until it was measured. */
   private inSight = { from: 0, to: Number.MAX_SAFE_INTEGER }
   private isWaiting = false
@@ -60,4 +60,4 @@ class Clocks implements PluginValue {
   }
 }
 
-export const clocks: Extension = ViewPlugin.fromClass(Clocks)
+export const standingMargins: Extension = ViewPlugin.fromClass(StandingMargins)

@@ -45,6 +45,7 @@ export const useDeskStore = defineStore('desk', () => {
   const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, on: today() }))
   const rows = computed(() => session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : [])
   const places = computed(() => reading.value.places[0] ?? new Map())
+  const lineOf = (path: string) => places.value.get(path)?.line ?? null
   const known = computed(() => reckoning.value ? knownSeconds(reckoning.value) : 0)
   const hard = computed(() => session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.athlete) : 0)
   const advice = computed(() => session.value && reckoning.value && reading.value.sessions.length === 1
@@ -231,5 +232,5 @@ export const useDeskStore = defineStore('desk', () => {
     tags.value = (await api<{ tags: string[] }>(`/sessions/${id.value}/tags`, { method: 'PUT', body: { tags: wanted } })).tags
   }
 
-  return { id, script, source, base, tags, waved, minutesToday, keeping, read, reading, session, reckoning, rows, places, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
+  return { id, script, source, base, tags, waved, minutesToday, keeping, read, reading, session, reckoning, rows, places, lineOf, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
 })

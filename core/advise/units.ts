@@ -9,24 +9,10 @@ interface Paced { path: string, target: BandTarget & { unit: DistancePace } }
 
 const isDistancePace = (unit: string): unit is DistancePace => unit in metresOfPaceUnit
 
-function paceOf(item: Item): Paced['target'] | null {
-  return item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also ? item.target as Paced['target'] : null
-}
-
-function countUnits(items: readonly Item[], into: Map<DistancePace, number>): Map<DistancePace, number> {
-  for (const item of items) {
-    if (item.kind === 'block' || item.kind === 'leg') countUnits(item.items, into)
-    const pace = paceOf(item)
-    if (pace) into.set(pace.unit, (into.get(pace.unit) ?? 0) + 1)
-  }
-  return into
-}
-
 function pacedSteps(items: readonly Item[], prefix: string, into: Paced[] = []): Paced[] {
   items.forEach((item, index) => {
     if (item.kind === 'block' || item.kind === 'leg') pacedSteps(item.items, `${prefix}${index + 1}.`, into)
-    const target = paceOf(item)
-    if (target) into.push({ path: `${prefix}${index + 1}`, target })
+    if (item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also) into.push({ path: `${prefix}${index + 1}`, target: item.target as Paced['target'] })
   })
   return into
 }
@@ -43,10 +29,12 @@ function inUnit(target: Paced['target'], unit: DistancePace): BandTarget {
 /** Paces in more than one unit: read side by side they cannot be compared. */
 export function unitAdvice(session: Session): Thought[] {
   if (session.sport === 'multi') return []
-  const counts = countUnits(session.items, new Map())
+  const paced = pacedSteps(session.items, '')
+  const counts = new Map<DistancePace, number>()
+  for (const { target } of paced) counts.set(target.unit, (counts.get(target.unit) ?? 0) + 1)
   if (counts.size < 2) return []
   const [most] = [...counts].sort((a, b) => b[1] - a[1])[0]!
-  const others = pacedSteps(session.items, '').filter(({ target }) => target.unit !== most && !target.give)
+  const others = paced.filter(({ target }) => target.unit !== most && !target.give)
   if (others.length === 0) return []
   const named = [...counts.keys()].map(unit => `/${unit.slice(2)}`).join(' and ')
   return [{

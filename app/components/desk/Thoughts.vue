@@ -5,8 +5,7 @@ import type { Edit } from '~~/core/edit/edit'
 const emit = defineEmits<{ show: [line: number], edit: [edits: Edit[]] }>()
 const desk = useDeskStore()
 const shownAtMost = 12
-const lineOf = (path: string | null) => path === null ? null : desk.places.get(path)?.line ?? null
-const thoughts = computedAlike(() => desk.advice.filter(thought => !desk.waved.includes(thought.key)).slice(0, shownAtMost).map(thought => ({ ...thought, line: lineOf(thought.path) })))
+const thoughts = computedAlike(() => desk.advice.filter(thought => !desk.waved.includes(thought.key)).slice(0, shownAtMost).map(thought => ({ ...thought, line: thought.path === null ? null : desk.lineOf(thought.path) })))
 const wavedCount = computed(() => desk.advice.filter(thought => desk.waved.includes(thought.key)).length)
 const thoughtTitles: Record<AdviceCode, string> = {
   'needless-last-recovery': 'Last recovery', 'two-recoveries': 'Two in a row', 'narrow-band': 'Narrow band', 'beyond-shown': 'Beyond your marks', 'implausible': 'Meant so?',

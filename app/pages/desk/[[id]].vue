@@ -90,7 +90,6 @@ const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New 
 const sessionCount = computed(() => desk.reading.sessions.length)
 const theirs = computed(() => desk.keeping.state === 'differs' ? desk.keeping.theirs : null)
 const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
-const lineOf = (path: string) => desk.places.get(path)?.line ?? null
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
 
 /** Titles of own sessions, to be put in by their first letters. */
@@ -165,7 +164,7 @@ onBeforeUnmount(() => {
         v-if="openedId !== ''" :key="openedId" ref="editor" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
         @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
       />
-      <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
+      <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = desk.lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
       <DeskRowPanel ref="panel" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
       <DeskTwoSides v-if="theirs" :mine="desk.script" :theirs="theirs.script" :is-left="theirs.tab !== undefined" @choose="desk.settle" />
       <div class="bar">

@@ -1,6 +1,6 @@
 import type { Ceiling, End, Item, Sport, Step } from '../../session/document'
 import { limits } from '../../session/limits'
-import { printStep } from '../print'
+import { printEnd, printStep } from '../print'
 import type { SoftSteps } from './between'
 import { asRecovery, closing, readRelative, readStep } from './between'
 import { readCeiling, readDoubt } from './ends'
@@ -55,7 +55,7 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number
     const fixes = kept
       ? [
           { label: 'in every round', replacement: kept }, { label: 'only between', replacement: `${repeat} w/ ${words}` },
-          ...(isBare ? [{ label: 'a step of its own', replacement: `${repeat}, work ${words.replace(/^recovery /, '')}` }] : []),
+          ...(isBare ? [{ label: 'a step of its own', replacement: `${repeat}, work ${printEnd(step.end)}` }] : []),
         ]
       : []
     step.doubt ??= { said }

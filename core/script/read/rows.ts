@@ -11,7 +11,7 @@ import type { Scanner } from './scanner'
 import { fold, scan } from './scanner'
 import { takeLabels } from './labels'
 import type { Line, State } from './state'
-import { addRemark, settingFor } from './state'
+import { addRemark, addSpelling, settingFor } from './state'
 
 function unreadLine(state: State, line: Line, code: string, why: string): Item {
   const text = line.raw.trim().slice(0, 4000).trim()
@@ -44,7 +44,7 @@ function readHeader(state: State, line: Line): boolean | Item {
     if (!place) return bad('a place is road, trail, track (or track, lane 2), treadmill, outdoors, trainer, open-water or pool 25 m')
     session.place = place
     const canonical = `place ${printPlace(place)}`
-    if (canonical !== line.raw) addRemark(state, line, { from: 0, to: line.raw.length, level: 'note', code: 'spelling', readAs: canonical, fixes: [{ label: 'write it so', replacement: canonical }] })
+    if (canonical !== line.raw) addSpelling(state, line, canonical)
     return true
   }
   if (name === 'day') {

@@ -12,7 +12,7 @@ import { readRows } from './rows'
 import { fold } from './scanner'
 import { settleSoftSteps } from './soft'
 import type { Line, LineReading, State } from './state'
-import { addRemark, lengthThrough, settingFor } from './state'
+import { addRemark, addSpelling, lengthThrough, settingFor } from './state'
 
 const sportSigns: readonly (readonly [RegExp, Sport])[] = [
   [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i, 'swim'],
@@ -140,8 +140,5 @@ function remarkOn(state: State, lines: readonly Line[], reading: LineReading): v
   const printed = reading.printed()
   const { line, through } = reading
   if (printed === line.raw.slice(line.start) || printed === '') return
-  addRemark(state, line, {
-    from: line.start, to: through ? lengthThrough(lines, line, through) : line.raw.length, level: 'note', code: 'spelling', readAs: printed,
-    fixes: [{ label: printed.includes('\n') ? 'set out in rows' : 'write it so', replacement: printed }],
-  })
+  addSpelling(state, line, printed, through && lengthThrough(lines, line, through))
 }

@@ -61,3 +61,11 @@ export function addRemark(state: State, line: Line, noticed: Noticed): void {
     readAs: noticed.readAs, fixes: noticed.fixes,
   })
 }
+
+/** Says how a line is kept that was written otherwise, with that as the fix; up to `to` where it reaches over several lines. */
+export function addSpelling(state: State, line: Line, kept: string, to = line.raw.length): void {
+  addRemark(state, line, {
+    from: line.start, to, level: 'note', code: 'spelling', readAs: kept,
+    fixes: [{ label: kept.includes('\n') ? 'set out in rows' : 'write it so', replacement: kept }],
+  })
+}

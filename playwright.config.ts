@@ -9,9 +9,5 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   globalSetup: './tests/browser/setup.ts',
-  use: {
-    viewport: { width: 1280, height: 800 },
-    locale: 'en-GB',
-    launchOptions: chromiumOptions,
-  },
+  use: { viewport: { width: 1280, height: 800 }, locale: 'en-GB', launchOptions: chromiumOptions },
 })

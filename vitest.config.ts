@@ -6,8 +6,33 @@ const alias = { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'bin/**/*.test.ts', 'tests/corpus/**/*.test.ts', 'standin/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'], setupFiles: ['tests/support/laws.ts'], testTimeout: 120_000 } },
-      { test: { name: 'server', include: ['tests/server/**/*.test.ts'], globalSetup: ['tests/server/setup.ts'], setupFiles: ['tests/support/laws.ts'], testTimeout: 60_000, hookTimeout: 120_000, fileParallelism: false } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'core',
+          include: [
+            'core/**/*.test.ts',
+            'bin/**/*.test.ts',
+            'tests/corpus/**/*.test.ts',
+            'standin/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'app/**/*.test.ts',
+          ],
+          setupFiles: ['tests/support/laws.ts'],
+          testTimeout: 120_000,
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts'],
+          globalSetup: ['tests/server/setup.ts'],
+          setupFiles: ['tests/support/laws.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 })

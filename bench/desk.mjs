@@ -17,7 +17,7 @@ const rounds = Number(process.env.ROUNDS ?? 6)
 const keysToWarmUp = 15
 const keysToCount = 40
 const writtenRow = '6:30 @ 4:20-4:25 /km'
-const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
+const rows = Array.from({ length: 200 }, (_, index) => `${1 + (index % 9)}:00 @ 4:${20 + (index % 30)}-4:${25 + (index % 30)} /km`)
 
 ensureBuild()
 const folder = mkdtempSync(join(tmpdir(), 'agonis-bench-'))
@@ -27,21 +27,27 @@ const browser = await chromium.launch(chromiumOptions)
 /** Notes how long each key takes until what it changes is laid out, and until the next frame begins. */
 function watchKeys() {
   const text = JSON.stringify(Array.from({ length: 3000 }, (_, index) => ({ a: index, b: `x${index}`, c: [index, index + 1] })))
-  const parts = [...document.querySelectorAll('.cm-editor, [aria-label="Totals"], [aria-label="Remarks"], [aria-label="Worth a thought"], textarea')]
+  const parts = [
+    ...document.querySelectorAll('.cm-editor, [aria-label="Totals"], [aria-label="Remarks"], [aria-label="Worth a thought"], textarea'),
+  ]
   const words = () => parts.map(part => part.textContent).join()
   window.keyTimes = []
   let key = null
-  window.addEventListener('keydown', () => {
-    key = { from: performance.now() }
-    requestAnimationFrame(() => {
-      const { from, laidOut, parse, said } = key
-      if (said !== words()) throw new Error('Something was written after the key was said to be done.')
-      window.keyTimes.push({ laidOut, frame: performance.now() - from - parse, parse })
-    })
-  }, true)
+  window.addEventListener(
+    'keydown',
+    () => {
+      key = { from: performance.now() }
+      requestAnimationFrame(() => {
+        const { from, laidOut, parse, said } = key
+        if (said !== words()) throw new Error('Something was written after the key was said to be done.')
+        window.keyTimes.push({ laidOut, frame: performance.now() - from - parse, parse })
+      })
+    },
+    true,
+  )
   // What an event set off is done when it has come up here, but for the layout.
   for (const type of ['keydown', 'beforeinput', 'input']) {
-    window.addEventListener(type, (event) => {
+    window.addEventListener(type, event => {
       if (key.laidOut !== undefined || !(event.defaultPrevented || type === 'input')) return
       for (const part of parts) part.getBoundingClientRect()
       key.laidOut = performance.now() - key.from
@@ -54,7 +60,7 @@ function watchKeys() {
 }
 
 async function press(page, key) {
-  await page.evaluate(() => window.keyTimes.length = 0)
+  await page.evaluate(() => (window.keyTimes.length = 0))
   await page.keyboard.press(key)
   await page.waitForFunction(() => window.keyTimes.length > 0)
   return page.evaluate(() => window.keyTimes[0])
@@ -63,7 +69,9 @@ async function press(page, key) {
 async function openPage() {
   const context = await browser.newContext({ baseURL: stack.address, viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
-  page.on('pageerror', (error) => { throw error })
+  page.on('pageerror', error => {
+    throw error
+  })
   return { context, page }
 }
 
@@ -85,7 +93,10 @@ async function openAt(row) {
 async function typeIn({ context, page }) {
   const times = { typed: [], taken: [] }
   for (let key = 0; key < keysToWarmUp + keysToCount; key++) {
-    for (const [name, wanted] of [['typed', String(1 + key % 9)], ['taken', 'Backspace']]) {
+    for (const [name, wanted] of [
+      ['typed', String(1 + (key % 9))],
+      ['taken', 'Backspace'],
+    ]) {
       const time = await press(page, wanted)
       if (key >= keysToWarmUp) times[name].push(time)
     }
@@ -128,19 +139,40 @@ function tell(name, times) {
   const took = times.map(time => time.laidOut)
   const ratios = times.map(time => time.laidOut / time.parse)
   const frames = times.map(time => time.frame)
-  console.log([
-    name.padEnd(34), `laid out: median ${shown(at(took, 0.5))} ms`, `p99 ${shown(at(took, 0.99))} ms`,
-    `in parses: median ${shown(at(ratios, 0.5))}`, `p99 ${shown(at(ratios, 0.99))}`, `frame begins: median ${shown(at(frames, 0.5))} ms`, `p99 ${shown(at(frames, 0.99))} ms`,
-  ].join('   '))
+  console.log(
+    [
+      name.padEnd(34),
+      `laid out: median ${shown(at(took, 0.5))} ms`,
+      `p99 ${shown(at(took, 0.99))} ms`,
+      `in parses: median ${shown(at(ratios, 0.5))}`,
+      `p99 ${shown(at(ratios, 0.99))}`,
+      `frame begins: median ${shown(at(frames, 0.5))} ms`,
+      `p99 ${shown(at(frames, 0.99))} ms`,
+    ].join('   '),
+  )
 }
 
 /** A shared machine runs at full speed now and then only: the keys whose own parse tells that it did. */
 function tellQuick(places, written) {
-  const kinds = { 'typed': places.flatMap(({ typed }) => typed), 'taken away': places.flatMap(({ taken }) => taken), 'letter of a new row': written }
-  const fullSpeed = 1.3 * at(Object.values(kinds).flat().map(time => time.parse), 0.01)
+  const kinds = {
+    'typed': places.flatMap(({ typed }) => typed),
+    'taken away': places.flatMap(({ taken }) => taken),
+    'letter of a new row': written,
+  }
+  const fullSpeed =
+    1.3 *
+    at(
+      Object.values(kinds)
+        .flat()
+        .map(time => time.parse),
+      0.01,
+    )
   for (const [name, times] of Object.entries(kinds)) {
     const quick = times.filter(time => time.parse <= fullSpeed).map(time => time.laidOut)
-    if (quick.length > 0) console.log(`${name.padEnd(19)} beside a parse of at most ${fullSpeed.toFixed(1)} ms (${quick.length} of ${times.length} keys): median ${shown(at(quick, 0.5))} ms   p99 ${shown(at(quick, 0.99))} ms`)
+    if (quick.length > 0)
+      console.log(
+        `${name.padEnd(19)} beside a parse of at most ${fullSpeed.toFixed(1)} ms (${quick.length} of ${times.length} keys): median ${shown(at(quick, 0.5))} ms   p99 ${shown(at(quick, 0.99))} ms`,
+      )
   }
 }
 
@@ -154,7 +186,7 @@ try {
       place.typed.push(...times.typed)
       place.taken.push(...times.taken)
     }
-    written.push(...await writeAt(100))
+    written.push(...(await writeAt(100)))
   }
   for (const { name, typed, taken } of places) {
     tell(`typed in ${name}`, typed)
@@ -162,10 +194,12 @@ try {
   }
   tell('letter of a new row before row 100', written)
   const parses = [...places.flatMap(({ typed, taken }) => [...typed, ...taken]), ...written].map(time => time.parse)
-  tellQuick(places.filter(({ open }) => open !== openField), written)
+  tellQuick(
+    places.filter(({ open }) => open !== openField),
+    written,
+  )
   console.log(`${'one parse of JSON, 85 kB'.padEnd(34)} median ${shown(at(parses, 0.5))} ms   p99 ${shown(at(parses, 0.99))} ms`)
-}
-finally {
+} finally {
   await browser.close()
   await stack.stop()
   rmSync(folder, { recursive: true, force: true })

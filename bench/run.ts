@@ -14,23 +14,35 @@ import { fit } from '../core/wrist/fit/fit'
 import { readFrame, seal } from '../core/wrist/link/frame'
 import { profileNamed } from '../core/wrist/program/profile'
 
-const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
+const rows = Array.from({ length: 200 }, (_, index) => `${1 + (index % 9)}:00 @ 4:${20 + (index % 30)}-4:${25 + (index % 30)} /km`)
 const canonical = `sport run\n\n${rows.join('\n')}\n`
-const shorthand = Array.from({ length: 100 }, (_, index) => `${2 + index % 8} x ${1 + index % 5} min w/ 90 s easy`).join('\n')
-const megabyte = shorthand.repeat(Math.floor(1024 * 1024 / shorthand.length / 1.01))
+const shorthand = Array.from({ length: 100 }, (_, index) => `${2 + (index % 8)} x ${1 + (index % 5)} min w/ 90 s easy`).join('\n')
+const megabyte = shorthand.repeat(Math.floor((1024 * 1024) / shorthand.length / 1.01))
 const jsonText = JSON.stringify(readScript(canonical).sessions[0])
 /** A megabyte in which no line comes twice. */
-const varied = Array.from({ length: 30_000 }, (_, index) => [
-  `${2 + index % 8} x ${1 + index % 5} min w/ ${30 + index % 997} s easy`, `${400 + index} m @ 5k effort + ${index % 20} s/km`,
-  `${1 + index % 59}:${String(index % 60).padStart(2, '0')} @ 4:${10 + index % 50}-5:${10 + index % 50} /km`, `${index % 90}.${index} km WU, ${3 + index % 6}x${2 + index % 9}min w ${60 + index % 60}s float`,
-  `good morning all, the boathouse key number ${index} is with the club`,
-][index % 5]!).join('\n').slice(0, 1024 * 1024 - 2)
+const varied = Array.from(
+  { length: 30_000 },
+  (_, index) =>
+    [
+      `${2 + (index % 8)} x ${1 + (index % 5)} min w/ ${30 + (index % 997)} s easy`,
+      `${400 + index} m @ 5k effort + ${index % 20} s/km`,
+      `${1 + (index % 59)}:${String(index % 60).padStart(2, '0')} @ 4:${10 + (index % 50)}-5:${10 + (index % 50)} /km`,
+      `${index % 90}.${index} km WU, ${3 + (index % 6)}x${2 + (index % 9)}min w ${60 + (index % 60)}s float`,
+      `good morning all, the boathouse key number ${index} is with the club`,
+    ][index % 5]!,
+)
+  .join('\n')
+  .slice(0, 1024 * 1024 - 2)
 const jsonMegabyte = JSON.stringify({ text: varied.split('\n') })
 
 const all = profileNamed('all-sport')!
-const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, { athlete: ilse }).program
+const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, {
+  athlete: ilse,
+}).program
 const recording = rehearse(sixHours, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
-const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, { athlete: ilse }).program
+const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, {
+  athlete: ilse,
+}).program
 
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {
@@ -41,12 +53,14 @@ function keystroke(text: string) {
 
 function hourOfEngine() {
   let { state } = advance(sixtySteps, initialState, { kind: 'start', t: 0 })
-  for (let t = 1; state.phase !== 'finished'; t++) state = advance(sixtySteps, state, { kind: 'reading', t, metres: t * 3, heartRate: 140, power: null, cadence: null }).state
+  for (let t = 1; state.phase !== 'finished'; t++)
+    state = advance(sixtySteps, state, { kind: 'reading', t, metres: t * 3, heartRate: 140, power: null, cadence: null }).state
 }
 
 /** A simulated body carries the same hour out. */
 const rehearsal = () => rehearse(sixtySteps, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
-const sealed = () => readFrame(seal('11'.repeat(32), 'server', 'w', 1, { kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: 'x'.repeat(684) }))
+const sealed = () =>
+  readFrame(seal('11'.repeat(32), 'server', 'w', 1, { kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: 'x'.repeat(684) }))
 
 const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00').sessions[0]!
 const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse }), ilse, all)
@@ -69,7 +83,10 @@ await bench.run()
 
 const median = (name: string) => bench.getTask(name)!.result!.latency.p50!
 const worst = (name: string) => bench.getTask(name)!.result!.latency.p99!
-for (const task of bench.tasks) console.log(`${task.name.padEnd(44)} median ${median(task.name).toFixed(2).padStart(8)} ms   p99 ${worst(task.name).toFixed(2).padStart(8)} ms`)
+for (const task of bench.tasks)
+  console.log(
+    `${task.name.padEnd(44)} median ${median(task.name).toFixed(2).padStart(8)} ms   p99 ${worst(task.name).toFixed(2).padStart(8)} ms`,
+  )
 const ratio = (name: string, base: string) => console.log(`${name} / ${base}: ${(median(name) / median(base)).toFixed(1)}`)
 ratio('keystroke, 200 steps: read, reckon, rows, thoughts', 'JSON.parse of a 200-step session')
 ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')

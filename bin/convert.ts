@@ -14,10 +14,18 @@ import { printSessions } from '../core/script/print'
 import type { Session, SessionSport } from '../core/session/document'
 import { BadInput, readAnyRecording, readSessions } from './input'
 
-interface ConvertOptions { athlete: Athlete, size?: CardSize, withCode: boolean }
+interface ConvertOptions {
+  athlete: Athlete
+  size?: CardSize
+  withCode: boolean
+}
 
 const letterFile = (name: string) =>
-  new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`)))
+  new Uint8Array(
+    readFileSync(
+      createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`),
+    ),
+  )
 
 const ownLetters = () => ({ regular: ['latin-400', 'latin-ext-400'].map(letterFile), bold: ['latin-700', 'latin-ext-700'].map(letterFile) })
 
@@ -38,9 +46,13 @@ export function convertRecording(from: string, to: string, sport?: SessionSport)
     writeFileSync(to, `${JSON.stringify(recording)}\n`)
     return left
   }
-  if (extension !== '.gpx' && extension !== '.csv') throw new BadInput([{ problem: `${to}: a recording is written as .json, .gpx or .csv` }])
+  if (extension !== '.gpx' && extension !== '.csv')
+    throw new BadInput([{ problem: `${to}: a recording is written as .json, .gpx or .csv` }])
   const written = extension === '.gpx' ? recordingGpx(recording) : recordingCsv(recording)
-  if (!written) throw new BadInput([{ problem: `${from}: no sample has a position, and a .gpx file holds positions only; write it as .csv`, pointer: '/samples/lat' }])
+  if (!written)
+    throw new BadInput([
+      { problem: `${from}: no sample has a position, and a .gpx file holds positions only; write it as .csv`, pointer: '/samples/lat' },
+    ])
   writeFileSync(to, written.text)
   return [...left, ...written.left]
 }
@@ -50,16 +62,22 @@ export async function convert(from: string, to: string, { athlete, size = 'a4', 
   const extension = extname(to).toLowerCase()
   const sessions = readSessions(from, {}, extension === '.txt' || extension === '.json')
   switch (extension) {
-    case '.txt': return writeFileSync(to, printSessions(sessions))
-    case '.json': return writeFileSync(to, `${JSON.stringify(sessions.length === 1 ? sessions[0] : { sessions }, null, 2)}\n`)
-    case '.csv': return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), athlete))
-    case '.svg': return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), 0, ownLetters()))
+    case '.txt':
+      return writeFileSync(to, printSessions(sessions))
+    case '.json':
+      return writeFileSync(to, `${JSON.stringify(sessions.length === 1 ? sessions[0] : { sessions }, null, 2)}\n`)
+    case '.csv':
+      return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), athlete))
+    case '.svg':
+      return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), 0, ownLetters()))
     case '.ics': {
       const calendar = sessionIcs(onlyOne(sessions, extension), athlete)
       if (calendar === null) throw new BadInput([{ problem: 'a calendar needs a date: day 2026-03-31', pointer: '/day' }])
       return writeFileSync(to, calendar)
     }
-    case '.pdf': return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), ownLetters()))
-    default: throw new BadInput([{ problem: `${to}: a session is written as .json, .txt, .csv, .ics, .svg or .pdf` }])
+    case '.pdf':
+      return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), ownLetters()))
+    default:
+      throw new BadInput([{ problem: `${to}: a session is written as .json, .txt, .csv, .ics, .svg or .pdf` }])
   }
 }

@@ -16,7 +16,12 @@ import { limits } from '../core/session/limits'
 import type { WatchProfile } from '../core/wrist/program/profile'
 import { profileNamed, watchProfiles } from '../core/wrist/program/profile'
 
-export interface Diagnostic { problem: string, line?: number, column?: number, pointer?: string }
+export interface Diagnostic {
+  problem: string
+  line?: number
+  column?: number
+  pointer?: string
+}
 
 /** Bad input: exit 1, each diagnostic a line of JSON on standard error. */
 export class BadInput extends Error {
@@ -29,8 +34,7 @@ export function readText(file: string): string {
   let bytes: Buffer
   try {
     bytes = readFileSync(file === '-' ? 0 : file)
-  }
-  catch {
+  } catch {
     throw new BadInput([{ problem: `${file === '-' ? 'standard input' : file} cannot be read` }])
   }
   if (bytes.length > limits.uploadBytes) throw new BadInput([{ problem: `${file} is larger than 50 MB, the limit` }])
@@ -40,8 +44,7 @@ export function readText(file: string): string {
 function parseJson(text: string, file: string): unknown {
   try {
     return JSON.parse(text) as unknown
-  }
-  catch (error) {
+  } catch (error) {
     throw new BadInput([{ problem: `${file} is not JSON: ${(error as Error).message}` }])
   }
 }
@@ -59,7 +62,8 @@ export function readAthlete(file: string): Athlete {
 export function readWatch(name: string): WatchProfile {
   const shipped = profileNamed(name)
   if (shipped) return shipped
-  if (/^[a-z-]+$/.test(name)) throw new BadInput([{ problem: `no watch is called ${name}: ${watchProfiles.map(profile => profile.name).join(', ')}, or a file` }])
+  if (/^[a-z-]+$/.test(name))
+    throw new BadInput([{ problem: `no watch is called ${name}: ${watchProfiles.map(profile => profile.name).join(', ')}, or a file` }])
   return accepted(validateWatchProfile(parseJson(readText(name), name)))
 }
 
@@ -73,7 +77,7 @@ function soundRecording(value: unknown): Recording {
 export const readRecording = (file: string): Recording => soundRecording(parseJson(readText(file), file))
 
 /** A recording in any of its forms, with what its form held beyond one. */
-export function readAnyRecording(file: string, sport?: SessionSport): { recording: Recording, left: string[] } {
+export function readAnyRecording(file: string, sport?: SessionSport): { recording: Recording; left: string[] } {
   const extension = extname(file).toLowerCase()
   if (extension !== '.gpx' && extension !== '.csv') return { recording: readRecording(file), left: [] }
   const taken = extension === '.gpx' ? readRecordingGpx(readText(file), { sport }) : readRecordingCsv(readText(file), { sport })
@@ -97,7 +101,8 @@ function goodSession(value: unknown, pointer: string): Session {
   const validated = validateSession(value)
   if (!validated.ok) throw new BadInput(validated.problems.map(problem => ({ ...problem, pointer: pointer + problem.pointer })))
   const problems = checkSession(validated.value).filter(problem => problem.code !== 'unread')
-  if (problems.length > 0) throw new BadInput(problems.map(({ problem, path }) => ({ problem, ...(path ? { pointer: `${pointer}/items/${path}` } : {}) })))
+  if (problems.length > 0)
+    throw new BadInput(problems.map(({ problem, path }) => ({ problem, ...(path ? { pointer: `${pointer}/items/${path}` } : {}) })))
   return validated.value
 }
 
@@ -118,9 +123,12 @@ export function readSessions(file: string, options: ReadOptions = {}, lenient = 
     return [goodSession(value, '')]
   }
   const { sessions, remarks } = readScript(text, options)
-  const isFatal = (code: string) => lenient ? pastLimits.includes(code) : code !== 'unread'
+  const isFatal = (code: string) => (lenient ? pastLimits.includes(code) : code !== 'unread')
   const errors = remarks.filter(remark => remark.level === 'error' && isFatal(remark.code))
-  if (errors.length > 0) throw new BadInput(errors.map(error => ({ problem: `${error.said ? `"${error.said}": ` : ''}${error.readAs}`, line: error.line, column: error.column })))
+  if (errors.length > 0)
+    throw new BadInput(
+      errors.map(error => ({ problem: `${error.said ? `"${error.said}": ` : ''}${error.readAs}`, line: error.line, column: error.column })),
+    )
   return sessions
 }
 

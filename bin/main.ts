@@ -37,8 +37,24 @@ agonis score F REC [--athlete A] [--watch W]
 F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or a file.`
 
 const options = {
-  sport: { type: 'string' }, athlete: { type: 'string' }, watch: { type: 'string' }, seed: { type: 'string' },
-  presses: { type: 'string' }, faults: { type: 'string' }, from: { type: 'string' }, choices: { type: 'string' }, on: { type: 'string' }, week: { type: 'string' }, school: { type: 'string' }, score: { type: 'string' }, runs: { type: 'string' }, as: { type: 'string' }, size: { type: 'string' }, code: { type: 'boolean' }, strict: { type: 'boolean' }, help: { type: 'boolean' },
+  sport: { type: 'string' },
+  athlete: { type: 'string' },
+  watch: { type: 'string' },
+  seed: { type: 'string' },
+  presses: { type: 'string' },
+  faults: { type: 'string' },
+  from: { type: 'string' },
+  choices: { type: 'string' },
+  on: { type: 'string' },
+  week: { type: 'string' },
+  school: { type: 'string' },
+  score: { type: 'string' },
+  runs: { type: 'string' },
+  as: { type: 'string' },
+  size: { type: 'string' },
+  code: { type: 'boolean' },
+  strict: { type: 'boolean' },
+  help: { type: 'boolean' },
 } as const
 
 type Values = { [K in keyof typeof options]?: (typeof options)[K]['type'] extends 'boolean' ? boolean : string }
@@ -87,13 +103,15 @@ function withSchool(athlete: Athlete, school: string | undefined): Athlete {
   return { ...athlete, schools: { ...athlete.schools, band: { kind } } }
 }
 
-const athleteOf = (values: Values) => values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete)
+const athleteOf = (values: Values) => (values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete))
 
 function readOptions(values: Values): ReadOptions {
   if (values.sport !== undefined && !isSessionSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
   const athlete = values.athlete === undefined ? undefined : readAthlete(values.athlete)
   return {
-    sport: values.sport, week: dateOf(values, 'week'), on: dateOf(values, 'on'),
+    sport: values.sport,
+    week: dateOf(values, 'week'),
+    on: dateOf(values, 'on'),
     ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
   }
 }
@@ -102,14 +120,19 @@ function readOptions(values: Values): ReadOptions {
 function read(files: string[], values: Values): number {
   if (files.length === 0) throw new WrongUse('a file is needed')
   const options = readOptions(values)
-  const results = files.map((file) => {
+  const results = files.map(file => {
     const result = readScript(readText(file), options)
-    if (result.remarks.some(remark => remark.code === 'too-long')) throw new BadInput([{ problem: `${files.length > 1 ? `${file}: ` : ''}the text is over 1 MB, the limit` }])
+    if (result.remarks.some(remark => remark.code === 'too-long'))
+      throw new BadInput([{ problem: `${files.length > 1 ? `${file}: ` : ''}the text is over 1 MB, the limit` }])
     return { ...result, remarks: files.length > 1 ? result.remarks.map(remark => ({ file, ...remark })) : result.remarks }
   })
   const remarks = results.flatMap(result => result.remarks)
   const asRun = results.flatMap(result => result.results.map(found => Object.fromEntries(found)))
-  write({ sessions: results.flatMap(result => result.sessions), remarks, ...(asRun.some(found => Object.keys(found).length > 0) ? { results: asRun } : {}) })
+  write({
+    sessions: results.flatMap(result => result.sessions),
+    remarks,
+    ...(asRun.some(found => Object.keys(found).length > 0) ? { results: asRun } : {}),
+  })
   return values.strict && remarks.some(remark => remark.level !== 'note') ? 1 : 0
 }
 
@@ -128,7 +151,12 @@ function diff(files: string[]): number {
   const [before, after] = positionals(files, 2).map(file => readOneSession(file))
   const { headers, rows } = diffSessions(before!, after!)
   const of = (change: RowChange['change']) => rows.filter(row => row.change === change)
-  write({ added: of('added').map(row => (row as { after: DiffRow }).after), removed: of('removed').map(row => (row as { before: DiffRow }).before), changed: of('changed').map(({ change: _, ...row }) => row), headers })
+  write({
+    added: of('added').map(row => (row as { after: DiffRow }).after),
+    removed: of('removed').map(row => (row as { before: DiffRow }).before),
+    changed: of('changed').map(({ change: _, ...row }) => row),
+    headers,
+  })
   return 0
 }
 
@@ -137,21 +165,36 @@ function rehearseCommand(files: string[], values: Values): number {
   const seed = seedOf(values)
   const athlete = readAthlete(needed(values.athlete, 'athlete'))
   const profile = readWatch(needed(values.watch, 'watch'))
-  write(rehearsalOf(readOneSession(file!, readOptions(values)), profile, athlete, { seed, on: dayOf(values), presses: values.presses, faults: values.faults, from: values.from, choices: values.choices }))
+  write(
+    rehearsalOf(readOneSession(file!, readOptions(values)), profile, athlete, {
+      seed,
+      on: dayOf(values),
+      presses: values.presses,
+      faults: values.faults,
+      from: values.from,
+      choices: values.choices,
+    }),
+  )
   return 0
 }
 
 async function run(command: string, files: string[], values: Values): Promise<number> {
   switch (command) {
-    case 'read': return read(files, values)
-    case 'print': return print(files, values)
-    case 'diff': return diff(files)
+    case 'read':
+      return read(files, values)
+    case 'print':
+      return print(files, values)
+    case 'diff':
+      return diff(files)
     case 'convert': {
       const [from, to] = positionals(files, 2)
-      if (values.as !== undefined && values.as !== 'session' && values.as !== 'recording') throw new WrongUse('--as is session or recording')
-      if (values.size !== undefined && !(values.size in cardSizes)) throw new WrongUse(`--size is one of ${Object.keys(cardSizes).join(', ')}`)
+      if (values.as !== undefined && values.as !== 'session' && values.as !== 'recording')
+        throw new WrongUse('--as is session or recording')
+      if (values.size !== undefined && !(values.size in cardSizes))
+        throw new WrongUse(`--size is one of ${Object.keys(cardSizes).join(', ')}`)
       if (values.as === 'recording' || (values.as === undefined && holdsRecording(from!))) {
-        for (const what of convertRecording(from!, to!, readOptions(values).sport)) process.stderr.write(`${JSON.stringify({ note: `left out: ${what}` })}\n`)
+        for (const what of convertRecording(from!, to!, readOptions(values).sport))
+          process.stderr.write(`${JSON.stringify({ note: `left out: ${what}` })}\n`)
         return 0
       }
       await convert(from!, to!, { athlete: athleteOf(values), size: values.size as CardSize | undefined, withCode: values.code === true })
@@ -176,10 +219,17 @@ async function run(command: string, files: string[], values: Values): Promise<nu
       return 0
     }
     case 'fit': {
-      write(fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), { athlete: athleteOf(values), on: dayOf(values), choices: choicesOf(values.choices) }))
+      write(
+        fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), {
+          athlete: athleteOf(values),
+          on: dayOf(values),
+          choices: choicesOf(values.choices),
+        }),
+      )
       return 0
     }
-    case 'rehearse': return rehearseCommand(files, values)
+    case 'rehearse':
+      return rehearseCommand(files, values)
     case 'score': {
       const [file, recording] = positionals(files, 2)
       const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
@@ -187,7 +237,8 @@ async function run(command: string, files: string[], values: Values): Promise<nu
       write(score(program, readRecording(recording!)))
       return 0
     }
-    default: throw new WrongUse(`there is no command ${command}`)
+    default:
+      throw new WrongUse(`there is no command ${command}`)
   }
 }
 
@@ -201,8 +252,7 @@ async function main(): Promise<number> {
     const [command, ...files] = words
     if (command === undefined) throw new WrongUse('a command is needed')
     return await run(command, files, values)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof BadInput) {
       for (const diagnostic of error.diagnostics) process.stderr.write(`${JSON.stringify(diagnostic)}\n`)
       return 1

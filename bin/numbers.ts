@@ -10,7 +10,14 @@ const significant = (value: number) => Number(value.toPrecision(5))
 /** Every derived number as the command line gives it. */
 export function numbersOf(athlete: Athlete, on?: string) {
   return derivedNumbers(athlete, on).map(({ name, sport, value, unit, method, source, inputs, uncertainty }: DerivedNumber) => ({
-    name, sport, value: significant(value), unit, method, source, inputs, ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
+    name,
+    sport,
+    value: significant(value),
+    unit,
+    method,
+    source,
+    inputs,
+    ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
   }))
 }
 

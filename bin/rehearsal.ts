@@ -16,8 +16,7 @@ import { BadInput, readText } from './input'
 function readJson(file: string): unknown {
   try {
     return JSON.parse(readText(file))
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof BadInput) throw error
     throw new BadInput([{ problem: `${file} is not JSON` }])
   }
@@ -37,19 +36,33 @@ function pressesOf(file: string | undefined): Press[] {
   const value = readJson(file)
   if (!Array.isArray(value)) throw new BadInput([{ problem: 'presses are a list of { "t": seconds, "button": name }', pointer: '' }])
   const bad = value.findIndex(entry => !isPress(entry))
-  if (bad >= 0) throw new BadInput([{ problem: `a press is { "t": seconds, "button": one of ${buttons.join(', ')} }, or a jump with "path" and "round"`, pointer: `/${bad}` }])
+  if (bad >= 0)
+    throw new BadInput([
+      {
+        problem: `a press is { "t": seconds, "button": one of ${buttons.join(', ')} }, or a jump with "path" and "round"`,
+        pointer: `/${bad}`,
+      },
+    ])
   return value as Press[]
 }
 
 const isShare = (value: unknown) => typeof value === 'number' && value >= 0 && value <= 1
-const isSilence = (value: unknown) => isObject(value) && typeof value.from === 'number' && typeof value.to === 'number' && value.from <= value.to
+const isSilence = (value: unknown) =>
+  isObject(value) && typeof value.from === 'number' && typeof value.to === 'number' && value.from <= value.to
 const isNumber = (value: unknown) => typeof value === 'number' && Number.isFinite(value)
 const faults: Record<keyof Manner, [(value: unknown) => boolean, string]> = {
   bias: [value => isNumber(value) && Math.abs(value as number) <= 0.5, 'a share from -0.5 to 0.5'],
-  startsFast: [isShare, 'a share from 0 to 1'], missesCue: [isShare, 'a chance from 0 to 1'], pressesTwice: [isShare, 'a chance from 0 to 1'],
+  startsFast: [isShare, 'a share from 0 to 1'],
+  missesCue: [isShare, 'a chance from 0 to 1'],
+  pressesTwice: [isShare, 'a chance from 0 to 1'],
   forgetsStop: [value => isNumber(value) && (value as number) >= 0, 'seconds'],
-  silentHeart: [isSilence, '{ "from": seconds, "to": seconds }'], silentPosition: [isSilence, '{ "from": seconds, "to": seconds }'], silentPower: [isSilence, '{ "from": seconds, "to": seconds }'],
-  hills: [value => isObject(value) && isNumber(value.percent) && isNumber(value.metres) && (value.metres as number) >= 1, '{ "percent": grade, "metres": from foot to foot }'],
+  silentHeart: [isSilence, '{ "from": seconds, "to": seconds }'],
+  silentPosition: [isSilence, '{ "from": seconds, "to": seconds }'],
+  silentPower: [isSilence, '{ "from": seconds, "to": seconds }'],
+  hills: [
+    value => isObject(value) && isNumber(value.percent) && isNumber(value.metres) && (value.metres as number) >= 1,
+    '{ "percent": grade, "metres": from foot to foot }',
+  ],
 }
 
 function faultsOf(file: string | undefined): Partial<Manner> {
@@ -69,7 +82,8 @@ export function choicesOf(file: string | undefined): LossChoices {
   if (file === undefined) return {}
   const value = readJson(file)
   const isWays = (ways: unknown) => ways === undefined || (isObject(ways) && Object.values(ways).every(way => typeof way === 'string'))
-  if (!isObject(value) || !isWays(value.standing) || !isWays(value.here)) throw new BadInput([{ problem: 'choices are { "standing": { about: way }, "here": { "path kind": way } }', pointer: '' }])
+  if (!isObject(value) || !isWays(value.standing) || !isWays(value.here))
+    throw new BadInput([{ problem: 'choices are { "standing": { about: way }, "here": { "path kind": way } }', pointer: '' }])
   return value as LossChoices
 }
 
@@ -83,13 +97,33 @@ function placeOf(words: string | undefined, program: Program): Place | undefined
   return place
 }
 
-export interface RehearsalAsk { seed: number, on?: string, presses?: string, faults?: string, from?: string, choices?: string }
+export interface RehearsalAsk {
+  seed: number
+  on?: string
+  presses?: string
+  faults?: string
+  from?: string
+  choices?: string
+}
 
 /** The recording that a simulated body brings home from a session, as it fits on a watch. */
-export function rehearsalOf(session: Session, profile: WatchProfile, athlete: Athlete, { seed, on, presses, faults: manner, from, choices }: RehearsalAsk): Recording {
+export function rehearsalOf(
+  session: Session,
+  profile: WatchProfile,
+  athlete: Athlete,
+  { seed, on, presses, faults: manner, from, choices }: RehearsalAsk,
+): Recording {
   const { program, losses, fits } = fit(session, profile, { athlete, on, choices: choicesOf(choices) })
-  if (!fits) throw new BadInput(losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
+  if (!fits)
+    throw new BadInput(
+      losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })),
+    )
   return rehearse(program, athlete, {
-    seed, startedAt: `${on ?? '2026-03-31'}T06:30:00.000Z`, timeZone: athlete.timeZone, presses: pressesOf(presses), manner: faultsOf(manner), from: placeOf(from, program),
+    seed,
+    startedAt: `${on ?? '2026-03-31'}T06:30:00.000Z`,
+    timeZone: athlete.timeZone,
+    presses: pressesOf(presses),
+    manner: faultsOf(manner),
+    from: placeOf(from, program),
   })
 }

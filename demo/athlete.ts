@@ -2,8 +2,14 @@ import type { Athlete } from '../core/athlete/athlete'
 
 /** Ilse Brandvik, 41, preparing for the Sund Crossing on the invented Skarholm archipelago. */
 export const ilse: Athlete = {
-  format: 'agonis.athlete', version: 1,
-  name: 'Ilse Brandvik', timeZone: 'Europe/Oslo', weekStart: 1, birthDate: '1984-11-02', sex: 'female', massKg: 63,
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  timeZone: 'Europe/Oslo',
+  weekStart: 1,
+  birthDate: '1984-11-02',
+  sex: 'female',
+  massKg: 63,
   units: { run: 'km', ride: 'km', swim: 'm' },
   heart: { max: 182, rest: 50, threshold: 167, aerobicThreshold: 146 },
   run: { criticalPower: 248, wPrime: 12000, criticalSpeed: 3.6, dPrime: 150 },
@@ -21,7 +27,9 @@ export const ilse: Athlete = {
   ],
   goals: [{ name: 'Sund Crossing, quay run', sport: 'run', metres: 10000, seconds: 2760, date: '2026-06-20' }],
   usual: { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 },
-  easyPace: { run: 355, swim: 1280 }, recoveryPace: { run: 390, swim: 1400 }, walkPace: { run: 600 },
+  easyPace: { run: 355, swim: 1280 },
+  recoveryPace: { run: 390, swim: 1400 },
+  walkPace: { run: 600 },
   preferredMeasure: { run: 'heart-rate', ride: 'power', swim: 'pace' },
   schools: { band: { kind: 'lean-fast' }, racePrediction: 'power-law' },
 }

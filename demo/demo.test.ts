@@ -28,7 +28,8 @@ describe('the demo data', () => {
   })
 
   it('has a likely time for every session', () => {
-    for (const session of sessions) expect([session.title, reckon(session, { athlete: ilse }).seconds.likely]).toEqual([session.title, expect.any(Number)])
+    for (const session of sessions)
+      expect([session.title, reckon(session, { athlete: ilse }).seconds.likely]).toEqual([session.title, expect.any(Number)])
   })
 
   it('has three weeks of log, sound, the same every time, with a cold and a badly paced session in it', () => {

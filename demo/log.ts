@@ -7,7 +7,15 @@ import type { Program } from '../core/wrist/program/program'
 import type { Manner } from '../standin/body/manner'
 import { rehearse } from '../standin/rehearse'
 
-interface Done { day: string, at: string, title: string, rpe: number, note?: string, manner?: Partial<Manner>, stopAt?: number }
+interface Done {
+  day: string
+  at: string
+  title: string
+  rpe: number
+  note?: string
+  manner?: Partial<Manner>
+  stopAt?: number
+}
 
 /** Three weeks: one good, one with a cold, one with a session run far too fast. */
 const done: readonly Done[] = [
@@ -19,8 +27,23 @@ const done: readonly Done[] = [
   { day: '2026-03-14', at: '09:00', title: 'Kvitberg steady', rpe: 5 },
   { day: '2026-03-15', at: '09:30', title: 'Long Sunday, quay to lighthouse', rpe: 5, note: 'with the club' },
   { day: '2026-03-16', at: '06:10', title: 'Sound hundreds', rpe: 5, note: 'throat scratchy' },
-  { day: '2026-03-17', at: '17:40', title: 'Ten quick minutes', rpe: 9, note: 'stopped, a cold is coming', stopAt: 1700, manner: { bias: -0.05 } },
-  { day: '2026-03-22', at: '10:00', title: 'Recovery jog', rpe: 4, note: 'first one after the cold', manner: { silentHeart: { from: 600, to: 780 } } },
+  {
+    day: '2026-03-17',
+    at: '17:40',
+    title: 'Ten quick minutes',
+    rpe: 9,
+    note: 'stopped, a cold is coming',
+    stopAt: 1700,
+    manner: { bias: -0.05 },
+  },
+  {
+    day: '2026-03-22',
+    at: '10:00',
+    title: 'Recovery jog',
+    rpe: 4,
+    note: 'first one after the cold',
+    manner: { silentHeart: { from: 600, to: 780 } },
+  },
   { day: '2026-03-23', at: '06:10', title: 'Kick and pull', rpe: 4 },
   { day: '2026-03-24', at: '17:30', title: 'Twelve threes', rpe: 9, note: 'went off like a hare', manner: { bias: 0.07 } },
   { day: '2026-03-25', at: '18:00', title: 'Cadence ladder', rpe: 3 },
@@ -31,13 +54,21 @@ const done: readonly Done[] = [
 ]
 
 /** What is planned for the week that follows the log. */
-export const demoPlan: readonly { day: string, title: string }[] = [
-  { day: '2026-03-30', title: 'Sound hundreds' }, { day: '2026-03-31', title: 'Quay ladder' }, { day: '2026-04-01', title: 'Kvitberg fours' },
-  { day: '2026-04-02', title: 'Recovery jog' }, { day: '2026-04-03', title: 'Threshold swim' }, { day: '2026-04-04', title: 'Gravel endurance' },
+export const demoPlan: readonly { day: string; title: string }[] = [
+  { day: '2026-03-30', title: 'Sound hundreds' },
+  { day: '2026-03-31', title: 'Quay ladder' },
+  { day: '2026-04-01', title: 'Kvitberg fours' },
+  { day: '2026-04-02', title: 'Recovery jog' },
+  { day: '2026-04-03', title: 'Threshold swim' },
+  { day: '2026-04-04', title: 'Gravel endurance' },
   { day: '2026-04-05', title: 'Long Sunday, quay to lighthouse' },
 ]
 
-export interface DemoRecording { title: string, program: Program, recording: Recording }
+export interface DemoRecording {
+  title: string
+  program: Program
+  recording: Recording
+}
 
 /** The log, carried out by the simulated body; the same every time. */
 export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, Session>): Generator<DemoRecording> {
@@ -47,10 +78,17 @@ export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, 
     if (!session) throw new Error(`the demo log names a session that is not on the shelf: ${entry.title}`)
     const { program } = fit(session, profile, { athlete, on: entry.day })
     const recording = rehearse(program, athlete, {
-      seed: 1000 + index, startedAt: `${entry.day}T${entry.at}:00.000Z`, timeZone: athlete.timeZone, manner: entry.manner,
+      seed: 1000 + index,
+      startedAt: `${entry.day}T${entry.at}:00.000Z`,
+      timeZone: athlete.timeZone,
+      manner: entry.manner,
       presses: entry.stopAt === undefined ? [] : [{ t: entry.stopAt, button: 'stop' }],
     })
-    yield { title: entry.title, program, recording: { ...recording, felt: { rpe: entry.rpe, ...(entry.note ? { note: entry.note } : {}) } } }
+    yield {
+      title: entry.title,
+      program,
+      recording: { ...recording, felt: { rpe: entry.rpe, ...(entry.note ? { note: entry.note } : {}) } },
+    }
   }
 }
 

@@ -1,1 +1,1 @@
-export const chromiumOptions: { executablePath: string, args: string[] }
+export const chromiumOptions: { executablePath: string; args: string[] }

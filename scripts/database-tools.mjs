@@ -15,7 +15,13 @@ export async function connectionOf() {
     process.exit(1)
   }
   const { hostname, port, username, password, pathname } = new URL(url)
-  return { PGHOST: hostname, PGPORT: port, PGUSER: decodeURIComponent(username), PGPASSWORD: decodeURIComponent(password), PGDATABASE: pathname.slice(1) }
+  return {
+    PGHOST: hostname,
+    PGPORT: port,
+    PGUSER: decodeURIComponent(username),
+    PGPASSWORD: decodeURIComponent(password),
+    PGDATABASE: pathname.slice(1),
+  }
 }
 
 /** The newest of an installed tool. */
@@ -28,8 +34,7 @@ export function clientTool(name) {
 export function runTool(tool, args, connection) {
   try {
     execFileSync(tool, args, { env: { ...process.env, ...connection }, stdio: ['ignore', 'inherit', 'inherit'] })
-  }
-  catch (error) {
+  } catch (error) {
     console.error(`${tool} failed${error.status ? ` with ${error.status}` : ''}.`)
     process.exit(1)
   }

@@ -22,14 +22,17 @@ async function prepare(database: Database, token: string, demo: boolean): Promis
   const owner = await createAccount(database, 'home', token)
   const suffix = owner.slice(0, 8)
   const watches: string[] = []
-  await asOwner(database, owner, async (tx) => {
+  await asOwner(database, owner, async tx => {
     for (const { name, profile, address, link } of demoWatches) {
-      const [made] = await tx.insert(watch).values({ name, address: address.replace('.', `-${suffix}.`), profile: profileNamed(profile)!, link }).returning({ id: watch.id })
+      const [made] = await tx
+        .insert(watch)
+        .values({ name, address: address.replace('.', `-${suffix}.`), profile: profileNamed(profile)!, link })
+        .returning({ id: watch.id })
       watches.push(made!.id)
     }
     if (!demo) return
     await saveAthlete(tx, 0, ilse)
-    const kept = new Map<string, { id: string, document: Session }>()
+    const kept = new Map<string, { id: string; document: Session }>()
     for (const script of demoScripts) {
       const saved = await saveSession(tx, randomUUID(), 0, script)
       kept.set(saved.title, saved)

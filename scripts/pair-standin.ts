@@ -8,6 +8,6 @@ import { loadWatch } from '../server/services/watch'
 /** Pairs a stand-in watch as a person does: holds its middle button, reads the code from its glass and types it in. */
 export async function pairStandin(database: Database, owner: string, watchId: string): Promise<void> {
   const { address } = await asOwner(database, owner, tx => loadWatch(tx, watchId))
-  const shown = await (await atStandin(address, 'POST', 'button', { button: 'middle', hold: true })).json() as Glass
+  const shown = (await (await atStandin(address, 'POST', 'button', { button: 'middle', hold: true })).json()) as Glass
   await pairByCode(database, owner, watchId, shown.code!)
 }

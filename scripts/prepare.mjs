@@ -35,7 +35,11 @@ export function ensurePackages() {
   const wanted = digest(['package-lock.json'])
   if (existsSync(at('node_modules/.package-lock.json')) && isFresh('packages', wanted)) return
   console.log('Installing packages (npm ci).')
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' } })
+  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+  })
   keep('packages', wanted)
 }
 
@@ -44,6 +48,10 @@ export function ensureBuild() {
   const wanted = digest(['app', 'core', 'server', 'shared', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])
   if (existsSync(at('.output/server/index.mjs')) && isFresh('build', wanted)) return
   console.log('Building the application.')
-  execFileSync('npx', ['nuxt', 'build', '--logLevel', 'silent'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+  execFileSync('npx', ['nuxt', 'build', '--logLevel', 'silent'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+  })
   keep('build', wanted)
 }

@@ -17,7 +17,7 @@ const browser = await chromium.launch(chromiumOptions)
 try {
   const page = await browser.newPage({ baseURL: stack.address, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
   const take = name => page.screenshot({ path: join(pictures, `${name}.png`) })
-  const open = async (title) => {
+  const open = async title => {
     await page.goto('/shelf')
     await page.fill('[data-test=search]', title)
     await page.getByRole('link', { name: title, exact: true }).click()
@@ -54,7 +54,9 @@ try {
 
   await page.goto('/desk/new')
   await page.locator('.cm-content').waitFor()
-  await page.keyboard.insertText('title Twelve from the quay\nsport run\nplace track\n\nwarm-up until press\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down until press\n')
+  await page.keyboard.insertText(
+    'title Twelve from the quay\nsport run\nplace track\n\nwarm-up until press\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down until press\n',
+  )
   await page.fill('[data-test=start-at]', '06:30')
   await page.locator('[data-test=take-quiet]').waitFor()
   await page.locator('[data-test=toll]').scrollIntoViewIfNeeded()
@@ -72,7 +74,10 @@ try {
 
   await page.goto('/weeks')
   await page.click('[data-test=fill]')
-  await page.fill('[data-test=week-text]', 'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2')
+  await page.fill(
+    '[data-test=week-text]',
+    'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2',
+  )
   await page.locator('[data-test=read-day]').nth(1).waitFor()
   await take('weeks')
 
@@ -96,13 +101,15 @@ try {
   await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
   const watches = await (await page.request.get('/api/watches')).json()
   const quay = watches.find(watch => watch.name === 'Quay watch')
-  for (const act of [{ do: 'make' }, { do: 'delete', slot: 2 }, { do: 'edit', slot: 3 }]) await page.request.post(`/api/standin/${quay.id}/hand`, { data: act })
+  for (const act of [{ do: 'make' }, { do: 'delete', slot: 2 }, { do: 'edit', slot: 3 }])
+    await page.request.post(`/api/standin/${quay.id}/hand`, { data: act })
   await page.goto('/wrist')
   await page.locator('tr[data-standing=edited]').getByRole('button', { name: 'read back' }).click()
   await page.locator('[data-test=compared]').waitFor()
   await take('wrist')
 
-  const belt = 'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last recovery\n  5:00 uphill 1 % @ 4:20-4:26 /km\n  recovery until HR below 120 walk\n0:40 @ 4:00 /km\ncool-down 5:00\n'
+  const belt =
+    'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last recovery\n  5:00 uphill 1 % @ 4:20-4:26 /km\n  recovery until HR below 120 walk\n0:40 @ 4:00 /km\ncool-down 5:00\n'
   const beltId = crypto.randomUUID()
   await page.request.put(`/api/sessions/${beltId}`, { data: { base: 0, script: belt } })
   await page.goto(`/desk/${beltId}`)
@@ -119,7 +126,10 @@ try {
   await page.getByText('rep 2 of 4').waitFor({ timeout: 60_000 })
   await page.fill('[data-test=speed]', '1')
   await page.locator('[data-test=speed]').blur()
-  await page.locator('[data-test=glass]').getByText(/in band|below band|above band|no target/).waitFor({ timeout: 30_000 })
+  await page
+    .locator('[data-test=glass]')
+    .getByText(/in band|below band|above band|no target/)
+    .waitFor({ timeout: 30_000 })
   await take('watch')
   await page.setViewportSize({ width: 390, height: 844 })
   await take('watch-narrow')
@@ -150,8 +160,7 @@ try {
   await page.locator('#zones').evaluate(heading => heading.scrollIntoView())
   await page.selectOption('[data-test=zone-of]', 'pace')
   await take('me-zones')
-}
-finally {
+} finally {
   await browser.close()
   await stack.stop()
   rmSync(folder, { recursive: true, force: true })

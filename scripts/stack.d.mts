@@ -8,10 +8,16 @@ export interface RunningStack {
   standinKey: string
   server: ChildProcess
   standin: ChildProcess
-  cluster: { url: string, child: ChildProcess, stop: () => Promise<void> } | null
+  cluster: { url: string; child: ChildProcess; stop: () => Promise<void> } | null
   stop: () => Promise<void>
 }
 
-export function startStack(options: { folder: string, demo: boolean, port?: number, databaseUrl?: string, quiet?: boolean }): Promise<RunningStack>
+export function startStack(options: {
+  folder: string
+  demo: boolean
+  port?: number
+  databaseUrl?: string
+  quiet?: boolean
+}): Promise<RunningStack>
 export function keptSecret(folder: string, name: string): string
 export const root: string

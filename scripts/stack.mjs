@@ -18,13 +18,20 @@ export function keptSecret(folder, name) {
 }
 
 function run(script, env) {
-  const result = spawnSync(process.execPath, ['--import', 'tsx', script], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit'] })
+  const result = spawnSync(process.execPath, ['--import', 'tsx', script], {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
   if (result.status !== 0) throw new Error(`${script} failed.`)
 }
 
 function child(args, env, quiet) {
   return spawn(process.execPath, args, {
-    cwd: root, detached: true, env: { ...process.env, ...env, AGONIS_PARENT: String(process.pid) }, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
+    cwd: root,
+    detached: true,
+    env: { ...process.env, ...env, AGONIS_PARENT: String(process.pid) },
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
   })
 }
 
@@ -34,8 +41,7 @@ async function untilAnswers(url, headers, process_, what) {
     try {
       await fetch(url, { headers })
       return
-    }
-    catch {
+    } catch {
       await pause(50)
     }
   }
@@ -63,21 +69,33 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     run('server/db/migrate.ts', { DATABASE_URL })
     const standinPort = await freePort()
     const standinUrl = `http://127.0.0.1:${standinPort}`
-    const standin = child(['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
-      { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey }, true)
+    const standin = child(
+      ['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
+      { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey },
+      true,
+    )
     running.push(() => ended(standin))
     await untilAnswers(`${standinUrl}/`, {}, standin, 'The stand-in watch')
     const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
-    const server = child(['--import', './scripts/with-parent.mjs', '.output/server/index.mjs'],
-      { ...shared, HOST: '127.0.0.1', PORT: String(serverPort), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(serverPort), NODE_ENV: 'production' }, quiet)
+    const server = child(
+      ['--import', './scripts/with-parent.mjs', '.output/server/index.mjs'],
+      {
+        ...shared,
+        HOST: '127.0.0.1',
+        PORT: String(serverPort),
+        NITRO_HOST: '127.0.0.1',
+        NITRO_PORT: String(serverPort),
+        NODE_ENV: 'production',
+      },
+      quiet,
+    )
     running.push(() => ended(server))
     const address = `http://127.0.0.1:${serverPort}`
     await untilAnswers(`${address}/api/me`, {}, server, 'The server')
     return { address, databaseUrl: DATABASE_URL, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
-  }
-  catch (error) {
+  } catch (error) {
     await stop()
     throw error
   }

@@ -40,8 +40,7 @@ try {
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
   stack.server.once('exit', () => void end(1))
   stack.cluster?.child.once('exit', () => void end(1))
-}
-catch (error) {
+} catch (error) {
   console.error(`Agonis did not start: ${error.message}`)
   if (process.env.AGONIS_TRACE) console.error(error)
   await end(1)

@@ -13,7 +13,11 @@ let failed = 0
 
 function run(title, command, args, env = {}) {
   console.log(`\n== ${title}`)
-  const { status } = spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env } })
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env },
+  })
   return status === 0
 }
 
@@ -46,13 +50,17 @@ try {
   count(run('lint', 'npx', ['eslint', '.', '--max-warnings', '0']))
   count(run('types', 'npx', ['nuxt', 'typecheck']))
   count(run('types of core and tools', 'npx', ['tsc', '-p', 'tsconfig.core.json']))
-  const vitest = (project, file) => run(project, 'npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
+  const vitest = (project, file) =>
+    run(project, 'npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
   tally(vitest('core', join(results, 'core.json')), join(results, 'core.json'), vitestNumbers)
   ensureBuild()
   tally(vitest('server', join(results, 'server.json')), join(results, 'server.json'), vitestNumbers)
-  tally(run('browser', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'browser.json') }), join(results, 'browser.json'), browserNumbers)
-}
-catch (error) {
+  tally(
+    run('browser', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'browser.json') }),
+    join(results, 'browser.json'),
+    browserNumbers,
+  )
+} catch (error) {
   console.error(error.message)
   failed++
 }

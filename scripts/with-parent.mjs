@@ -4,8 +4,7 @@ if (parent) {
   setInterval(() => {
     try {
       process.kill(parent, 0)
-    }
-    catch {
+    } catch {
       process.exit(0)
     }
   }, 500).unref()

@@ -13,37 +13,77 @@ import type { SlotState } from '../core/wrist/link/protocol'
 import type { NamingSchool, PushAct, PushingSchool } from '../core/wrist/link/schools'
 import type { SlotStanding, StaleReason } from '../core/wrist/link/standing'
 
-export interface KeptAthlete { number: number, athlete: Athlete }
+export interface KeptAthlete {
+  number: number
+  athlete: Athlete
+}
 
 /** One accepted save of the athlete document. */
-export interface AthleteRevision { number: number, savedAt: string, athlete: Athlete }
+export interface AthleteRevision {
+  number: number
+  savedAt: string
+  athlete: Athlete
+}
 
 export interface KeptSession {
-  id: string, number: number, script: string, document: Session, title: string, updatedAt: string
+  id: string
+  number: number
+  script: string
+  document: Session
+  title: string
+  updatedAt: string
   /** The words as pasted, where there were some. */
   source: string | null
-  tags: string[], waved: string[], isArchived: boolean
+  tags: string[]
+  waved: string[]
+  isArchived: boolean
 }
 
 export interface ShelfRow {
-  id: string, title: string, sport: SessionSport, seconds: number | null, metres: number | null
-  steps: number, open: number, updatedAt: string, tags: string[], isArchived: boolean
+  id: string
+  title: string
+  sport: SessionSport
+  seconds: number | null
+  metres: number | null
+  steps: number
+  open: number
+  updatedAt: string
+  tags: string[]
+  isArchived: boolean
   /** Other sessions of its family, and others with the same rows. */
-  variants: number, twins: number
+  variants: number
+  twins: number
 }
 
 export type ShelfSort = 'newest' | 'title' | 'shortest' | 'longest'
 
 /** What became of one file that was taken in. */
-export interface ImportedFile { file: string, titles: string[], problem?: string }
+export interface ImportedFile {
+  file: string
+  titles: string[]
+  problem?: string
+}
 
 /** A page of a list, and how many rows there are in all. */
-export interface Listed<Row> { rows: Row[], total: number }
+export interface Listed<Row> {
+  rows: Row[]
+  total: number
+}
 
-export interface PlanRow { id: string, day: string, sessionId: string, title: string, sport: string, seconds: number | null }
+export interface PlanRow {
+  id: string
+  day: string
+  sessionId: string
+  title: string
+  sport: string
+  seconds: number | null
+}
 
 export interface KeptWatch {
-  id: string, name: string, address: string, profile: WatchProfile
+  id: string
+  name: string
+  address: string
+  profile: WatchProfile
   link: LinkKind
   /** Standing choices about losses, by what they are about. */
   standing: Record<string, string>
@@ -57,13 +97,15 @@ export interface SlotRow {
   holds: string | null
   by: SlotState['by']
   isRunning: boolean
-  should: { title: string, sessionId: string | null, revision: number, readBackAt: string | null, day: string | null } | null
+  should: { title: string; sessionId: string | null; revision: number; readBackAt: string | null; day: string | null } | null
   /** What has changed since it was sent. */
   stale: StaleReason[]
 }
 
 export interface WatchState {
-  watch: string, incarnation: string, clock: string
+  watch: string
+  incarnation: string
+  clock: string
   /** Seconds that its clock is ahead. */
   clockAhead: number
   profile: string
@@ -76,15 +118,33 @@ export interface WatchState {
 }
 
 /** What pushing would do, and the digest by which exactly that is asked for. */
-export interface PushPlan { acts: PushAct[], digest: string, naming: NamingSchool, pushing: PushingSchool, today: string }
+export interface PushPlan {
+  acts: PushAct[]
+  digest: string
+  naming: NamingSchool
+  pushing: PushingSchool
+  today: string
+}
 
 export interface TransferState {
-  id: string, watchId: string, sessionId: string, slot: number, title: string
-  state: 'sending' | 'stopped' | 'done' | 'cancelled', arrived: number, size: number, problem: string | null, updatedAt: string
+  id: string
+  watchId: string
+  sessionId: string
+  slot: number
+  title: string
+  state: 'sending' | 'stopped' | 'done' | 'cancelled'
+  arrived: number
+  size: number
+  problem: string | null
+  updatedAt: string
 }
 
 /** A slot read back from the watch, beside what it should hold. */
-export interface SlotComparison { rows: ComparedRow[], equal: boolean, holds: string | null }
+export interface SlotComparison {
+  rows: ComparedRow[]
+  equal: boolean
+  holds: string | null
+}
 
 export interface FitPreview extends Fitting {
   /** What the athlete has chosen row by row. */
@@ -92,15 +152,32 @@ export interface FitPreview extends Fitting {
 }
 
 /** A session of the same family. */
-export interface Relative { id: string, title: string, seconds: number | null }
+export interface Relative {
+  id: string
+  title: string
+  seconds: number | null
+}
 
 export interface LogRow {
-  id: string, title: string, sport: SessionSport, startedAt: string, seconds: number, metres: number | null
-  held: number | null, done: number | null, planned: number | null, rpe: number | null
+  id: string
+  title: string
+  sport: SessionSport
+  startedAt: string
+  seconds: number
+  metres: number | null
+  held: number | null
+  done: number | null
+  planned: number | null
+  rpe: number | null
 }
 
 export interface LoggedRecording {
-  id: string, title: string, sessionId: string | null, recording: Recording, program: Program | null, score: Score | null
+  id: string
+  title: string
+  sessionId: string | null
+  recording: Recording
+  program: Program | null
+  score: Score | null
   /** The session as it was when it was sent. */
   session: Session | null
 }
@@ -128,13 +205,13 @@ export interface LinkManner {
 export interface Glass {
   watch: string
   profile: string
-  slots: { slot: number, name: string }[]
+  slots: { slot: number; name: string }[]
   chosen: number | null
   face: Face | null
   /** What is being said just now. */
   said: string | null
   /** Entrances to choose from, and the one pointed at. */
-  entrances: { words: string[], at: number } | null
+  entrances: { words: string[]; at: number } | null
   /** What the three buttons do now. */
   knobs: Record<Knob, string>
   /** The code for pairing, while it is shown. */

@@ -19,7 +19,7 @@ import type { Manner } from './body/manner'
 import { carefulManner } from './body/manner'
 
 /** A button pushed at a time, in elapsed seconds; a jump says where to. */
-export type Press = { t: number, button: Button } | ({ t: number, button: 'jump' } & Place)
+export type Press = { t: number; button: Button } | ({ t: number; button: 'jump' } & Place)
 
 export interface Rehearsal {
   seed: number
@@ -33,14 +33,19 @@ export interface Rehearsal {
 }
 
 /** The step the engine is in, or null. */
-export const currentStep = (program: Program, state: EngineState): ProgramStep | null => state.cursor ? stepAt(program, state.cursor) : null
+export const currentStep = (program: Program, state: EngineState): ProgramStep | null =>
+  state.cursor ? stepAt(program, state.cursor) : null
 
 /** What the body is led through now: nothing while paused. */
 export function ledBy(program: Program, state: EngineState, athlete: Athlete): Led {
   const step = currentStep(program, state)
   const sport: Sport = step?.sport ?? (program.sport === 'multi' ? 'run' : program.sport)
   return {
-    athlete, sport, step: state.phase === 'running' ? step : null, along: step ? progressOf(step.end, state) ?? 0 : 0, place: placeOf(step, program),
+    athlete,
+    sport,
+    step: state.phase === 'running' ? step : null,
+    along: step ? (progressOf(step.end, state) ?? 0) : 0,
+    place: placeOf(step, program),
   }
 }
 
@@ -53,12 +58,22 @@ export function pressMoment(step: ProgramStep, athlete: Athlete, random: Random)
 }
 
 /** When the next press of the body itself falls, in the step that began at `of`. */
-export interface OwnPress { of: number, at: number | null }
+export interface OwnPress {
+  of: number
+  at: number | null
+}
 
 export const noPress: OwnPress = { of: -1, at: null }
 
 /** The body's own press, once it is due: none, one, or by mistake two. */
-export function ownPresses(program: Program, state: EngineState, press: OwnPress, athlete: Athlete, random: Random, manner: Manner): { press: OwnPress, count: 0 | 1 | 2 } {
+export function ownPresses(
+  program: Program,
+  state: EngineState,
+  press: OwnPress,
+  athlete: Athlete,
+  random: Random,
+  manner: Manner,
+): { press: OwnPress; count: 0 | 1 | 2 } {
   const active = state.step
   if (!active || state.phase !== 'running') return { press, count: 0 }
   const next = press.of === active.startT ? press : { of: active.startT, at: pressMoment(currentStep(program, state)!, athlete, random) }
@@ -66,14 +81,19 @@ export function ownPresses(program: Program, state: EngineState, press: OwnPress
   return { press: next, count: isDue ? (manner.pressesTwice !== undefined && random.next() < manner.pressesTwice ? 2 : 1) : 0 }
 }
 
-const asEvent = (press: Press, t: number): EngineEvent => press.button === 'jump' ? { kind: 'jump', t, to: { path: press.path, round: press.round } } : { kind: press.button, t }
+const asEvent = (press: Press, t: number): EngineEvent =>
+  press.button === 'jump' ? { kind: 'jump', t, to: { path: press.path, round: press.round } } : { kind: press.button, t }
 
 /**
  * Carries a program out with the simulated body at one sample a second, from start to finish.
  *
  * Law: the same program, athlete and rehearsal bring the same recording.
  */
-export function rehearse(program: Program, athlete: Athlete, { seed, startedAt, timeZone, presses = [], from, manner: given = {}, settings = usualSettings }: Rehearsal): Recording {
+export function rehearse(
+  program: Program,
+  athlete: Athlete,
+  { seed, startedAt, timeZone, presses = [], from, manner: given = {}, settings = usualSettings }: Rehearsal,
+): Recording {
   const random = randomFrom(seed)
   const recorder = emptyRecorder()
   const manner: Manner = { ...carefulManner, ...given }

@@ -4,10 +4,16 @@ import { readScript } from '~~/core/script/read'
 import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
 import { dropOnDesk } from '~/reckoner/typed'
 
-const props = defineProps<{ rooms: readonly { to: string, name: string }[] }>()
+const props = defineProps<{ rooms: readonly { to: string; name: string }[] }>()
 const emit = defineEmits<{ close: [] }>()
 
-interface Found { key: string, kind: string, name: string, beside: string, go: () => unknown }
+interface Found {
+  key: string
+  kind: string
+  name: string
+  beside: string
+  go: () => unknown
+}
 
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
 const words = ref('')
@@ -18,15 +24,22 @@ let asked = 0
 
 async function load() {
   const own = ++asked
-  const { rows } = await api<Listed<ShelfRow>>(`/sessions?limit=8&search=${encodeURIComponent(words.value)}`).catch(() => ({ rows: [] as ShelfRow[] }))
+  const { rows } = await api<Listed<ShelfRow>>(`/sessions?limit=8&search=${encodeURIComponent(words.value)}`).catch(() => ({
+    rows: [] as ShelfRow[],
+  }))
   if (own === asked) sessions.value = rows
 }
 watchDebounced(words, load, { debounce: 120 })
-watch(words, () => at.value = 0)
+watch(words, () => (at.value = 0))
 
 const athletes = useAthleteStore()
 const day = (iso: string) => dayOfInstant(iso, athletes.athlete.timeZone)
-const holds = (text: string) => words.value.trim().toLowerCase().split(/\s+/).every(word => text.toLowerCase().includes(word))
+const holds = (text: string) =>
+  words.value
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => text.toLowerCase().includes(word))
 
 /** Words that read as rows can be a new session at once. */
 const asRows = computed(() => {
@@ -37,10 +50,31 @@ const asRows = computed(() => {
 })
 
 const found = computed<Found[]>(() => [
-  ...props.rooms.filter(room => words.value.trim() !== '' && holds(room.name)).map(room => ({ key: room.to, kind: 'room', name: room.name, beside: '', go: () => navigateTo(room.to) })),
-  ...sessions.value.map(row => ({ key: row.id, kind: 'session', name: row.title, beside: [row.sport, row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60)].filter(Boolean).join(', '), go: () => navigateTo(`/desk/${row.id}`) })),
-  ...done.value.filter(row => words.value.trim() !== '' && holds(`${row.title} ${day(row.startedAt)}`)).slice(0, 5).map(row => ({ key: row.id, kind: 'done', name: row.title, beside: day(row.startedAt), go: () => navigateTo(`/log/${row.id}`) })),
-  ...(asRows.value === null ? [] : [{ key: 'write', kind: 'write', name: asRows.value, beside: 'a new session of these words', go: () => dropOnDesk(asRows.value!, '/desk/new') }]),
+  ...props.rooms
+    .filter(room => words.value.trim() !== '' && holds(room.name))
+    .map(room => ({ key: room.to, kind: 'room', name: room.name, beside: '', go: () => navigateTo(room.to) })),
+  ...sessions.value.map(row => ({
+    key: row.id,
+    kind: 'session',
+    name: row.title,
+    beside: [row.sport, row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60)].filter(Boolean).join(', '),
+    go: () => navigateTo(`/desk/${row.id}`),
+  })),
+  ...done.value
+    .filter(row => words.value.trim() !== '' && holds(`${row.title} ${day(row.startedAt)}`))
+    .slice(0, 5)
+    .map(row => ({ key: row.id, kind: 'done', name: row.title, beside: day(row.startedAt), go: () => navigateTo(`/log/${row.id}`) })),
+  ...(asRows.value === null
+    ? []
+    : [
+        {
+          key: 'write',
+          kind: 'write',
+          name: asRows.value,
+          beside: 'a new session of these words',
+          go: () => dropOnDesk(asRows.value!, '/desk/new'),
+        },
+      ]),
 ])
 const chosen = computed(() => Math.min(at.value, found.value.length - 1))
 
@@ -60,19 +94,39 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => {
   dialog.value?.showModal()
   void load()
-  api<Listed<LogRow>>('/recordings?limit=200').then(({ rows }) => done.value = rows).catch(() => {})
+  api<Listed<LogRow>>('/recordings?limit=200')
+    .then(({ rows }) => (done.value = rows))
+    .catch(() => {})
 })
 </script>
 
 <template>
   <dialog ref="dialog" class="finder" aria-label="Find anything" @close="emit('close')" @click.self="dialog?.close()">
     <input
-      v-model="words" class="field" role="combobox" aria-label="Find a room, a session, what was done, or write one" aria-expanded="true" aria-controls="found" :aria-activedescendant="found.length > 0 ? `found-${chosen}` : undefined"
-      placeholder="a room, a title, 12x300, or the words of a new session" autocomplete="off" spellcheck="false" data-test="finder" @keydown="onKey" @keydown.enter.prevent="choose(found[chosen])"
-    >
+      v-model="words"
+      class="field"
+      role="combobox"
+      aria-label="Find a room, a session, what was done, or write one"
+      aria-expanded="true"
+      aria-controls="found"
+      :aria-activedescendant="found.length > 0 ? `found-${chosen}` : undefined"
+      placeholder="a room, a title, 12x300, or the words of a new session"
+      autocomplete="off"
+      spellcheck="false"
+      data-test="finder"
+      @keydown="onKey"
+      @keydown.enter.prevent="choose(found[chosen])" />
     <ul id="found" role="listbox" aria-label="Found" data-test="found">
-      <li v-for="(one, index) in found" :id="`found-${index}`" :key="one.kind + one.key" role="option" :aria-selected="index === chosen" @click="choose(one)" @pointermove="at = index">
-        <span class="kind">{{ one.kind }}</span><span class="what">{{ one.name }}</span><span class="faint">{{ one.beside }}</span>
+      <li
+        v-for="(one, index) in found"
+        :id="`found-${index}`"
+        :key="one.kind + one.key"
+        role="option"
+        :aria-selected="index === chosen"
+        @click="choose(one)"
+        @pointermove="at = index">
+        <span class="kind">{{ one.kind }}</span><span class="what">{{ one.name }}</span
+        ><span class="faint">{{ one.beside }}</span>
       </li>
     </ul>
     <p v-if="found.length === 0" class="faint none">Nothing found. Words that read as rows can be written as a new session.</p>
@@ -80,14 +134,54 @@ onMounted(() => {
 </template>
 
 <style scoped>
-.finder { background: var(--paper); color: var(--slip); border: 2px solid var(--slip); border-top: 0; padding: 14px 18px 12px; margin: 46px auto auto 22px; width: min(620px, calc(100vw - 24px)); }
-.finder::backdrop { background: rgb(31 27 24 / .35); }
-.field { width: 100%; }
-ul { list-style: none; margin: 8px 0 0; padding: 0; max-height: 60vh; overflow: auto; }
-li { display: grid; grid-template-columns: 64px 1fr auto; gap: 10px; padding: 5px 4px; border-bottom: 1px solid var(--rule); cursor: pointer; }
-li[aria-selected=true] { background: var(--lit); box-shadow: inset 3px 0 var(--clay-4); }
-.kind { color: var(--faint); font-size: .88rem; padding-left: 6px; }
-.what { overflow-wrap: anywhere; }
-.none { margin: 8px 0 0; }
-@media (max-width: 640px) { .finder { margin-left: auto; } }
+.finder {
+  background: var(--paper);
+  color: var(--slip);
+  border: 2px solid var(--slip);
+  border-top: 0;
+  padding: 14px 18px 12px;
+  margin: 46px auto auto 22px;
+  width: min(620px, calc(100vw - 24px));
+}
+.finder::backdrop {
+  background: rgb(31 27 24 / 0.35);
+}
+.field {
+  width: 100%;
+}
+ul {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  max-height: 60vh;
+  overflow: auto;
+}
+li {
+  display: grid;
+  grid-template-columns: 64px 1fr auto;
+  gap: 10px;
+  padding: 5px 4px;
+  border-bottom: 1px solid var(--rule);
+  cursor: pointer;
+}
+li[aria-selected='true'] {
+  background: var(--lit);
+  box-shadow: inset 3px 0 var(--clay-4);
+}
+.kind {
+  color: var(--faint);
+  font-size: 0.88rem;
+  padding-left: 6px;
+}
+.what {
+  overflow-wrap: anywhere;
+}
+.none {
+  margin: 8px 0 0;
+}
+@media (max-width: 640px) {
+  .finder {
+    margin-left: auto;
+  }
+}
 </style>

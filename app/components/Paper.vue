@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const props = defineProps<{ svg: string, label: string }>()
+const props = defineProps<{ svg: string; label: string }>()
 const host = useTemplateRef<HTMLElement>('host')
 
 /** Drawn in the page itself, so that it has the page's own letters. */
@@ -16,5 +16,9 @@ watch(() => props.svg, draw)
 </template>
 
 <style>
-.paper svg { display: block; width: 100%; height: auto; }
+.paper svg {
+  display: block;
+  width: 100%;
+  height: auto;
+}
 </style>

@@ -12,14 +12,50 @@ function add() {
 
 <template>
   <p class="tags">
-    <span v-for="tag in tags" :key="tag" class="tag">#{{ tag }} <button class="plain" :aria-label="`Take the tag ${tag} off`" @click="emit('set', tags.filter(other => other !== tag))">×</button></span>
-    <input v-model="typed" class="field" maxlength="40" placeholder="add a tag" aria-label="Add a tag" data-test="tag" @keydown.enter="add" @blur="add">
+    <span v-for="tag in tags" :key="tag" class="tag"
+      >#{{ tag }}
+      <button
+        class="plain"
+        :aria-label="`Take the tag ${tag} off`"
+        @click="
+          emit(
+            'set',
+            tags.filter(other => other !== tag),
+          )
+        ">
+        ×
+      </button></span
+    >
+    <input
+      v-model="typed"
+      class="field"
+      maxlength="40"
+      placeholder="add a tag"
+      aria-label="Add a tag"
+      data-test="tag"
+      @keydown.enter="add"
+      @blur="add" />
   </p>
 </template>
 
 <style scoped>
-.tags { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; margin: 6px 0; }
-.tag { white-space: nowrap; }
-.tag .plain { text-decoration: none; min-width: 24px; }
-.field { width: 110px; min-height: 28px; padding: 2px 6px; }
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+  margin: 6px 0;
+}
+.tag {
+  white-space: nowrap;
+}
+.tag .plain {
+  text-decoration: none;
+  min-width: 24px;
+}
+.field {
+  width: 110px;
+  min-height: 28px;
+  padding: 2px 6px;
+}
 </style>

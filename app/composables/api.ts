@@ -1,5 +1,13 @@
 /** An error as the server states it, or as the browser found it. */
-export interface ApiProblem { status: number, problem: string, where: string, hint: string, why?: string, theirs?: unknown, losses?: unknown }
+export interface ApiProblem {
+  status: number
+  problem: string
+  where: string
+  hint: string
+  why?: string
+  theirs?: unknown
+  losses?: unknown
+}
 
 export class ApiError extends Error {
   constructor(readonly told: ApiProblem) {
@@ -8,19 +16,24 @@ export class ApiError extends Error {
 }
 
 /** Asks the server; every failure is an `ApiError` that a screen can show. */
-export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE', body?: unknown } = {}): Promise<T> {
+export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown } = {}): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method: options.method ?? 'GET',
       ...(options.body === undefined ? {} : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }),
     })
+  } catch {
+    throw new ApiError({
+      status: 0,
+      problem: 'The server does not answer.',
+      where: 'network',
+      hint: 'What you typed is kept here and goes there when it is back.',
+    })
   }
-  catch {
-    throw new ApiError({ status: 0, problem: 'The server does not answer.', where: 'network', hint: 'What you typed is kept here and goes there when it is back.' })
-  }
-  const value = await response.json().catch(() => null) as unknown
-  if (!response.ok) throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...(value as object) })
+  const value = (await response.json().catch(() => null)) as unknown
+  if (!response.ok)
+    throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...(value as object) })
   return value as T
 }
 

@@ -10,8 +10,7 @@ export function useGuarded() {
     isBusy.value = true
     try {
       await work()
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = toldOf(error)
     }
     isBusy.value = false

@@ -5,4 +5,5 @@ export function today(): string {
 }
 
 /** The day of an instant where the athlete is, as it is said: `Tue 31 Mar`. */
-export const dayOfInstant = (iso: string, timeZone: string | undefined): string => new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone })
+export const dayOfInstant = (iso: string, timeZone: string | undefined): string =>
+  new Date(iso).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone })

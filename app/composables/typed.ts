@@ -4,8 +4,7 @@ const prefix = 'agonis.typed.'
 export function keepTyped(field: string, words: string): void {
   try {
     localStorage.setItem(prefix + field, words)
-  }
-  catch {
+  } catch {
     return
   }
 }
@@ -13,8 +12,7 @@ export function keepTyped(field: string, words: string): void {
 export function forgetTyped(field: string): void {
   try {
     localStorage.removeItem(prefix + field)
-  }
-  catch {
+  } catch {
     return
   }
 }
@@ -23,8 +21,7 @@ export function forgetTyped(field: string): void {
 export function typedBefore(field: string): string | null {
   try {
     return localStorage.getItem(prefix + field)
-  }
-  catch {
+  } catch {
     return null
   }
 }

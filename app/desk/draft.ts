@@ -1,8 +1,14 @@
 /** Words typed in one tab and not yet on the server, kept in this browser at every keystroke. */
-export interface Draft { script: string, base: number, source: string | null }
+export interface Draft {
+  script: string
+  base: number
+  source: string | null
+}
 
 /** A draft that a tab left behind. */
-export interface LeftDraft extends Draft { tab: string }
+export interface LeftDraft extends Draft {
+  tab: string
+}
 
 const prefix = (id: string) => `agonis.desk.${id}`
 const key = (id: string, tab: string) => `${prefix(id)}.${tab}`
@@ -10,10 +16,11 @@ const lastKey = 'agonis.desk-last'
 
 function parse(text: string | null): Draft | null {
   try {
-    const value = text === null ? null : JSON.parse(text) as Partial<Draft>
-    return value && typeof value.script === 'string' && typeof value.base === 'number' ? { script: value.script, base: value.base, source: value.source ?? null } : null
-  }
-  catch {
+    const value = text === null ? null : (JSON.parse(text) as Partial<Draft>)
+    return value && typeof value.script === 'string' && typeof value.base === 'number'
+      ? { script: value.script, base: value.base, source: value.source ?? null }
+      : null
+  } catch {
     return null
   }
 }
@@ -21,8 +28,7 @@ function parse(text: string | null): Draft | null {
 function stored(name: string): string | null {
   try {
     return localStorage.getItem(name)
-  }
-  catch {
+  } catch {
     return null
   }
 }
@@ -32,12 +38,13 @@ export const keptDraft = (id: string, tab: string): Draft | null => parse(stored
 /** Drafts of a session by every tab, this one and others, open or gone. */
 export function draftsOf(id: string): LeftDraft[] {
   try {
-    return Object.keys(localStorage).filter(name => name === prefix(id) || name.startsWith(`${prefix(id)}.`)).flatMap((name) => {
-      const draft = parse(stored(name))
-      return draft ? [{ ...draft, tab: name.slice(prefix(id).length + 1) }] : []
-    })
-  }
-  catch {
+    return Object.keys(localStorage)
+      .filter(name => name === prefix(id) || name.startsWith(`${prefix(id)}.`))
+      .flatMap(name => {
+        const draft = parse(stored(name))
+        return draft ? [{ ...draft, tab: name.slice(prefix(id).length + 1) }] : []
+      })
+  } catch {
     return []
   }
 }
@@ -47,8 +54,7 @@ export function keepDraft(id: string, tab: string, draft: Draft): boolean {
   try {
     localStorage.setItem(key(id, tab), JSON.stringify(draft))
     return true
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -56,8 +62,7 @@ export function keepDraft(id: string, tab: string, draft: Draft): boolean {
 export function clearDraft(id: string, tab: string): void {
   try {
     localStorage.removeItem(tab === '' ? prefix(id) : key(id, tab))
-  }
-  catch {
+  } catch {
     return
   }
 }
@@ -68,8 +73,7 @@ export const lastOnDesk = (): string | null => stored(lastKey)
 export function rememberOnDesk(id: string): void {
   try {
     localStorage.setItem(lastKey, id)
-  }
-  catch {
+  } catch {
     return
   }
 }
@@ -80,8 +84,7 @@ const freshKey = 'agonis.desk-fresh'
 export function rememberFresh(id: string): void {
   try {
     sessionStorage.setItem(freshKey, id)
-  }
-  catch {
+  } catch {
     return
   }
 }
@@ -89,8 +92,7 @@ export function rememberFresh(id: string): void {
 export function isFresh(id: string): boolean {
   try {
     return sessionStorage.getItem(freshKey) === id
-  }
-  catch {
+  } catch {
     return false
   }
 }

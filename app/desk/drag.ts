@@ -5,15 +5,24 @@ import type { Edit } from '~~/core/edit/edit'
 import { followPointer } from './follow-pointer'
 
 /** Where a row that is dragged would go. */
-export interface Drop { to: string, where: 'before' | 'after', y: number }
+export interface Drop {
+  to: string
+  where: 'before' | 'after'
+  y: number
+}
 
-interface Cell { path: string, top: number, bottom: number, isBlock: boolean }
+interface Cell {
+  path: string
+  top: number
+  bottom: number
+  isBlock: boolean
+}
 
 const threshold = 5
 
 /** The rows as they stand on the screen, told by their clocks. */
 function cellsOf(view: EditorView): Cell[] {
-  const cells = [...view.dom.querySelectorAll<HTMLElement>('.sheet-clock[data-path]')].map((element) => {
+  const cells = [...view.dom.querySelectorAll<HTMLElement>('.sheet-clock[data-path]')].map(element => {
     const { top, bottom } = (element.closest('.sheet-stack-row') ?? element.closest('.cm-gutterElement') ?? element).getBoundingClientRect()
     return { path: element.dataset.path!, top, bottom }
   })
@@ -33,46 +42,48 @@ export function dropAt(cells: readonly Cell[], dragged: string, y: number): Drop
 
 /** Rows are moved by their clock, repeats by their roundel too; a press without a move is handed on. */
 export function rowDragging(move: (edit: Edit) => void, press: (path: string, what: 'row' | 'count') => void): Extension {
-  return ViewPlugin.fromClass(class {
-    private readonly line = document.createElement('div')
-    private readonly down = (event: PointerEvent) => this.start(event)
+  return ViewPlugin.fromClass(
+    class {
+      private readonly line = document.createElement('div')
+      private readonly down = (event: PointerEvent) => this.start(event)
 
-    constructor(private readonly view: EditorView) {
-      this.line.className = 'sheet-drop'
-      this.line.hidden = true
-      view.dom.append(this.line)
-      view.dom.addEventListener('pointerdown', this.down)
-    }
-
-    private start(event: PointerEvent) {
-      const handle = (event.target as HTMLElement).closest<HTMLElement>('.sheet-handle, .sheet-roundel, .sheet-preview [data-path]')
-      const path = handle?.dataset.path
-      if (!handle || !path || event.button !== 0) return
-      event.preventDefault()
-      const startY = event.clientY
-      let isDragging = false
-      let drop: Drop | null = null
-      const show = (pointer: PointerEvent) => {
-        isDragging ||= Math.abs(pointer.clientY - startY) > threshold
-        if (!isDragging) return
-        drop = dropAt(cellsOf(this.view), path, pointer.clientY)
-        this.line.hidden = drop === null
-        if (drop) this.line.style.top = `${drop.y - this.view.dom.getBoundingClientRect().top}px`
-        this.view.dom.classList.add('sheet-dragging')
-      }
-      const end = (isDone: boolean) => {
+      constructor(private readonly view: EditorView) {
+        this.line.className = 'sheet-drop'
         this.line.hidden = true
-        this.view.dom.classList.remove('sheet-dragging')
-        if (!isDone) return
-        if (drop) move({ do: 'move', at: path, to: drop.to, where: drop.where })
-        else if (!isDragging) press(path, handle.classList.contains('sheet-roundel') ? 'count' : 'row')
+        view.dom.append(this.line)
+        view.dom.addEventListener('pointerdown', this.down)
       }
-      followPointer(show, end)
-    }
 
-    destroy() {
-      this.view.dom.removeEventListener('pointerdown', this.down)
-      this.line.remove()
-    }
-  })
+      private start(event: PointerEvent) {
+        const handle = (event.target as HTMLElement).closest<HTMLElement>('.sheet-handle, .sheet-roundel, .sheet-preview [data-path]')
+        const path = handle?.dataset.path
+        if (!handle || !path || event.button !== 0) return
+        event.preventDefault()
+        const startY = event.clientY
+        let isDragging = false
+        let drop: Drop | null = null
+        const show = (pointer: PointerEvent) => {
+          isDragging ||= Math.abs(pointer.clientY - startY) > threshold
+          if (!isDragging) return
+          drop = dropAt(cellsOf(this.view), path, pointer.clientY)
+          this.line.hidden = drop === null
+          if (drop) this.line.style.top = `${drop.y - this.view.dom.getBoundingClientRect().top}px`
+          this.view.dom.classList.add('sheet-dragging')
+        }
+        const end = (isDone: boolean) => {
+          this.line.hidden = true
+          this.view.dom.classList.remove('sheet-dragging')
+          if (!isDone) return
+          if (drop) move({ do: 'move', at: path, to: drop.to, where: drop.where })
+          else if (!isDragging) press(path, handle.classList.contains('sheet-roundel') ? 'count' : 'row')
+        }
+        followPointer(show, end)
+      }
+
+      destroy() {
+        this.view.dom.removeEventListener('pointerdown', this.down)
+        this.line.remove()
+      }
+    },
+  )
 }

@@ -14,7 +14,10 @@ const rowIndent = indentService.of((context, position) => {
   const line = context.lineAt(position, -1)
   const own = /^ */.exec(line.text)![0].length
   const head = /^\s*(?:off\s+)?(?:\d+ times|repeat for \S+(?: \w+)?|leg \w+)/i.exec(line.text)
-  return head && opensBlock.test(line.text) && hasBody.test(line.text.slice(head[0].length)) && !/\d/.test(line.text.slice(head[0].length).replace(/lane \d|pool \d+|after \d+|ceiling \d+/g, ''))
+  return head &&
+    opensBlock.test(line.text) &&
+    hasBody.test(line.text.slice(head[0].length)) &&
+    !/\d/.test(line.text.slice(head[0].length).replace(/lane \d|pool \d+|after \d+|ceiling \d+/g, ''))
     ? own + 2
     : own
 })
@@ -40,7 +43,15 @@ const isTouchKeyboard = /Android|iPhone|iPad/.test(navigator.userAgent)
  */
 const directTyping = EditorView.domEventHandlers({
   beforeinput(event, view) {
-    if (event.inputType !== 'insertText' || event.data === null || event.isComposing || view.composing || view.state.readOnly || isTouchKeyboard) return false
+    if (
+      event.inputType !== 'insertText' ||
+      event.data === null ||
+      event.isComposing ||
+      view.composing ||
+      view.state.readOnly ||
+      isTouchKeyboard
+    )
+      return false
     event.preventDefault()
     view.dispatch(view.state.replaceSelection(event.data), { userEvent: 'input.type', scrollIntoView: true })
     return true
@@ -49,11 +60,15 @@ const directTyping = EditorView.domEventHandlers({
 
 export const sheetKeys: Extension = [
   directTyping,
-  history({ minDepth: 1_000_000 }), rowIndent, indentUnit.of('  '), EditorState.tabSize.of(2),
+  history({ minDepth: 1_000_000 }),
+  rowIndent,
+  indentUnit.of('  '),
+  EditorState.tabSize.of(2),
   keymap.of([
     { key: 'Alt-Enter', run: takeFix },
     { key: 'Tab', run: indentMore, shift: indentLess },
     { key: 'Mod-Shift-z', run: redo },
-    ...historyKeymap, ...defaultKeymap,
+    ...historyKeymap,
+    ...defaultKeymap,
   ]),
 ]

@@ -12,28 +12,44 @@ const afterAt: Completion[] = [
   ...efforts.map(name => ({ label: `${name} effort`, type: 'effort' })),
   ...['/km', '/mi', '/100m'].map(unit => snippetCompletion(`#{4:05} ${unit}`, { label: `4:05 ${unit}`, type: 'pace' })),
   ...[1, 2, 3, 4, 5].flatMap(zone => ['heart rate', 'power'].map(of => ({ label: `zone ${zone} ${of}`, type: 'zone' }))),
-  snippetCompletion('#{95}-#{105} %CP', { label: '95-105 %CP', type: 'power' }), snippetCompletion('#{200} W', { label: '200 W', type: 'power' }),
-  snippetCompletion('#{140}-#{150} bpm', { label: '140-150 bpm', type: 'heart rate' }), snippetCompletion('RPE #{6}', { label: 'RPE 6', type: 'felt' }),
+  snippetCompletion('#{95}-#{105} %CP', { label: '95-105 %CP', type: 'power' }),
+  snippetCompletion('#{200} W', { label: '200 W', type: 'power' }),
+  snippetCompletion('#{140}-#{150} bpm', { label: '140-150 bpm', type: 'heart rate' }),
+  snippetCompletion('RPE #{6}', { label: 'RPE 6', type: 'felt' }),
 ]
 const atRowStart: Completion[] = [
   ...['warm-up until press', 'cool-down until press', 'recovery 2:00 jog', 'rest 1:00'].map(label => ({ label, type: 'row' })),
-  snippetCompletion('#{4} times, drop last recovery\n  #{400 m} @ #{5k effort}\n  recovery #{1:30} jog', { label: '4 times … with recoveries between', type: 'repeat' }),
+  snippetCompletion('#{4} times, drop last recovery\n  #{400 m} @ #{5k effort}\n  recovery #{1:30} jog', {
+    label: '4 times … with recoveries between',
+    type: 'repeat',
+  }),
   snippetCompletion('repeat for #{5 km}\n  #{4:00} @ #{10k effort}\n  recovery #{1:30}', { label: 'repeat for 5 km …', type: 'repeat' }),
 ]
 const headerRows: Completion[] = [
-  snippetCompletion('title #{}', { label: 'title', type: 'header' }), ...['sport run', 'sport ride', 'sport swim', 'place track', 'place treadmill', 'place trainer', 'place pool 25 m'].map(label => ({ label, type: 'header' })),
-  snippetCompletion('ceiling #{165} bpm', { label: 'ceiling 165 bpm', type: 'header' }), snippetCompletion('prompt drink from #{40:00} every #{20:00}', { label: 'prompt drink …', type: 'header' }),
+  snippetCompletion('title #{}', { label: 'title', type: 'header' }),
+  ...['sport run', 'sport ride', 'sport swim', 'place track', 'place treadmill', 'place trainer', 'place pool 25 m'].map(label => ({
+    label,
+    type: 'header',
+  })),
+  snippetCompletion('ceiling #{165} bpm', { label: 'ceiling 165 bpm', type: 'header' }),
+  snippetCompletion('prompt drink from #{40:00} every #{20:00}', { label: 'prompt drink …', type: 'header' }),
 ]
 const units: Completion[] = ['m', 'km', 'mi', 'min', 's', 'kcal'].map(label => ({ label, type: 'unit' }))
 
 /** A session of the athlete's own, to be put in by its title. */
-export interface OwnSession { title: string, rows: () => Promise<string | null> }
+export interface OwnSession {
+  title: string
+  rows: () => Promise<string | null>
+}
 
 const asSnippet = (own: OwnSession): Completion => ({
-  label: own.title, type: 'session', detail: 'its rows',
+  label: own.title,
+  type: 'session',
+  detail: 'its rows',
   apply(view, _, from, to) {
-    void own.rows().then((rows) => {
-      if (rows !== null && view.state.sliceDoc(from, to) !== '') view.dispatch({ changes: { from, to, insert: rows }, userEvent: 'input.complete' })
+    void own.rows().then(rows => {
+      if (rows !== null && view.state.sliceDoc(from, to) !== '')
+        view.dispatch({ changes: { from, to, insert: rows }, userEvent: 'input.complete' })
     })
   },
 })
@@ -75,7 +91,9 @@ const readingOnHover = hoverTooltip((view, position) => {
   const [first] = rows
   if (!first) return null
   return {
-    pos: line.from, end: line.to, above: true,
+    pos: line.from,
+    end: line.to,
+    above: true,
     create() {
       const dom = document.createElement('div')
       dom.className = 'sheet-hover'
@@ -86,10 +104,16 @@ const readingOnHover = hoverTooltip((view, position) => {
 })
 
 /** Tab takes what is offered; Enter always begins the next row. */
-const completionKeys = Prec.highest(keymap.of([...completionKeymap.filter(binding => binding.key !== 'Enter'), { key: 'Tab', run: acceptCompletion }]))
+const completionKeys = Prec.highest(
+  keymap.of([...completionKeymap.filter(binding => binding.key !== 'Enter'), { key: 'Tab', run: acceptCompletion }]),
+)
 
 /** Words of the script: their look, what may come next, what they fold into and what they say. */
 export const scriptLanguage = (own: () => readonly OwnSession[]): Extension => [
-  highlighting, foldRows, foldGutter({ openText: '⌄', closedText: '›' }), readingOnHover,
-  autocompletion({ override: [complete(own)], icons: false, defaultKeymap: false, interactionDelay: 0 }), completionKeys,
+  highlighting,
+  foldRows,
+  foldGutter({ openText: '⌄', closedText: '›' }),
+  readingOnHover,
+  autocompletion({ override: [complete(own)], icons: false, defaultKeymap: false, interactionDelay: 0 }),
+  completionKeys,
 ]

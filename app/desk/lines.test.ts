@@ -12,14 +12,22 @@ function linesOf(text: string) {
 
 describe('rows sorted to the lines that said them', () => {
   it('gives a canonical line its own row, and its brackets hug the rows of the repeat', () => {
-    const { lines, levels } = linesOf('sport run\n\nwarm-up 10:00\n2 times\n  3 times\n    1:00\n    recovery 1:00\n  recovery 3:00\ncool-down 5:00\n')
+    const { lines, levels } = linesOf(
+      'sport run\n\nwarm-up 10:00\n2 times\n  3 times\n    1:00\n    recovery 1:00\n  recovery 3:00\ncool-down 5:00\n',
+    )
     expect(levels).toBe(2)
     expect([...lines.keys()].sort((a, b) => a - b)).toEqual([3, 4, 5, 6, 7, 8, 9])
-    const brackets = (line: number) => lines.get(line)!.rows[0]!.brackets.map(bracket => `${bracket.level} ${bracket.part} ${bracket.roundel ?? ''}`.trim())
+    const brackets = (line: number) =>
+      lines.get(line)!.rows[0]!.brackets.map(bracket => `${bracket.level} ${bracket.part} ${bracket.roundel ?? ''}`.trim())
     expect(brackets(3)).toEqual([])
     expect(brackets(4)).toEqual(['0 top'])
     expect(brackets(5)).toEqual(['0 middle', '1 top'])
-    expect(brackets(6)).toEqual(['0 middle', '1 middle'].map((text, index) => text + (lines.get(6)!.rows[0]!.brackets[index]!.roundel ? ` ${lines.get(6)!.rows[0]!.brackets[index]!.roundel}` : '')))
+    expect(brackets(6)).toEqual(
+      ['0 middle', '1 middle'].map(
+        (text, index) =>
+          text + (lines.get(6)!.rows[0]!.brackets[index]!.roundel ? ` ${lines.get(6)!.rows[0]!.brackets[index]!.roundel}` : ''),
+      ),
+    )
     expect(brackets(8)).toEqual(['0 bottom'])
     const roundels = [...lines.values()].flatMap(line => line.rows.flatMap(row => row.brackets.flatMap(bracket => bracket.roundel ?? [])))
     expect(roundels.sort()).toEqual(['×2', '×3'])

@@ -11,10 +11,17 @@ export interface Bracket {
 }
 
 /** A row as the margins draw it. */
-export interface MarginRow { row: SheetRow, brackets: Bracket[] }
+export interface MarginRow {
+  row: SheetRow
+  brackets: Bracket[]
+}
 
 /** What stands beside one line of text: its own row, or the rows that a shorthand line was read as. */
-export interface SheetLine { rows: MarginRow[], isPreview: boolean, remarks: Remark[] }
+export interface SheetLine {
+  rows: MarginRow[]
+  isPreview: boolean
+  remarks: Remark[]
+}
 
 export interface SheetData {
   lines: ReadonlyMap<number, SheetLine>
@@ -50,7 +57,12 @@ function bracketsOf(rows: readonly SheetRow[]): Bracket[][] {
  *
  * @param places where each path was said
  */
-export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string, { line: number }>, remarks: readonly Remark[], say: (path: string) => string = () => ''): SheetData {
+export function sheetLines(
+  rows: readonly SheetRow[],
+  places: ReadonlyMap<string, { line: number }>,
+  remarks: readonly Remark[],
+  say: (path: string) => string = () => '',
+): SheetData {
   const lines = new Map<number, SheetLine>()
   const lineAt = (line: number) => {
     const known = lines.get(line)
@@ -71,4 +83,5 @@ export function sheetLines(rows: readonly SheetRow[], places: ReadonlyMap<string
 }
 
 /** Extra height of a row in pixels: a gentle log of how long it lasts. */
-export const growth = (seconds: number | null) => seconds === null || seconds <= 60 ? 0 : Math.min(16, Math.round(3 * Math.log2(seconds / 60)))
+export const growth = (seconds: number | null) =>
+  seconds === null || seconds <= 60 ? 0 : Math.min(16, Math.round(3 * Math.log2(seconds / 60)))

@@ -11,15 +11,15 @@ function element(className: string, text = ''): HTMLElement {
   return made
 }
 
-const along = (percent: number) => Math.min(100, Math.max(0, (percent - effortAxis.low) / (effortAxis.high - effortAxis.low) * 100))
+const along = (percent: number) => Math.min(100, Math.max(0, ((percent - effortAxis.low) / (effortAxis.high - effortAxis.low)) * 100))
 
 /** Darker, and hatched from critical on: effort is never told by hue alone. */
-const effortClass = (middle: number) => middle >= 100 ? 'hardest' : middle >= 92 ? 'hard' : middle >= 80 ? 'steady' : 'easy'
+const effortClass = (middle: number) => (middle >= 100 ? 'hardest' : middle >= 92 ? 'hard' : middle >= 80 ? 'steady' : 'easy')
 
-const lookOf = ({ band }: SheetRow) => band ? `sheet-band ${effortClass((band.low + band.high) / 2)}` : 'sheet-open'
+const lookOf = ({ band }: SheetRow) => (band ? `sheet-band ${effortClass((band.low + band.high) / 2)}` : 'sheet-open')
 const unsaidEffort = { low: 60, high: 84 }
 /** The efforts that the strings stand for as they are drawn. */
-const strung = new WeakMap<HTMLElement, { low: number, high: number }>()
+const strung = new WeakMap<HTMLElement, { low: number; high: number }>()
 
 /** Sets a string's ends where the row's efforts are. */
 function string(line: HTMLElement, row: SheetRow) {
@@ -74,8 +74,8 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
 /** The columns beside the words: when and how often before them, how hard for how long after them. */
 export type Column = 'before' | 'after'
 
-const clockOf = (row: SheetRow) => row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt))
-const kilometresOf = (row: SheetRow) => row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1)
+const clockOf = (row: SheetRow) => (row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt)))
+const kilometresOf = (row: SheetRow) => (row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1))
 
 function drawBefore({ row, brackets }: MarginRow): HTMLElement {
   const cell = element('sheet-before')
@@ -120,8 +120,15 @@ function writeAfter(cell: Element, row: SheetRow) {
  *
  * @param isWanted leaves the other cells as they are
  */
-export function writeMargins(sheet: HTMLElement, rows: ReadonlyMap<string, SheetRow>, isWanted: (path: string) => boolean = () => true): void {
-  for (const [className, writeCell] of [['sheet-before', writeBefore], ['sheet-after', writeAfter]] as const) {
+export function writeMargins(
+  sheet: HTMLElement,
+  rows: ReadonlyMap<string, SheetRow>,
+  isWanted: (path: string) => boolean = () => true,
+): void {
+  for (const [className, writeCell] of [
+    ['sheet-before', writeBefore],
+    ['sheet-after', writeAfter],
+  ] as const) {
     for (const cell of sheet.getElementsByClassName(className)) {
       const path = (cell as HTMLElement).dataset.path!
       const row = rows.get(path)
@@ -130,10 +137,12 @@ export function writeMargins(sheet: HTMLElement, rows: ReadonlyMap<string, Sheet
   }
 }
 
-const sameBrackets = (some: readonly Bracket[], others: readonly Bracket[]) => some.length === others.length && some.every(({ level, part, roundel, path }, index) => {
-  const other = others[index]!
-  return level === other.level && part === other.part && roundel === other.roundel && path === other.path
-})
+const sameBrackets = (some: readonly Bracket[], others: readonly Bracket[]) =>
+  some.length === others.length &&
+  some.every(({ level, part, roundel, path }, index) => {
+    const other = others[index]!
+    return level === other.level && part === other.part && roundel === other.roundel && path === other.path
+  })
 
 /** Whether a column draws two rows alike, but for what is written in place. */
 function looksSame(column: Column, one: MarginRow, other: MarginRow): boolean {
@@ -146,13 +155,22 @@ function looksSame(column: Column, one: MarginRow, other: MarginRow): boolean {
 
 /** What one column shows beside one line: a single row, or the rows a shorthand line was read as. */
 export class MarginMarker extends GutterMarker {
-  constructor(readonly column: Column, readonly rows: readonly MarginRow[], readonly isStack: boolean) {
+  constructor(
+    readonly column: Column,
+    readonly rows: readonly MarginRow[],
+    readonly isStack: boolean,
+  ) {
     super()
   }
 
   override eq(other: GutterMarker) {
-    return other instanceof MarginMarker && other.column === this.column && other.isStack === this.isStack && other.rows.length === this.rows.length
-      && this.rows.every((row, index) => looksSame(this.column, row, other.rows[index]!))
+    return (
+      other instanceof MarginMarker &&
+      other.column === this.column &&
+      other.isStack === this.isStack &&
+      other.rows.length === this.rows.length &&
+      this.rows.every((row, index) => looksSame(this.column, row, other.rows[index]!))
+    )
   }
 
   override toDOM() {

@@ -7,7 +7,10 @@ export function keyedRemark(remarks: readonly Remark[]): Remark | undefined {
 }
 
 /** A remark as it is listed beside the sheet. */
-export interface ListedRemark { remark: Remark, isKeyed: boolean }
+export interface ListedRemark {
+  remark: Remark
+  isKeyed: boolean
+}
 
 const order = { error: 0, ask: 1, note: 2 }
 const listedAtMost = 40

@@ -5,7 +5,9 @@ import { readScript } from '../../core/script/read'
 import { dropAt } from './drag'
 import { blockAt, rowActions } from './row-keys'
 
-const session = readScript('sport run\n\nwarm-up 10:00\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30\n2 times\n  1:00\ncool-down 5:00\n').sessions[0]!
+const session = readScript(
+  'sport run\n\nwarm-up 10:00\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30\n2 times\n  1:00\ncool-down 5:00\n',
+).sessions[0]!
 
 /** The rows after the action of this name at a path, or null where it does not apply. */
 function after(name: string, path: string): string[] | null {
@@ -41,11 +43,17 @@ describe('what keys do to a row', () => {
 
 describe('where a dragged row goes', () => {
   const cells = [
-    { path: '1', top: 0, bottom: 30, isBlock: false }, { path: '2', top: 30, bottom: 60, isBlock: true },
-    { path: '2.1', top: 60, bottom: 90, isBlock: false }, { path: '3', top: 90, bottom: 120, isBlock: false },
+    { path: '1', top: 0, bottom: 30, isBlock: false },
+    { path: '2', top: 30, bottom: 60, isBlock: true },
+    { path: '2.1', top: 60, bottom: 90, isBlock: false },
+    { path: '3', top: 90, bottom: 120, isBlock: false },
   ]
   it.each([
-    ['3', 5, { to: '1', where: 'before', y: 0 }], ['3', 25, { to: '1', where: 'after', y: 30 }], ['3', 55, { to: '2.1', where: 'before', y: 60 }],
-    ['1', 400, { to: '3', where: 'after', y: 120 }], ['2', 70, null], ['3', 100, null],
+    ['3', 5, { to: '1', where: 'before', y: 0 }],
+    ['3', 25, { to: '1', where: 'after', y: 30 }],
+    ['3', 55, { to: '2.1', where: 'before', y: 60 }],
+    ['1', 400, { to: '3', where: 'after', y: 120 }],
+    ['2', 70, null],
+    ['3', 100, null],
   ])('%s let go at %d', (dragged, y, wanted) => expect(dropAt(cells, dragged, y)).toEqual(wanted))
 })

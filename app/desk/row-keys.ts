@@ -33,7 +33,7 @@ function down(session: Session, at: string): Edit | null {
 }
 
 /** The repeat at a path, or around it. */
-export function blockAt(session: Session, path: string): { path: string, times: number | null } | null {
+export function blockAt(session: Session, path: string): { path: string; times: number | null } | null {
   for (let at: string | null = path; at !== null; at = outerOf(at)) {
     const item = itemAt(session, at)
     if (item?.kind === 'block') return { path: at, times: item.repeat.times ?? null }
@@ -43,7 +43,9 @@ export function blockAt(session: Session, path: string): { path: string, times: 
 
 function count(session: Session, path: string, by: number): Edit | null {
   const block = blockAt(session, path)
-  return block && block.times !== null && block.times + by >= 1 ? { do: 'repeat', at: block.path, repeat: { times: block.times + by } } : null
+  return block && block.times !== null && block.times + by >= 1
+    ? { do: 'repeat', at: block.path, repeat: { times: block.times + by } }
+    : null
 }
 
 export const rowActions: readonly RowAction[] = [
@@ -52,10 +54,26 @@ export const rowActions: readonly RowAction[] = [
   { name: 'Again', key: 'Alt-d', shown: 'Alt D', edit: (_, at) => ({ do: 'duplicate', at }) },
   { name: 'Split', key: 'Alt-s', shown: 'Alt S', edit: (_, at) => ({ do: 'split', at }) },
   { name: 'Repeat it', key: 'Alt-w', shown: 'Alt W', edit: (_, at) => ({ do: 'wrap', from: at, to: at, times: 2 }) },
-  { name: 'Unwrap', key: 'Alt-Shift-w', shown: 'Alt Shift W', edit: (session, at) => { const block = blockAt(session, at); return block && { do: 'unwrap', at: block.path } } },
+  {
+    name: 'Unwrap',
+    key: 'Alt-Shift-w',
+    shown: 'Alt Shift W',
+    edit: (session, at) => {
+      const block = blockAt(session, at)
+      return block && { do: 'unwrap', at: block.path }
+    },
+  },
   { name: '+1 round', key: 'Alt-=', shown: 'Alt +', edit: (session, at) => count(session, at, 1) },
   { name: '\u22121 round', key: 'Alt--', shown: 'Alt \u2212', edit: (session, at) => count(session, at, -1) },
-  { name: 'Last recovery', key: 'Alt-l', shown: 'Alt L', edit: (session, at) => { const block = blockAt(session, at); return block && { do: 'drop-last', at: block.path } } },
+  {
+    name: 'Last recovery',
+    key: 'Alt-l',
+    shown: 'Alt L',
+    edit: (session, at) => {
+      const block = blockAt(session, at)
+      return block && { do: 'drop-last', at: block.path }
+    },
+  },
   { name: 'On / off', key: 'Alt-o', shown: 'Alt O', edit: (_, at) => ({ do: 'off', at }) },
   { name: 'Harder copy', key: 'Alt-h', shown: 'Alt H', edit: (_, at) => ({ do: 'harder', at, shift: { by: 3, unit: '%' } }) },
   { name: 'Easier copy', key: 'Alt-Shift-h', shown: 'Alt Shift H', edit: (_, at) => ({ do: 'harder', at, shift: { by: -3, unit: '%' } }) },

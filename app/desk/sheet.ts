@@ -13,7 +13,7 @@ import { emptySheet, growth } from './lines'
  * Sets what stands beside the lines; sent after each reading of the text. The line that is being typed keeps its height
  * until typing pauses, so that the rows below it do not jump at every digit.
  */
-export const setSheet = StateEffect.define<{ data: SheetData, typedLine: number | null }>()
+export const setSheet = StateEffect.define<{ data: SheetData; typedLine: number | null }>()
 
 /** Lets the line that was typed take the height of what it says. */
 const settleHeight = StateEffect.define<null>()
@@ -57,7 +57,7 @@ const lineLooks = new Map<string, Decoration[]>()
 function lineLook(grow: number, classes: string): Decoration {
   const known = lineLooks.get(classes) ?? []
   lineLooks.set(classes, known)
-  return known[grow] ??= Decoration.line({ class: `sheet-grow-${grow}${classes}` })
+  return (known[grow] ??= Decoration.line({ class: `sheet-grow-${grow}${classes}` }))
 }
 
 function classesOf(single: SheetRow | undefined, remarks: readonly Remark[]): string {
@@ -70,7 +70,10 @@ function classesOf(single: SheetRow | undefined, remarks: readonly Remark[]): st
 const tidy = (text: string) => text.trim().replace(/\s+#.*$/, '')
 
 /** A line that keeps its extra height in pixels. */
-interface HeldLine { line: number, grow: number }
+interface HeldLine {
+  line: number
+  grow: number
+}
 
 function growOf(line: SheetLine | undefined): number {
   const single = line?.rows.length === 1 ? line.rows[0]!.row : undefined
@@ -87,7 +90,8 @@ function decorate(data: SheetData, doc: EditorView['state']['doc'], held: HeldLi
     found.push(lineLook(held?.line === number ? held.grow : growOf(line), classesOf(single, line.remarks)).range(from))
     for (const remark of line.remarks) {
       const [start, end] = [from + remark.column - 1, from + remark.column - 1 + remark.length]
-      if (remark.level !== 'note' && end > start && end <= to) found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
+      if (remark.level !== 'note' && end > start && end <= to)
+        found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
     }
     const isRead = single?.kind === 'step' && text.trimStart() !== single.words && tidy(text) !== tidy(single.words)
     if (line.isPreview || isRead) found.push(Decoration.widget({ widget: new PreviewWidget(line.rows), block: true, side: 1 }).range(to))
@@ -95,9 +99,14 @@ function decorate(data: SheetData, doc: EditorView['state']['doc'], held: HeldLi
   return Decoration.set(found, true)
 }
 
-interface Sheet { data: SheetData, held: HeldLine | null, decorations: DecorationSet }
+interface Sheet {
+  data: SheetData
+  held: HeldLine | null
+  decorations: DecorationSet
+}
 
-const heldAt = (line: number, before: Sheet): HeldLine => before.held?.line === line ? before.held : { line, grow: growOf(before.data.lines.get(line)) }
+const heldAt = (line: number, before: Sheet): HeldLine =>
+  before.held?.line === line ? before.held : { line, grow: growOf(before.data.lines.get(line)) }
 
 export const sheetField = StateField.define<Sheet>({
   create: () => ({ data: emptySheet, held: null, decorations: Decoration.none }),
@@ -118,20 +127,22 @@ export const sheetField = StateField.define<Sheet>({
 
 const settleAfter = 400
 
-const settlingHeights = ViewPlugin.fromClass(class {
-  private timer: ReturnType<typeof setTimeout> | undefined
+const settlingHeights = ViewPlugin.fromClass(
+  class {
+    private timer: ReturnType<typeof setTimeout> | undefined
 
-  constructor(private readonly view: EditorView) {}
+    constructor(private readonly view: EditorView) {}
 
-  update({ state }: ViewUpdate) {
-    clearTimeout(this.timer)
-    if (state.field(sheetField).held) this.timer = setTimeout(() => this.view.dispatch({ effects: settleHeight.of(null) }), settleAfter)
-  }
+    update({ state }: ViewUpdate) {
+      clearTimeout(this.timer)
+      if (state.field(sheetField).held) this.timer = setTimeout(() => this.view.dispatch({ effects: settleHeight.of(null) }), settleAfter)
+    }
 
-  destroy() {
-    clearTimeout(this.timer)
-  }
-})
+    destroy() {
+      clearTimeout(this.timer)
+    }
+  },
+)
 
 function column(side: Column): Extension {
   return gutter({
@@ -153,6 +164,4 @@ function column(side: Column): Extension {
 }
 
 /** The margins of the sheet on both sides of the words. */
-export const sheetColumns: Extension = [
-  sheetField, settlingHeights, column('before'), column('after'),
-]
+export const sheetColumns: Extension = [sheetField, settlingHeights, column('before'), column('after')]

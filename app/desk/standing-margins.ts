@@ -7,7 +7,8 @@ import { sheetField } from './sheet'
 /** Out of sight can wait, but not for long: the sheet may be scrolled at any time. */
 const outOfSightAtLatest = 200
 
-const whenIdle = (work: () => void) => 'requestIdleCallback' in window ? window.requestIdleCallback(work, { timeout: outOfSightAtLatest }) : setTimeout(work, outOfSightAtLatest)
+const whenIdle = (work: () => void) =>
+  'requestIdleCallback' in window ? window.requestIdleCallback(work, { timeout: outOfSightAtLatest }) : setTimeout(work, outOfSightAtLatest)
 
 /**
  * Keeps right what the margins of the standing rows say, once the columns have settled which rows these are: those in
@@ -25,7 +26,9 @@ class StandingMargins implements PluginValue {
       const [top, bottom] = [Math.max(0, box.top), Math.min(window.innerHeight, box.bottom)]
       return { from: view.lineBlockAtHeight(top - view.documentTop).from, to: view.lineBlockAtHeight(bottom - view.documentTop).to }
     },
-    write: (inSight: { from: number, to: number }) => { this.inSight = inSight },
+    write: (inSight: { from: number; to: number }) => {
+      this.inSight = inSight
+    },
   }
 
   private readonly scrolled = () => this.view.requestMeasure(this.measure)
@@ -36,7 +39,11 @@ class StandingMargins implements PluginValue {
   }
 
   update({ view, startState, state, changes, docChanged, geometryChanged }: ViewUpdate) {
-    if (docChanged) this.inSight = { from: changes.mapPos(Math.min(this.inSight.from, startState.doc.length), -1), to: changes.mapPos(Math.min(this.inSight.to, startState.doc.length), 1) }
+    if (docChanged)
+      this.inSight = {
+        from: changes.mapPos(Math.min(this.inSight.from, startState.doc.length), -1),
+        to: changes.mapPos(Math.min(this.inSight.to, startState.doc.length), 1),
+      }
     if (geometryChanged) view.requestMeasure(this.measure)
     const { data } = state.field(sheetField)
     if (data === startState.field(sheetField).data) return

@@ -3,8 +3,8 @@ const lockName = (tab: string) => `agonis.tab.${tab}`
 
 /** Holds a lock for as long as this tab lives; false when another tab has it. */
 function hold(tab: string): Promise<boolean> {
-  return new Promise((resolve) => {
-    void navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => {
+  return new Promise(resolve => {
+    void navigator.locks.request(lockName(tab), { ifAvailable: true }, lock => {
       resolve(lock !== null)
       return lock === null ? undefined : new Promise(() => {})
     })
@@ -17,13 +17,12 @@ let own: Promise<string> | undefined
 export function ownTab(): Promise<string> {
   own ??= (async () => {
     const kept = sessionStorage.getItem(key)
-    if (kept && await hold(kept)) return kept
+    if (kept && (await hold(kept))) return kept
     const made = crypto.randomUUID().slice(0, 8)
     await hold(made)
     try {
       sessionStorage.setItem(key, made)
-    }
-    catch {
+    } catch {
       return made
     }
     return made

@@ -15,7 +15,7 @@ const progressStep = 0.1
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
   /** The toll with the session that it is of: the one on the desk may have gone on. */
-  const tolled = shallowRef<{ toll: Toll, session: Session } | null>(null)
+  const tolled = shallowRef<{ toll: Toll; session: Session } | null>(null)
   let askedFor: Session | undefined
   const picture = shallowRef<NudgePicture | null>(null)
   /** Share done of what is being reckoned; null when nothing is. */
@@ -59,7 +59,15 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
     progress.value = 0
     askedFor = asked
     const { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds } = nudging()
-    send({ kind: 'ask', id, session: asked, athlete: athlete(), nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds }, runs: wanted, on: today() })
+    send({
+      kind: 'ask',
+      id,
+      session: asked,
+      athlete: athlete(),
+      nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds },
+      runs: wanted,
+      on: today(),
+    })
   }
 
   function stop() {

@@ -6,7 +6,7 @@ import { fieldGroups, readyForFields } from './fields'
 const fields = new Map(fieldGroups.flatMap(group => group.fields).map(field => [field.key, field]))
 
 describe('the numbers of Me', () => {
-  it.each([...fields.keys()])('%s shows what it keeps, and what it keeps is a good document', (key) => {
+  it.each([...fields.keys()])('%s shows what it keeps, and what it keeps is a good document', key => {
     const field = fields.get(key)!
     const shown = field.show(ilse)
     expect(shown).not.toBe('')
@@ -16,7 +16,13 @@ describe('the numbers of Me', () => {
     expect(validateAthlete(kept)).toMatchObject({ ok: true })
   })
 
-  it.each([['heart-max', '400', 'a number from 100 to 230 bpm'], ['heart-max', 'high', 'a number from'], ['run-critical', '4.38', 'a pace as in 4:38'], ['run-critical', '0:10', 'a pace'], ['usual-warm-up', 'long', 'a time as in 15:00']])('%s refuses "%s" and says what it takes', (key, typed, words) => {
+  it.each([
+    ['heart-max', '400', 'a number from 100 to 230 bpm'],
+    ['heart-max', 'high', 'a number from'],
+    ['run-critical', '4.38', 'a pace as in 4:38'],
+    ['run-critical', '0:10', 'a pace'],
+    ['usual-warm-up', 'long', 'a time as in 15:00'],
+  ])('%s refuses "%s" and says what it takes', (key, typed, words) => {
     expect(fields.get(key)!.keep(ilse, typed)).toContain(words)
   })
 
@@ -31,8 +37,11 @@ describe('the numbers of Me', () => {
     expect(typeof kept !== 'string' && kept.run!.criticalSpeed).toBeCloseTo(1000 / 270, 4)
   })
 
-  it('brings a single pace to the run\'s', () => {
+  it("brings a single pace to the run's", () => {
     expect(readyForFields({ ...ilse, easyPace: 360 }).easyPace).toEqual({ run: 360 })
-    expect(readyForFields({ format: 'agonis.athlete', version: 1, name: 'x' })).toMatchObject({ usual: { warmUpSeconds: 900 }, units: { run: 'km' } })
+    expect(readyForFields({ format: 'agonis.athlete', version: 1, name: 'x' })).toMatchObject({
+      usual: { warmUpSeconds: 900 },
+      units: { run: 'km' },
+    })
   })
 })

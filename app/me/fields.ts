@@ -29,7 +29,10 @@ function set(athlete: Athlete, path: Path, value: unknown): Athlete {
 
 function numberField(key: string, label: string, unit: string, path: Path, low: number, high: number, hint = ''): Field {
   return {
-    key, label, unit, hint,
+    key,
+    label,
+    unit,
+    hint,
     show: athlete => String(get(athlete, path) ?? ''),
     keep(athlete, typed) {
       if (typed.trim() === '') return set(athlete, path, undefined)
@@ -44,17 +47,20 @@ function numberField(key: string, label: string, unit: string, path: Path, low: 
 function paceField(key: string, label: string, unit: '/km' | '/100m', path: Path, keptAs: 'speed' | 'seconds', hint = ''): Field {
   const metres = unit === '/km' ? 1000 : 100
   return {
-    key, label, unit, hint,
+    key,
+    label,
+    unit,
+    hint,
     show(athlete) {
       const value = get(athlete, path)
       if (typeof value !== 'number') return ''
-      return formatTime(Math.round(keptAs === 'speed' ? metres / value : value * metres / 1000))
+      return formatTime(Math.round(keptAs === 'speed' ? metres / value : (value * metres) / 1000))
     },
     keep(athlete, typed) {
       if (typed.trim() === '') return set(athlete, path, undefined)
       const seconds = parseClock(typed.trim())
       if (seconds === null || seconds < 30 || seconds > 1800) return `${label}: a pace as in 4:38`
-      const value = keptAs === 'speed' ? Math.round(metres / seconds * 1e5) / 1e5 : seconds * 1000 / metres
+      const value = keptAs === 'speed' ? Math.round((metres / seconds) * 1e5) / 1e5 : (seconds * 1000) / metres
       return set(athlete, path, value)
     },
   }
@@ -62,8 +68,11 @@ function paceField(key: string, label: string, unit: '/km' | '/100m', path: Path
 
 function clockField(key: string, label: string, path: Path): Field {
   return {
-    key, label, unit: '', hint: '',
-    show: athlete => typeof get(athlete, path) === 'number' ? formatTime(get(athlete, path) as number) : '',
+    key,
+    label,
+    unit: '',
+    hint: '',
+    show: athlete => (typeof get(athlete, path) === 'number' ? formatTime(get(athlete, path) as number) : ''),
     keep(athlete, typed) {
       const seconds = parseClock(typed.trim())
       return seconds === null ? `${label}: a time as in 15:00` : set(athlete, path, seconds)
@@ -73,7 +82,10 @@ function clockField(key: string, label: string, path: Path): Field {
 
 function dateField(key: string, label: string, path: Path): Field {
   return {
-    key, label, unit: '', hint: 'a day as in 1984-11-02; only for the estimate of a maximum heart rate',
+    key,
+    label,
+    unit: '',
+    hint: 'a day as in 1984-11-02; only for the estimate of a maximum heart rate',
     show: athlete => String(get(athlete, path) ?? ''),
     keep(athlete, typed) {
       const words = typed.trim()
@@ -85,48 +97,76 @@ function dateField(key: string, label: string, path: Path): Field {
   }
 }
 
-export interface FieldGroup { title: string, note: string, fields: Field[] }
+export interface FieldGroup {
+  title: string
+  note: string
+  fields: Field[]
+}
 
 /** The numbers that sessions are reckoned and fitted with. */
 export const fieldGroups: readonly FieldGroup[] = [
-  { title: 'Body', note: '', fields: [
-    numberField('mass', 'Mass', 'kg', ['massKg'], 20, 300),
-    dateField('birth-date', 'Born', ['birthDate']),
-  ] },
-  { title: 'Heart', note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.', fields: [
-    numberField('heart-max', 'Maximum', 'bpm', ['heart', 'max'], 100, 230),
-    numberField('heart-rest', 'At rest', 'bpm', ['heart', 'rest'], 25, 110),
-    numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
-    numberField('heart-aerobic', 'First threshold', 'bpm', ['heart', 'aerobicThreshold'], 80, 210, 'where talking gets short'),
-  ] },
-  { title: 'Run', note: '', fields: [
-    paceField('run-critical', 'Critical speed', '/km', ['run', 'criticalSpeed'], 'speed', 'the pace that can just be held steady'),
-    numberField('run-reserve', 'D\'', 'm', ['run', 'dPrime'], 10, 1000, 'metres that can be spent above critical speed'),
-    numberField('run-power', 'Critical power', 'W', ['run', 'criticalPower'], 50, 700),
-    paceField('run-easy', 'Easy pace', '/km', ['easyPace', 'run'], 'seconds'),
-    paceField('run-recovery', 'Recovery pace', '/km', ['recoveryPace', 'run'], 'seconds'),
-    paceField('run-walk', 'Walking pace', '/km', ['walkPace', 'run'], 'seconds'),
-  ] },
-  { title: 'Ride', note: '', fields: [
-    numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700),
-    numberField('ride-reserve', 'W\'', 'J', ['ride', 'wPrime'], 1000, 60_000, 'joules that can be spent above critical power'),
-  ] },
-  { title: 'Swim', note: '', fields: [
-    paceField('swim-critical', 'Critical swim speed', '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
-    paceField('swim-easy', 'Easy pace', '/100m', ['easyPace', 'swim'], 'seconds'),
-  ] },
-  { title: 'Usual length of open steps', note: 'Counted where a step ends by a press.', fields: [
-    clockField('usual-warm-up', 'Warm-up', ['usual', 'warmUpSeconds']),
-    clockField('usual-cool-down', 'Cool-down', ['usual', 'coolDownSeconds']),
-    clockField('usual-other', 'Other', ['usual', 'otherOpenSeconds']),
-  ] },
+  {
+    title: 'Body',
+    note: '',
+    fields: [numberField('mass', 'Mass', 'kg', ['massKg'], 20, 300), dateField('birth-date', 'Born', ['birthDate'])],
+  },
+  {
+    title: 'Heart',
+    note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.',
+    fields: [
+      numberField('heart-max', 'Maximum', 'bpm', ['heart', 'max'], 100, 230),
+      numberField('heart-rest', 'At rest', 'bpm', ['heart', 'rest'], 25, 110),
+      numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
+      numberField('heart-aerobic', 'First threshold', 'bpm', ['heart', 'aerobicThreshold'], 80, 210, 'where talking gets short'),
+    ],
+  },
+  {
+    title: 'Run',
+    note: '',
+    fields: [
+      paceField('run-critical', 'Critical speed', '/km', ['run', 'criticalSpeed'], 'speed', 'the pace that can just be held steady'),
+      numberField('run-reserve', "D'", 'm', ['run', 'dPrime'], 10, 1000, 'metres that can be spent above critical speed'),
+      numberField('run-power', 'Critical power', 'W', ['run', 'criticalPower'], 50, 700),
+      paceField('run-easy', 'Easy pace', '/km', ['easyPace', 'run'], 'seconds'),
+      paceField('run-recovery', 'Recovery pace', '/km', ['recoveryPace', 'run'], 'seconds'),
+      paceField('run-walk', 'Walking pace', '/km', ['walkPace', 'run'], 'seconds'),
+    ],
+  },
+  {
+    title: 'Ride',
+    note: '',
+    fields: [
+      numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700),
+      numberField('ride-reserve', "W'", 'J', ['ride', 'wPrime'], 1000, 60_000, 'joules that can be spent above critical power'),
+    ],
+  },
+  {
+    title: 'Swim',
+    note: '',
+    fields: [
+      paceField('swim-critical', 'Critical swim speed', '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
+      paceField('swim-easy', 'Easy pace', '/100m', ['easyPace', 'swim'], 'seconds'),
+    ],
+  },
+  {
+    title: 'Usual length of open steps',
+    note: 'Counted where a step ends by a press.',
+    fields: [
+      clockField('usual-warm-up', 'Warm-up', ['usual', 'warmUpSeconds']),
+      clockField('usual-cool-down', 'Cool-down', ['usual', 'coolDownSeconds']),
+      clockField('usual-other', 'Other', ['usual', 'otherOpenSeconds']),
+    ],
+  },
 ]
 
 /** Brings older forms of the document to the one the fields write: paces and usual lengths by name. */
 export function readyForFields(athlete: Athlete): Athlete {
-  const bySport = (pace: Athlete['easyPace']) => typeof pace === 'number' ? { run: pace } : pace ?? {}
+  const bySport = (pace: Athlete['easyPace']) => (typeof pace === 'number' ? { run: pace } : (pace ?? {}))
   return {
-    ...athlete, easyPace: bySport(athlete.easyPace), recoveryPace: bySport(athlete.recoveryPace), walkPace: bySport(athlete.walkPace),
+    ...athlete,
+    easyPace: bySport(athlete.easyPace),
+    recoveryPace: bySport(athlete.recoveryPace),
+    walkPace: bySport(athlete.walkPace),
     usual: athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 },
     units: athlete.units ?? { run: 'km', ride: 'km', swim: 'm' },
   }

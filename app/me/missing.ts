@@ -26,4 +26,4 @@ export function fieldsFor(missing: string): Field[] {
 }
 
 /** The sport whose race or time trial would answer; null where none would. */
-export const raceFor = (missing: string) => /a (run|swim) race or time trial/.exec(missing)?.[1] as 'run' | 'swim' | undefined ?? null
+export const raceFor = (missing: string) => (/a (run|swim) race or time trial/.exec(missing)?.[1] as 'run' | 'swim' | undefined) ?? null

@@ -27,8 +27,7 @@ onMounted(async () => {
         onTyped(field)
       }
     }
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = toldOf(error)
   }
 })
@@ -42,8 +41,7 @@ function keep(change: (athlete: Athlete) => Athlete, whenKept = () => {}) {
       state.value = 'kept'
       problem.value = null
       whenKept()
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = toldOf(error)
       state.value = ''
     }
@@ -55,9 +53,12 @@ function onTyped(field: Field) {
   const result = field.keep(readyForFields(athletes.athlete), words)
   wrong[field.key] = typeof result === 'string' ? result : ''
   if (typeof result === 'string') return
-  keep(athlete => field.keep(athlete, words) as Athlete, () => {
-    if (typed[field.key] === words) forgetTyped(`me.${field.key}`)
-  })
+  keep(
+    athlete => field.keep(athlete, words) as Athlete,
+    () => {
+      if (typed[field.key] === words) forgetTyped(`me.${field.key}`)
+    },
+  )
 }
 const checkLater = useDebounceFn(onTyped, 400)
 function keepLater(field: Field) {
@@ -73,34 +74,54 @@ async function loadTheirs() {
 }
 
 const units = computed(() => athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })
-const setUnit = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
+const setUnit = (sport: 'run' | 'ride' | 'swim', value: string) =>
+  keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
 const school = computed(() => athletes.athlete.schools?.band?.kind ?? 'quiet')
-const schools: { kind: BandSchoolKind, words: string }[] = [
+const schools: { kind: BandSchoolKind; words: string }[] = [
   { kind: 'quiet', words: 'quiet: as wide as a steady athlete of your sport needs' },
   { kind: 'lean-fast', words: 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %' },
   { kind: 'even', words: 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side' },
   { kind: 'percent', words: '3 % to each side' },
 ]
-const setSchool = (kind: string) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
+const setSchool = (kind: string) =>
+  keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
 const race = computed(() => athletes.athlete.schools?.racePrediction ?? 'power-law')
 const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, racePrediction: kind } }))
 function setSex(value: string) {
-  keep(({ sex: _, ...athlete }) => value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' })
+  keep(({ sex: _, ...athlete }) => (value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' }))
 }
-const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) => keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
+const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) =>
+  keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
 /** A change from one of the sections: it is shown in the fields too. */
 const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
-const sections = [['benchmarks', 'Benchmarks'], ['numbers', 'What follows'], ['zones', 'Zones'], ['set', 'Numbers, units, schools'], ['steadiness', 'Steadiness'], ['history', 'History']] as const
+const sections = [
+  ['benchmarks', 'Benchmarks'],
+  ['numbers', 'What follows'],
+  ['zones', 'Zones'],
+  ['set', 'Numbers, units, schools'],
+  ['steadiness', 'Steadiness'],
+  ['history', 'History'],
+] as const
 const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 </script>
 
 <template>
   <div class="page me">
     <h1>{{ athletes.athlete.name === 'unknown' ? 'Me' : athletes.athlete.name }}</h1>
-    <p class="faint" role="status" data-test="keeping">{{ state === 'kept' ? 'kept' : state === 'keeping' ? 'keeping…' : 'Each number is kept as you type it.' }}</p>
-    <p v-if="isEmpty" class="said note">Nothing is known yet. With critical speed or power, a target like “threshold” becomes a number; with an easy pace, a warm-up gets a distance.</p>
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button v-if="problem.status === 409" class="plain" @click="loadTheirs">Load the other</button></p>
-    <nav class="jump" aria-label="On this page"><a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a></nav>
+    <p class="faint" role="status" data-test="keeping">
+      {{ state === 'kept' ? 'kept' : state === 'keeping' ? 'keeping…' : 'Each number is kept as you type it.' }}
+    </p>
+    <p v-if="isEmpty" class="said note">
+      Nothing is known yet. With critical speed or power, a target like “threshold” becomes a number; with an easy pace, a warm-up gets a
+      distance.
+    </p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+      <button v-if="problem.status === 409" class="plain" @click="loadTheirs">Load the other</button>
+    </p>
+    <nav class="jump" aria-label="On this page">
+      <a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a>
+    </nav>
     <h2 id="benchmarks">Benchmarks</h2>
     <MeEfforts :athlete="athletes.athlete" @keep="keepWhole" />
     <h3>Tests</h3>
@@ -114,8 +135,16 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
       <section v-for="group in fieldGroups" :key="group.title">
         <h3>{{ group.title }}</h3>
         <p v-for="field in group.fields" :key="field.key" class="row">
-          <label :for="field.key">{{ field.label }}<small v-if="field.hint" class="faint">{{ field.hint }}</small></label>
-          <input :id="field.key" v-model="typed[field.key]" class="field mono" :aria-invalid="Boolean(wrong[field.key])" autocomplete="off" @input="keepLater(field)">
+          <label :for="field.key"
+            >{{ field.label }}<small v-if="field.hint" class="faint">{{ field.hint }}</small></label
+          >
+          <input
+            :id="field.key"
+            v-model="typed[field.key]"
+            class="field mono"
+            :aria-invalid="Boolean(wrong[field.key])"
+            autocomplete="off"
+            @input="keepLater(field)" />
           <span class="unit faint">{{ field.unit }}</span>
           <span v-if="wrong[field.key]" class="bad wrong" role="alert">{{ wrong[field.key] }}</span>
         </p>
@@ -125,35 +154,63 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         <h3>Sex</h3>
         <p class="row">
           <label for="sex">For the heart-rate impulse<small class="faint">its weights differ; unknown takes the mean of both</small></label>
-          <select id="sex" class="field wide" :value="athletes.athlete.sex ?? ''" @change="setSex(($event.target as HTMLSelectElement).value)"><option value="">unknown</option><option>female</option><option>male</option></select>
+          <select
+            id="sex"
+            class="field wide"
+            :value="athletes.athlete.sex ?? ''"
+            @change="setSex(($event.target as HTMLSelectElement).value)">
+            <option value="">unknown</option>
+            <option>female</option>
+            <option>male</option>
+          </select>
         </p>
       </section>
       <section>
         <h3>Units</h3>
-        <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
+        <p v-for="sport in ['run', 'ride', 'swim'] as const" :key="sport" class="row">
           <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <select :id="`unit-${sport}`" class="field" :value="units[sport]" @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="unit in (sport === 'swim' ? ['m', 'yd'] : ['km', 'mi'])" :key="unit">{{ unit }}</option>
+          <select
+            :id="`unit-${sport}`"
+            class="field"
+            :value="units[sport]"
+            @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
+            <option v-for="unit in sport === 'swim' ? ['m', 'yd'] : ['km', 'mi']" :key="unit">{{ unit }}</option>
           </select>
         </p>
       </section>
       <section>
         <h3>Band around one pace</h3>
         <p v-for="entry in schools" :key="entry.kind" class="school">
-          <label><input type="radio" name="school" :checked="school === entry.kind" @change="setSchool(entry.kind)"> {{ entry.words }}</label>
+          <label
+            ><input type="radio" name="school" :checked="school === entry.kind" @change="setSchool(entry.kind)" /> {{ entry.words }}</label
+          >
         </p>
       </section>
       <section>
         <h3>Race times</h3>
-        <p class="school"><label><input type="radio" name="race" :checked="race === 'power-law'" @change="setRace('power-law')"> power law through your efforts</label></p>
-        <p class="school"><label><input type="radio" name="race" :checked="race === 'oxygen'" @change="setRace('oxygen')"> oxygen model of your best run</label></p>
+        <p class="school">
+          <label
+            ><input type="radio" name="race" :checked="race === 'power-law'" @change="setRace('power-law')" /> power law through your
+            efforts</label
+          >
+        </p>
+        <p class="school">
+          <label
+            ><input type="radio" name="race" :checked="race === 'oxygen'" @change="setRace('oxygen')" /> oxygen model of your best
+            run</label
+          >
+        </p>
         <p class="faint small">Both stand side by side above; the one picked here is what 5k or threshold effort means.</p>
       </section>
       <section>
         <h3>Intensity by</h3>
-        <p v-for="sport in (['run', 'ride', 'swim'] as const)" :key="sport" class="row">
+        <p v-for="sport in ['run', 'ride', 'swim'] as const" :key="sport" class="row">
           <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <select :id="`measure-${sport}`" class="field wide" :value="athletes.athlete.preferredMeasure?.[sport] ?? zoneMeasures[sport][0]" @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
+          <select
+            :id="`measure-${sport}`"
+            class="field wide"
+            :value="athletes.athlete.preferredMeasure?.[sport] ?? zoneMeasures[sport][0]"
+            @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
             <option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
           </select>
         </p>
@@ -170,16 +227,63 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 </template>
 
 <style scoped>
-.groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(310px, 1fr)); gap: 22px 48px; align-items: start; }
-.row { display: grid; grid-template-columns: 1fr 126px 48px; gap: 4px 10px; align-items: center; margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
-.row label small { display: block; font-size: .8rem; }
-.row input { text-align: right; width: 100%; }
-.wrong { grid-column: 1 / -1; font-size: .9rem; }
-.small { font-size: .86rem; }
-.me > h2 { margin: 30px 0 8px; padding-top: 6px; border-top: 2px solid var(--slip); font-size: 1.3rem; scroll-margin-top: 8px; }
-h3 { font-size: 1.06rem; margin: 10px 0 4px; }
-.jump { display: flex; flex-wrap: wrap; gap: 4px 18px; margin-top: 6px; }
-.wide { grid-column: 2 / -1; }
-.school { margin: 0; padding: 5px 0; border-bottom: 1px solid var(--rule); }
-.school label { display: flex; gap: 8px; }
+.groups {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(310px, 1fr));
+  gap: 22px 48px;
+  align-items: start;
+}
+.row {
+  display: grid;
+  grid-template-columns: 1fr 126px 48px;
+  gap: 4px 10px;
+  align-items: center;
+  margin: 0;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.row label small {
+  display: block;
+  font-size: 0.8rem;
+}
+.row input {
+  text-align: right;
+  width: 100%;
+}
+.wrong {
+  grid-column: 1 / -1;
+  font-size: 0.9rem;
+}
+.small {
+  font-size: 0.86rem;
+}
+.me > h2 {
+  margin: 30px 0 8px;
+  padding-top: 6px;
+  border-top: 2px solid var(--slip);
+  font-size: 1.3rem;
+  scroll-margin-top: 8px;
+}
+h3 {
+  font-size: 1.06rem;
+  margin: 10px 0 4px;
+}
+.jump {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin-top: 6px;
+}
+.wide {
+  grid-column: 2 / -1;
+}
+.school {
+  margin: 0;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.school label {
+  display: flex;
+  gap: 8px;
+}
 </style>

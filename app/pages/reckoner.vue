@@ -6,7 +6,7 @@ import { dropOnDesk, parseDistance, showDistance, showTime, speedUnits } from '~
 
 useHead({ title: 'Reckoner · Agonis' })
 const athletes = useAthleteStore()
-onMounted(() => athletes.isLoaded ? undefined : athletes.load().catch(() => {}))
+onMounted(() => (athletes.isLoaded ? undefined : athletes.load().catch(() => {})))
 
 type Name = 'distance' | 'time' | 'speed'
 const sport = ref<Sport>('run')
@@ -24,16 +24,22 @@ const read = (name: Name) => {
 }
 const follows = computed(() => order.value[0]!)
 const wrong = computed(() => order.value.slice(1).find(name => typed[name].trim() !== '' && read(name) === null))
-const reading = computed(() => movementOf({
-  metres: follows.value === 'distance' ? undefined : read('distance') ?? undefined,
-  seconds: follows.value === 'time' ? undefined : read('time') ?? undefined,
-  speed: follows.value === 'speed' ? undefined : read('speed') ?? undefined,
-}))
-const movement = computed(() => reading.value.ok ? reading.value.movement : null)
+const reading = computed(() =>
+  movementOf({
+    metres: follows.value === 'distance' ? undefined : (read('distance') ?? undefined),
+    seconds: follows.value === 'time' ? undefined : (read('time') ?? undefined),
+    speed: follows.value === 'speed' ? undefined : (read('speed') ?? undefined),
+  }),
+)
+const movement = computed(() => (reading.value.ok ? reading.value.movement : null))
 const shown = (name: Name) => {
   if (name !== follows.value) return typed[name]
   if (!movement.value) return ''
-  return name === 'distance' ? showDistance(movement.value.metres) : name === 'time' ? showTime(movement.value.seconds) : unit.value.show(movement.value.speed)
+  return name === 'distance'
+    ? showDistance(movement.value.metres)
+    : name === 'time'
+      ? showTime(movement.value.seconds)
+      : unit.value.show(movement.value.speed)
 }
 function type(name: Name, words: string) {
   if (follows.value === name) for (const other of ['distance', 'time', 'speed'] as const) if (other !== name) typed[other] = shown(other)
@@ -45,25 +51,82 @@ function setUnit(index: number) {
   unitAt.value = index
   if (speed && follows.value !== 'speed') typed.speed = unit.value.show(speed)
 }
-watch(sport, (now) => {
+watch(sport, now => {
   unitAt.value = 0
-  Object.assign(typed, now === 'swim' ? { distance: '400 m', time: '7:16' } : now === 'ride' ? { distance: '40 km', time: '1:20:00' } : { distance: '10 km', time: '47:00' })
+  Object.assign(
+    typed,
+    now === 'swim'
+      ? { distance: '400 m', time: '7:16' }
+      : now === 'ride'
+        ? { distance: '40 km', time: '1:20:00' }
+        : { distance: '10 km', time: '47:00' },
+  )
   order.value = ['speed', 'distance', 'time']
 })
-const help: Record<Name, string> = { distance: 'A distance as in 10 km, 400 m or 6 mi.', time: 'A time as in 47:00 or 1:05:00.', speed: 'A pace as in 4:42, or a speed.' }
-const asRow = computed(() => movement.value ? `${showDistance(movement.value.metres)} @ ${unit.value.show(movement.value.speed)} ${unit.value.words}` : '')
+const help: Record<Name, string> = {
+  distance: 'A distance as in 10 km, 400 m or 6 mi.',
+  time: 'A time as in 47:00 or 1:05:00.',
+  speed: 'A pace as in 4:42, or a speed.',
+}
+const asRow = computed(() =>
+  movement.value ? `${showDistance(movement.value.metres)} @ ${unit.value.show(movement.value.speed)} ${unit.value.words}` : '',
+)
 const print = () => window.print()
 </script>
 
 <template>
   <div class="page reckoner">
-    <div class="head"><h1>Reckoner</h1><button class="act noprint" @click="print">Print</button></div>
+    <div class="head">
+      <h1>Reckoner</h1>
+      <button class="act noprint" @click="print">Print</button>
+    </div>
     <form class="known" aria-label="Distance, time and pace" @submit.prevent>
-      <label>sport <select v-model="sport" class="field" data-test="sport"><option>run</option><option>ride</option><option>swim</option></select></label>
-      <label>distance <input class="field mono" :class="{ follows: follows === 'distance' }" :value="shown('distance')" autocomplete="off" data-test="distance" @input="type('distance', ($event.target as HTMLInputElement).value)"></label>
-      <label>in <input class="field mono" :class="{ follows: follows === 'time' }" :value="shown('time')" autocomplete="off" data-test="time" @input="type('time', ($event.target as HTMLInputElement).value)"></label>
-      <label>is <input class="field mono" :class="{ follows: follows === 'speed' }" :value="shown('speed')" autocomplete="off" data-test="speed" @input="type('speed', ($event.target as HTMLInputElement).value)"></label>
-      <select class="field" :value="unitAt" aria-label="Unit of pace or speed" data-test="unit" @change="setUnit(Number(($event.target as HTMLSelectElement).value))"><option v-for="(one, index) in units" :key="one.words" :value="index">{{ one.words }}</option></select>
+      <label
+        >sport
+        <select v-model="sport" class="field" data-test="sport">
+          <option>run</option>
+          <option>ride</option>
+          <option>swim</option>
+        </select></label
+      >
+      <label
+        >distance
+        <input
+          class="field mono"
+          :class="{ follows: follows === 'distance' }"
+          :value="shown('distance')"
+          autocomplete="off"
+          data-test="distance"
+          @input="type('distance', ($event.target as HTMLInputElement).value)"
+      /></label>
+      <label
+        >in
+        <input
+          class="field mono"
+          :class="{ follows: follows === 'time' }"
+          :value="shown('time')"
+          autocomplete="off"
+          data-test="time"
+          @input="type('time', ($event.target as HTMLInputElement).value)"
+      /></label>
+      <label
+        >is
+        <input
+          class="field mono"
+          :class="{ follows: follows === 'speed' }"
+          :value="shown('speed')"
+          autocomplete="off"
+          data-test="speed"
+          @input="type('speed', ($event.target as HTMLInputElement).value)"
+      /></label>
+      <select
+        class="field"
+        :value="unitAt"
+        aria-label="Unit of pace or speed"
+        data-test="unit"
+        @change="setUnit(Number(($event.target as HTMLSelectElement).value))">
+        <option v-for="(one, index) in units" :key="one.words" :value="index">{{ one.words }}</option>
+      </select>
       <button v-if="movement" type="button" class="plain noprint" data-test="drop-movement" @click="dropOnDesk(asRow)">to the Desk</button>
     </form>
     <p v-if="wrong" class="bad" role="alert">{{ help[wrong] }}</p>
@@ -81,13 +144,47 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.head { display: flex; justify-content: space-between; align-items: baseline; gap: 16px; }
-.known { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; margin: 12px 0 4px; font-size: 1.1rem; }
-.known label { color: var(--faint); }
-.known .mono { width: 118px; font-size: 1.1rem; }
-.follows { font-style: italic; background: var(--lit); }
-.tables { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr)); gap: 20px 44px; align-items: start; margin-top: 14px; }
-.tables :deep(table) { width: 100%; }
-.tables :deep(.small) { font-size: .86rem; }
-@media print { .reckoner :deep(.noprint) { display: none; } }
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 16px;
+}
+.known {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  margin: 12px 0 4px;
+  font-size: 1.1rem;
+}
+.known label {
+  color: var(--faint);
+}
+.known .mono {
+  width: 118px;
+  font-size: 1.1rem;
+}
+.follows {
+  font-style: italic;
+  background: var(--lit);
+}
+.tables {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+  gap: 20px 44px;
+  align-items: start;
+  margin-top: 14px;
+}
+.tables :deep(table) {
+  width: 100%;
+}
+.tables :deep(.small) {
+  font-size: 0.86rem;
+}
+@media print {
+  .reckoner :deep(.noprint) {
+    display: none;
+  }
+}
 </style>

@@ -10,7 +10,7 @@ const state = ref<WatchState | null>(null)
 const sendings = ref<TransferState[]>([])
 const { problem, isBusy, guarded } = useGuarded()
 const said = ref('')
-const compared = ref<SlotComparison & { slot: number } | null>(null)
+const compared = ref<(SlotComparison & { slot: number }) | null>(null)
 const isAdding = ref(false)
 const kept = computed(() => wrist.watches.find(entry => entry.id === chosen.value) ?? null)
 
@@ -19,31 +19,37 @@ async function look() {
   state.value = kept.value?.isPaired ? await api<WatchState>(`/watches/${chosen.value}/state`) : null
 }
 const lookAgain = () => guarded(look)
-const choose = (id: string) => guarded(async () => {
-  Object.assign(wrist, { transfer: null })
-  chosen.value = id
-  state.value = null
-  compared.value = null
-  said.value = ''
-  await look()
-})
-const readBack = (slot: number) => guarded(async () => {
-  compared.value = { slot, ...await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`) }
-})
-const askToLose = (row: SlotRow) => row.by !== 'hand' || window.confirm(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`)
+const choose = (id: string) =>
+  guarded(async () => {
+    Object.assign(wrist, { transfer: null })
+    chosen.value = id
+    state.value = null
+    compared.value = null
+    said.value = ''
+    await look()
+  })
+const readBack = (slot: number) =>
+  guarded(async () => {
+    compared.value = { slot, ...(await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`)) }
+  })
+const askToLose = (row: SlotRow) =>
+  row.by !== 'hand' || window.confirm(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`)
 function clear(row: SlotRow) {
   if (!askToLose(row)) return
   return guarded(async () => {
-    await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}${row.by === 'hand' ? '&handMade=true' : ''}`, { method: 'DELETE' })
+    await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}${row.by === 'hand' ? '&handMade=true' : ''}`, {
+      method: 'DELETE',
+    })
     said.value = `Slot ${row.slot} is cleared there. ${row.should ? 'The session is still on your shelf.' : ''}`
     compared.value = null
     await look()
   })
 }
-const letGo = (row: SlotRow) => guarded(async () => {
-  await api(`/watches/${chosen.value}/slots/${row.slot}`, { method: 'DELETE' })
-  await look()
-})
+const letGo = (row: SlotRow) =>
+  guarded(async () => {
+    await api(`/watches/${chosen.value}/slots/${row.slot}`, { method: 'DELETE' })
+    await look()
+  })
 function sendAgain(row: SlotRow) {
   if (row.standing === 'edited' && !askToLose(row)) return
   return guarded(async () => {
@@ -51,48 +57,65 @@ function sendAgain(row: SlotRow) {
     await look()
   })
 }
-const resume = (id: string) => guarded(async () => {
-  await wrist.resume(id)
-  await look()
-})
-const callOff = (id: string) => guarded(async () => {
-  await wrist.callOff(id)
-  await look()
-})
-const collect = () => guarded(async () => {
-  const { recordings } = await api<{ recordings: string[] }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
-  said.value = recordings.length === 0 ? 'Nothing waits on the watch.' : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
-  await look()
-})
-const setLink = (link: LinkKind) => guarded(async () => {
-  await wrist.change(chosen.value, { link })
-  await look()
-})
+const resume = (id: string) =>
+  guarded(async () => {
+    await wrist.resume(id)
+    await look()
+  })
+const callOff = (id: string) =>
+  guarded(async () => {
+    await wrist.callOff(id)
+    await look()
+  })
+const collect = () =>
+  guarded(async () => {
+    const { recordings } = await api<{ recordings: string[] }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
+    said.value =
+      recordings.length === 0
+        ? 'Nothing waits on the watch.'
+        : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
+    await look()
+  })
+const setLink = (link: LinkKind) =>
+  guarded(async () => {
+    await wrist.change(chosen.value, { link })
+    await look()
+  })
 const lift = (about: string) => guarded(() => wrist.stand(chosen.value, about, null))
-const forget = () => guarded(async () => {
-  if (!window.confirm(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`)) return
-  await wrist.forget(chosen.value)
-  chosen.value = wrist.preferred()?.id ?? ''
-  if (chosen.value) await look()
-})
+const forget = () =>
+  guarded(async () => {
+    if (!window.confirm(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`)) return
+    await wrist.forget(chosen.value)
+    chosen.value = wrist.preferred()?.id ?? ''
+    if (chosen.value) await look()
+  })
 const added = (id: string) => {
   isAdding.value = false
   return choose(id)
 }
 
-onMounted(() => guarded(async () => {
-  await wrist.load()
-  const wanted = wrist.preferred(route.query.watch)
-  if (!wanted) return
-  chosen.value = wanted.id
-  await look()
-  if (route.query.slot) await readBack(Number(route.query.slot))
-}))
+onMounted(() =>
+  guarded(async () => {
+    await wrist.load()
+    const wanted = wrist.preferred(route.query.watch)
+    if (!wanted) return
+    chosen.value = wanted.id
+    await look()
+    if (route.query.slot) await readBack(Number(route.query.slot))
+  }),
+)
 
-watch(() => kept.value?.isPaired, (isNow, wasBefore) => isNow && wasBefore === false && lookAgain())
+watch(
+  () => kept.value?.isPaired,
+  (isNow, wasBefore) => isNow && wasBefore === false && lookAgain(),
+)
 
 const order: SlotRow['standing'][] = ['missing', 'edited', 'stale', 'leaving', 'extra', 'equal']
-const used = computed(() => (state.value?.rows ?? []).filter(row => row.standing !== 'empty').sort((a, b) => order.indexOf(a.standing) - order.indexOf(b.standing) || a.slot - b.slot))
+const used = computed(() =>
+  (state.value?.rows ?? [])
+    .filter(row => row.standing !== 'empty')
+    .sort((a, b) => order.indexOf(a.standing) - order.indexOf(b.standing) || a.slot - b.slot),
+)
 const free = computed(() => state.value?.rows.filter(row => row.standing === 'empty').length ?? 0)
 const differing = computed(() => used.value.filter(row => row.standing !== 'equal').length)
 const shown = computed(() => {
@@ -112,7 +135,13 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
   <div class="page">
     <h1>Wrist</h1>
     <div class="watches" role="group" aria-label="Watches">
-      <button v-for="entry in wrist.watches" :key="entry.id" class="act" :class="{ first: entry.id === chosen }" :aria-pressed="entry.id === chosen" @click="choose(entry.id)">
+      <button
+        v-for="entry in wrist.watches"
+        :key="entry.id"
+        class="act"
+        :class="{ first: entry.id === chosen }"
+        :aria-pressed="entry.id === chosen"
+        @click="choose(entry.id)">
         {{ entry.name }}
       </button>
       <button class="plain" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</button>
@@ -120,24 +149,58 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
     </div>
     <WristAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
     <div v-if="kept" class="bar">
-      <label>Link <select class="field" :value="kept.link" data-test="link-kind" @change="setLink(($event.target as HTMLSelectElement).value as LinkKind)"><option>radio</option><option>cable</option></select></label>
+      <label
+        >Link
+        <select
+          class="field"
+          :value="kept.link"
+          data-test="link-kind"
+          @change="setLink(($event.target as HTMLSelectElement).value as LinkKind)">
+          <option>radio</option>
+          <option>cable</option>
+        </select></label
+      >
       <button class="act" :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">Look again</button>
-      <button class="act" :disabled="isBusy || needsPairing" data-test="collect" @click="collect">Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}</button>
+      <button class="act" :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
+        Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}
+      </button>
       <NuxtLink :to="`/watch/${chosen}`">its glass and buttons</NuxtLink>
       <button class="plain" @click="forget">forget this watch</button>
     </div>
-    <p v-if="problem" class="said error" role="alert" data-test="problem">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button class="plain" @click="lookAgain">Try again</button></p>
+    <p v-if="problem" class="said error" role="alert" data-test="problem">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button class="plain" @click="lookAgain">Try again</button>
+    </p>
     <WristPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
-    <p v-if="state?.wasReset" class="said ask">This watch has been reset since it was last seen: what it should hold is missing there and can be sent again.</p>
+    <p v-if="state?.wasReset" class="said ask">
+      This watch has been reset since it was last seen: what it should hold is missing there and can be sent again.
+    </p>
     <p v-if="clockWords" class="said ask">{{ clockWords }}</p>
     <p v-if="said" class="said note" role="status" data-test="said">{{ said }}</p>
-    <WristSendingRow v-for="sending in shown" :key="sending.id" :sending="sending" @resume="resume(sending.id)" @call-off="callOff(sending.id)" />
-    <p v-if="wrist.watches.length === 0 && !problem" class="faint">No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.</p>
+    <WristSendingRow
+      v-for="sending in shown"
+      :key="sending.id"
+      :sending="sending"
+      @resume="resume(sending.id)"
+      @call-off="callOff(sending.id)" />
+    <p v-if="wrist.watches.length === 0 && !problem" class="faint">
+      No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.
+    </p>
     <template v-if="state">
       <p class="faint" :data-test="used.length === 0 ? 'empty' : undefined">
-        {{ used.length === 0 ? 'It holds nothing yet: send a session from the Desk, or see below what is planned.' : `${used.length} in use, ${free} free. ${differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`}` }}
+        {{
+          used.length === 0
+            ? 'It holds nothing yet: send a session from the Desk, or see below what is planned.'
+            : `${used.length} in use, ${free} free. ${differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`}`
+        }}
       </p>
-      <WristSlotTable v-if="used.length > 0" :rows="used" :is-busy="isBusy" @read-back="readBack($event.slot)" @send="sendAgain" @clear="clear" @let-go="letGo" />
+      <WristSlotTable
+        v-if="used.length > 0"
+        :rows="used"
+        :is-busy="isBusy"
+        @read-back="readBack($event.slot)"
+        @send="sendAgain"
+        @clear="clear"
+        @let-go="letGo" />
       <WristReadBack v-if="compared" :compared="compared" />
       <WristPush :key="chosen" :watch-id="chosen" @pushed="lookAgain" />
     </template>
@@ -146,7 +209,10 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       <section v-if="Object.keys(kept.standing).length > 0" class="standing">
         <h2>Standing choices</h2>
         <ul>
-          <li v-for="(way, about) in kept.standing" :key="about">{{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b> <button class="plain" @click="lift(String(about))">no longer</button></li>
+          <li v-for="(way, about) in kept.standing" :key="about">
+            {{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b>
+            <button class="plain" @click="lift(String(about))">no longer</button>
+          </li>
         </ul>
       </section>
     </template>
@@ -154,8 +220,24 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
 </template>
 
 <style scoped>
-.watches, .bar { display: flex; gap: 12px; flex-wrap: wrap; align-items: center; margin: 14px 0; }
-.bar { gap: 10px 18px; margin: 8px 0 14px; }
-.bar label { display: flex; gap: 8px; align-items: center; }
-.standing { margin-top: 22px; }
+.watches,
+.bar {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin: 14px 0;
+}
+.bar {
+  gap: 10px 18px;
+  margin: 8px 0 14px;
+}
+.bar label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.standing {
+  margin-top: 22px;
+}
 </style>

@@ -1,4 +1,6 @@
-interface Lock { release: () => Promise<void> }
+interface Lock {
+  release: () => Promise<void>
+}
 
 /** Keeps the screen on while a run is going, as far as the browser does that; asked anew each time the page is seen again. */
 export function keepAwake(onState: (isHeld: boolean) => void) {
@@ -10,8 +12,7 @@ export function keepAwake(onState: (isHeld: boolean) => void) {
     try {
       lock = await wakeLock.request('screen')
       onState(true)
-    }
-    catch {
+    } catch {
       onState(false)
     }
   }

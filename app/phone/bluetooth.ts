@@ -1,15 +1,28 @@
 import type { SensorKind, SensorMessage } from '~~/core/sensors/gatt'
 import { decodeSensor, sensorServices } from '~~/core/sensors/gatt'
 
-interface Characteristic extends EventTarget { value?: DataView, startNotifications: () => Promise<unknown> }
-interface Server { getPrimaryService: (service: number) => Promise<{ getCharacteristic: (characteristic: number) => Promise<Characteristic> }> }
-interface Device extends EventTarget { name?: string, gatt: { connect: () => Promise<Server>, disconnect: () => void } }
-interface Bluetooth { requestDevice: (options: { filters: { services: number[] }[] }) => Promise<Device> }
+interface Characteristic extends EventTarget {
+  value?: DataView
+  startNotifications: () => Promise<unknown>
+}
+interface Server {
+  getPrimaryService: (service: number) => Promise<{ getCharacteristic: (characteristic: number) => Promise<Characteristic> }>
+}
+interface Device extends EventTarget {
+  name?: string
+  gatt: { connect: () => Promise<Server>; disconnect: () => void }
+}
+interface Bluetooth {
+  requestDevice: (options: { filters: { services: number[] }[] }) => Promise<Device>
+}
 
 const bluetooth = (): Bluetooth | null => (navigator as Navigator & { bluetooth?: Bluetooth }).bluetooth ?? null
 export const canBluetooth = (): boolean => bluetooth() !== null
 
-export interface Connection { name: string, end: () => void }
+export interface Connection {
+  name: string
+  end: () => void
+}
 
 const retryEvery = 3000
 
@@ -18,7 +31,11 @@ const retryEvery = 3000
  *
  * @param onState told whether it is heard now
  */
-export async function connectSensor(kind: SensorKind, onMessage: (message: SensorMessage) => void, onState: (isHeard: boolean) => void): Promise<Connection> {
+export async function connectSensor(
+  kind: SensorKind,
+  onMessage: (message: SensorMessage) => void,
+  onState: (isHeard: boolean) => void,
+): Promise<Connection> {
   const platform = bluetooth()
   if (!platform) throw new Error('This browser has no Bluetooth.')
   const { service, characteristic } = sensorServices[kind]

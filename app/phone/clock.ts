@@ -18,7 +18,7 @@ export function runClock(from: number, { steady, day }: TimeSources) {
   let last = { steady: steady(), day: day() }
   let wasHidden = false
   return {
-    hidden: () => wasHidden = true,
+    hidden: () => (wasHidden = true),
     now(): number {
       const here = { steady: steady(), day: day() }
       const [even, ofDay] = [Math.max(0, here.steady - last.steady), here.day - last.day]

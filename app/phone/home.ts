@@ -12,8 +12,19 @@ export async function takeAlong(id: string, athlete: Athlete, day: string | null
   const kept = await api<KeptSession>(`/sessions/${id}`)
   const held = await heldPrograms()
   const others = held.filter(entry => entry.session !== id)
-  const { program, losses, fits } = fit({ ...kept.document, title: kept.document.title ?? kept.title }, phoneProfileFor(kept.document), { athlete, on: DateTime.now().toISODate(), choices: { standing: phoneChoices }, taken: others.map(entry => entry.program.name) })
-  if (!fits) throw new ApiError({ status: 422, problem: `This phone cannot hold “${kept.title}”: ${losses.find(loss => loss.instead === null)!.what}.`, where: 'session', hint: 'Change it on the Desk first.' })
+  const { program, losses, fits } = fit({ ...kept.document, title: kept.document.title ?? kept.title }, phoneProfileFor(kept.document), {
+    athlete,
+    on: DateTime.now().toISODate(),
+    choices: { standing: phoneChoices },
+    taken: others.map(entry => entry.program.name),
+  })
+  if (!fits)
+    throw new ApiError({
+      status: 422,
+      problem: `This phone cannot hold “${kept.title}”: ${losses.find(loss => loss.instead === null)!.what}.`,
+      where: 'session',
+      hint: 'Change it on the Desk first.',
+    })
   const slot = held.find(entry => entry.session === id)?.slot ?? 1 + Math.max(0, ...held.map(entry => entry.slot))
   const entry: HeldProgram = { slot, session: id, program, digest: digestOf(program), losses, day }
   await holdPrograms([...others, entry].sort((a, b) => a.slot - b.slot))
@@ -21,7 +32,7 @@ export async function takeAlong(id: string, athlete: Athlete, day: string | null
 }
 
 /** Takes the coming seven days along; what is planned no more leaves, what was taken by hand stays. */
-export async function takeWeek(athlete: Athlete): Promise<{ taken: number, problems: string[] }> {
+export async function takeWeek(athlete: Athlete): Promise<{ taken: number; problems: string[] }> {
   const today = DateTime.now()
   const plan = await api<PlanRow[]>(`/plan?from=${today.toISODate()}&to=${today.plus({ days: 6 }).toISODate()}`)
   await holdPrograms((await heldPrograms()).filter(entry => entry.day === null || plan.some(row => row.sessionId === entry.session)))
@@ -37,12 +48,14 @@ export async function bringHome(): Promise<string[]> {
   const home: string[] = []
   for (const waiting of await waitingRecordings()) {
     const { digest, recording, program, session } = waiting
-    const brought = await api<{ id: string, digest: string }>('/recordings', { method: 'POST', body: { recording, program, ...(session ? { session } : {}) } })
-      .catch((error: unknown) => {
-        const gone = toldOf(error)
-        if (gone.status !== 404 || !session) throw error
-        return api<{ id: string, digest: string }>('/recordings', { method: 'POST', body: { recording, program } })
-      })
+    const brought = await api<{ id: string; digest: string }>('/recordings', {
+      method: 'POST',
+      body: { recording, program, ...(session ? { session } : {}) },
+    }).catch((error: unknown) => {
+      const gone = toldOf(error)
+      if (gone.status !== 404 || !session) throw error
+      return api<{ id: string; digest: string }>('/recordings', { method: 'POST', body: { recording, program } })
+    })
     if (brought.digest !== digest) throw new Error('The server has kept another recording than this one.')
     await letGo(digest)
     home.push(brought.id)

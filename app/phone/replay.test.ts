@@ -10,8 +10,18 @@ import { phoneProfile } from '~~/core/wrist/program/profile'
 import type { Run, RunHead } from './replay'
 import { newRun, recordingOfRun, replay, takeEvent } from './replay'
 
-const { program } = fit(readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n').sessions[0]!, phoneProfile)
-const head: RunHead = { program, session: null, startedAt: '2026-03-31T06:00:00.000Z', timeZone: 'Europe/Oslo', settings: { ...usualSettings, autoLapMetres: 100 }, simulated: false }
+const { program } = fit(
+  readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n').sessions[0]!,
+  phoneProfile,
+)
+const head: RunHead = {
+  program,
+  session: null,
+  startedAt: '2026-03-31T06:00:00.000Z',
+  timeZone: 'Europe/Oslo',
+  settings: { ...usualSettings, autoLapMetres: 100 },
+  simulated: false,
+}
 
 function eventsOf(seed: number): EngineEvent[] {
   const random = randomFrom(seed)
@@ -20,7 +30,15 @@ function eventsOf(seed: number): EngineEvent[] {
   for (let t = 1; t < 260; t += 0.5 + random.next()) {
     metres += 3 * random.next()
     const lost = random.next() < 0.1
-    events.push({ kind: 'reading', t, metres: lost ? null : metres, heartRate: 140, power: null, cadence: null, ...(lost ? {} : { lat: 58.9 + t / 1e5, lon: 5.6, altitude: null }) })
+    events.push({
+      kind: 'reading',
+      t,
+      metres: lost ? null : metres,
+      heartRate: 140,
+      power: null,
+      cadence: null,
+      ...(lost ? {} : { lat: 58.9 + t / 1e5, lon: 5.6, altitude: null }),
+    })
     if (random.next() < 0.05) events.push({ kind: (['pause', 'resume', 'skip', 'back'] as const)[Math.floor(random.next() * 4)]!, t })
   }
   return events
@@ -30,7 +48,7 @@ describe('a journal replayed', () => {
   it('brings the very run it tells of, wherever the page went away', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const events = eventsOf(seed)
-      const cut = Math.floor(events.length * (seed % 10) / 10)
+      const cut = Math.floor((events.length * (seed % 10)) / 10)
       let whole: Run = newRun(head)
       for (const event of events) whole = takeEvent(whole, event).run
       let goneOn = replay(head, events.slice(0, cut))

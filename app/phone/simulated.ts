@@ -14,7 +14,11 @@ const metresPerDegree = 111_195
 const manner = { bias: 0 }
 
 /** What the simulated sensors send in a second: the same bytes that real ones send, and a position. */
-export interface Sent { messages: SensorMessage[], fix: Fix | null, presses: number }
+export interface Sent {
+  messages: SensorMessage[]
+  fix: Fix | null
+  presses: number
+}
 
 /** A simulated body with simulated sensors on it, for trying a session out at the table. */
 export function simulatedWearer(athlete: Athlete, seed: number) {
@@ -23,22 +27,38 @@ export function simulatedWearer(athlete: Athlete, seed: number) {
   let crank = { count: 0, at: 0 }
   const random = randomFrom(seed)
   return {
-    heed: (cues: readonly Cue[]) => body = heed(body, cues),
+    heed: (cues: readonly Cue[]) => (body = heed(body, cues)),
     second(program: Program, state: EngineState): Sent {
       const led = ledBy(program, state, athlete)
       const lived = live(body, led, 1, random, manner)
       body = lived.body
       const { reading } = lived
       const cadence = reading.cadence ?? 0
-      if (cadence > 0) crank = { count: crank.count + Math.max(1, Math.round(cadence / 60)), at: crank.at + Math.max(1, Math.round(cadence / 60)) * 60 / cadence }
+      if (cadence > 0)
+        crank = {
+          count: crank.count + Math.max(1, Math.round(cadence / 60)),
+          at: crank.at + (Math.max(1, Math.round(cadence / 60)) * 60) / cadence,
+        }
       const isIndoors = led.place?.kind === 'treadmill' || led.place?.kind === 'trainer'
-      const kinds: SensorKind[] = ['heart-rate', ...(led.sport === 'ride' ? ['cycling-power' as const] : led.sport === 'run' ? ['running-speed' as const] : [])]
+      const kinds: SensorKind[] = [
+        'heart-rate',
+        ...(led.sport === 'ride' ? ['cycling-power' as const] : led.sport === 'run' ? ['running-speed' as const] : []),
+      ]
       const felt = { bpm: reading.heartRate ?? 0, watts: reading.power ?? 0, cadence, speed: body.speed, crank }
       const own = ownPresses(program, state, press, athlete, random, manner)
       press = own.press
       return {
-        messages: kinds.flatMap(kind => decodeSensor(kind, encodeSensor(kind, felt)) ?? []), presses: own.count,
-        fix: isIndoors ? null : { t: reading.t, lat: start.lat + body.metres / metresPerDegree, lon: start.lon + random.normal() * 1e-6, accuracy: 4, altitude: null },
+        messages: kinds.flatMap(kind => decodeSensor(kind, encodeSensor(kind, felt)) ?? []),
+        presses: own.count,
+        fix: isIndoors
+          ? null
+          : {
+              t: reading.t,
+              lat: start.lat + body.metres / metresPerDegree,
+              lon: start.lon + random.normal() * 1e-6,
+              accuracy: 4,
+              altitude: null,
+            },
       }
     },
   }

@@ -39,13 +39,16 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   let ticker: ReturnType<typeof setTimeout> | undefined
   let saidUntil = 0
   const voice = outlet(() => cuesOf(athlete()))
-  const awake = keepAwake(held => isAwake.value = held)
+  const awake = keepAwake(held => (isAwake.value = held))
 
   const clockFrom = (seconds: number) => runClock(seconds, { steady: () => performance.now(), day: () => Date.now() })
   let clock = clockFrom(0)
   const now = () => Math.max(run.value?.state.t ?? 0, clock.now())
   const placeNow = () => {
-    const { state, head: { program } } = run.value!
+    const {
+      state,
+      head: { program },
+    } = run.value!
     return placeOf(state.cursor && stepAt(program, state.cursor), program)
   }
 
@@ -62,8 +65,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
       said.value = spoken.utterance.words
       saidUntil = spoken.utterance.until
       voice.say(spoken.utterance)
-    }
-    else if (event.t > saidUntil) said.value = null
+    } else if (event.t > saidUntil) said.value = null
     if (taken.run.state.phase === 'finished') void finish()
   }
 
@@ -74,8 +76,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     try {
       if (recording) await keepWaiting(recording, ended.head.program, ended.head.session)
       await journal?.end()
-    }
-    catch {
+    } catch {
       isFull.value = true
       return
     }
@@ -100,7 +101,8 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     }
     const t = now()
     const away = t - current.state.t
-    if (away > gapWorthAWord) gap.value = `This browser slept for ${Math.round(away)} s: the time went on, and the way is joined straight once the position is back.`
+    if (away > gapWorthAWord)
+      gap.value = `This browser slept for ${Math.round(away)} s: the time went on, and the way is joined straight once the position is back.`
     if (away > 0) take({ kind: 'reading', ...readingOf(sensors, t, placeNow()?.kind) })
     ticker = setTimeout(tick, 1000)
   }
@@ -133,9 +135,10 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     clock = clockFrom(Math.max(run.value.state.t, (Date.now() - Date.parse(left.head.startedAt)) / 1000))
     const last = left.events.findLast(event => event.kind === 'reading' && typeof event.lat === 'number' && typeof event.lon === 'number')
     const metres = run.value.state.sensorMetres ?? 0
-    sensors = last?.kind === 'reading'
-      ? { ...silentSensors, position: resumeAt({ t: last.t, lat: last.lat!, lon: last.lon!, accuracy: 10 }, metres) }
-      : { ...silentSensors, belt: { metres, speed: 0, t: run.value.state.t } }
+    sensors =
+      last?.kind === 'reading'
+        ? { ...silentSensors, position: resumeAt({ t: last.t, lat: last.lat!, lon: last.lon!, accuracy: 10 }, metres) }
+        : { ...silentSensors, belt: { metres, speed: 0, t: run.value.state.t } }
     wearer = left.head.simulated ? simulatedWearer(athlete(), 2) : null
     gap.value = `The page was away and goes on: ${Math.round(run.value.state.t)} s were written down.`
     await awake.begin()
@@ -145,9 +148,11 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
 
   const push = (button: Button) => take({ kind: button, t: wearer && run.value ? run.value.state.t : now() })
   const jump = (to: Place) => take({ kind: 'jump', t: wearer && run.value ? run.value.state.t : now(), to })
-  const hear = (message: SensorMessage) => sensors = hearSensor(sensors, message, now())
-  const hearPosition = (fix: Omit<Fix, 't'>) => sensors = hearFix(sensors, { ...fix, t: now() })
-  const face = computed(() => run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete()).run) : null)
+  const hear = (message: SensorMessage) => (sensors = hearSensor(sensors, message, now()))
+  const hearPosition = (fix: Omit<Fix, 't'>) => (sensors = hearFix(sensors, { ...fix, t: now() }))
+  const face = computed(() =>
+    run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete()).run) : null,
+  )
 
   const flush = () => void journal?.flush()
   const hide = () => {
@@ -166,5 +171,21 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     void awake.end()
   })
 
-  return { run, face, said, gap, speed, isAwake, isFull, canStayAwake: awake.isPossible, begin, goOn, push, jump, hear, hearPosition, finish }
+  return {
+    run,
+    face,
+    said,
+    gap,
+    speed,
+    isAwake,
+    isFull,
+    canStayAwake: awake.isPossible,
+    begin,
+    goOn,
+    push,
+    jump,
+    hear,
+    hearPosition,
+    finish,
+  }
 }

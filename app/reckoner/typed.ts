@@ -5,7 +5,11 @@ import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { DistanceUnit, Sport } from '~~/core/session/document'
 
 /** In what a speed is typed and shown: a pace over a length, or a speed for the ride. */
-export interface SpeedUnit { words: string, toSpeed: (typed: string) => number | null, show: (speed: number) => string }
+export interface SpeedUnit {
+  words: string
+  toSpeed: (typed: string) => number | null
+  show: (speed: number) => string
+}
 
 function paceUnit(words: string, metres: number): SpeedUnit {
   return {
@@ -14,7 +18,7 @@ function paceUnit(words: string, metres: number): SpeedUnit {
       const seconds = parseClock(typed.trim())
       return seconds === null || seconds <= 0 ? null : metres / seconds
     },
-    show: (speed) => {
+    show: speed => {
       const seconds = metres / speed
       return seconds < 36_000 ? formatTime(seconds < 150 ? Math.round(seconds * 10) / 10 : Math.round(seconds)) : '–'
     },
@@ -37,7 +41,8 @@ export function speedUnits(athlete: Athlete, sport: Sport): SpeedUnit[] {
   const units = unitsOf(athlete)
   const [kilometre, mile] = [paceUnit('/km', 1000), paceUnit('/mi', metresPer.mi)]
   const rates = [rateUnit('km/h', 3.6), rateUnit('mi/h', 3600 / metresPer.mi)]
-  if (sport === 'swim') return units.swim === 'yd' ? [paceUnit('/100yd', 91.44), paceUnit('/100m', 100)] : [paceUnit('/100m', 100), paceUnit('/100yd', 91.44)]
+  if (sport === 'swim')
+    return units.swim === 'yd' ? [paceUnit('/100yd', 91.44), paceUnit('/100m', 100)] : [paceUnit('/100m', 100), paceUnit('/100yd', 91.44)]
   if (sport === 'ride') return [...(units.ride === 'mi' ? rates.reverse() : rates), kilometre]
   return [...(units.run === 'mi' ? [mile, kilometre] : [kilometre, mile]), ...rates]
 }
@@ -49,7 +54,7 @@ export function parseDistance(typed: string, athlete: Athlete, sport: Sport): nu
   const value = Number(match[1]!.replace(',', '.'))
   const units = unitsOf(athlete)
   const said = match[2]?.toLowerCase()
-  const unit = (said === 'k' ? 'km' : said ?? (sport === 'swim' ? units.swim : value >= 100 ? 'm' : units[sport])) as DistanceUnit
+  const unit = (said === 'k' ? 'km' : (said ?? (sport === 'swim' ? units.swim : value >= 100 ? 'm' : units[sport]))) as DistanceUnit
   const metres = value * metresPer[unit]
   return metres > 0 && metres <= 1_000_000 ? metres : null
 }
@@ -62,7 +67,9 @@ export function showDistance(metres: number): string {
 
 /** A time with the digits it deserves: tenths under ten minutes. */
 export const showTime = (seconds: number): string =>
-  !Number.isFinite(seconds) || seconds < 0 || seconds > 400 * 3600 ? '–' : formatTime(seconds < 600 ? Math.round(seconds * 10) / 10 : Math.round(seconds))
+  !Number.isFinite(seconds) || seconds < 0 || seconds > 400 * 3600
+    ? '–'
+    : formatTime(seconds < 600 ? Math.round(seconds * 10) / 10 : Math.round(seconds))
 
 /** Hands words over to the sheet that is on the desk, or to a new one. */
 export function dropOnDesk(words: string, at: '/desk' | '/desk/new' = '/desk') {

@@ -8,20 +8,32 @@ import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from '~/desk/draf
 import { isAlive, ownTab } from '~/desk/tab'
 
 /** The other side of a difference: kept on the server, or left in this browser by a tab that is gone. */
-export interface OtherSide { script: string, number: number, source: string | null, tab?: string, updatedAt?: string }
+export interface OtherSide {
+  script: string
+  number: number
+  source: string | null
+  tab?: string
+  updatedAt?: string
+}
 
 /** Where the words are safe: nowhere yet, in this browser, on the server, or differing on both. */
-export type Keeping
-  = | { state: 'empty' }
-    | { state: 'here', why: string }
-    | { state: 'nowhere', why: string }
-    | { state: 'there', at: string }
-    | { state: 'differs', theirs: OtherSide }
+export type Keeping =
+  | { state: 'empty' }
+  | { state: 'here'; why: string }
+  | { state: 'nowhere'; why: string }
+  | { state: 'there'; at: string }
+  | { state: 'differs'; theirs: OtherSide }
 
 const saveAfter = 600
 const retryAfter = 3000
 
-interface KeptMessage { id: string, number: number, script: string, source: string | null, updatedAt: string }
+interface KeptMessage {
+  id: string
+  number: number
+  script: string
+  source: string | null
+  updatedAt: string
+}
 
 /** The session on the desk: its words, what they read as, and where they are kept. */
 export const useDeskStore = defineStore('desk', () => {
@@ -39,18 +51,26 @@ export const useDeskStore = defineStore('desk', () => {
   let saving: Promise<void> | null = null
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
 
-  const read = (text: string) => readScript(text, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure })
+  const read = (text: string) =>
+    readScript(text, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure })
   const reading = computed(() => read(script.value))
   const session = computed(() => reading.value.sessions[0])
   const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, on: today() }))
-  const rows = computed(() => session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : [])
+  const rows = computed(() => (session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : []))
   const places = computed(() => reading.value.places[0] ?? new Map())
   const lineOf = (path: string) => places.value.get(path)?.line ?? null
-  const known = computed(() => reckoning.value ? knownSeconds(reckoning.value) : 0)
-  const hard = computed(() => session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.athlete) : 0)
-  const advice = computed(() => session.value && reckoning.value && reading.value.sessions.length === 1
-    ? advise(session.value, reckoning.value, athletes.athlete, minutesToday.value === null ? {} : { secondsToday: minutesToday.value * 60 })
-    : [])
+  const known = computed(() => (reckoning.value ? knownSeconds(reckoning.value) : 0))
+  const hard = computed(() => (session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.athlete) : 0))
+  const advice = computed(() =>
+    session.value && reckoning.value && reading.value.sessions.length === 1
+      ? advise(
+          session.value,
+          reckoning.value,
+          athletes.athlete,
+          minutesToday.value === null ? {} : { secondsToday: minutesToday.value * 60 },
+        )
+      : [],
+  )
 
   const draft = () => ({ script: script.value, base: base.value, source: source.value })
 
@@ -76,7 +96,7 @@ export const useDeskStore = defineStore('desk', () => {
   /** A draft by a tab that is gone and says something else than what is kept. */
   async function leftBehind(wanted: string, kept: string | undefined) {
     for (const left of draftsOf(wanted)) {
-      if (left.tab === tab || (left.tab !== '' && await isAlive(left.tab))) continue
+      if (left.tab === tab || (left.tab !== '' && (await isAlive(left.tab)))) continue
       if (left.script !== kept && left.script.trim() !== '') return left
       clearDraft(wanted, left.tab)
     }
@@ -163,13 +183,11 @@ export const useDeskStore = defineStore('desk', () => {
       if (script.value === text && source.value === words) {
         clearDraft(ownId, tab)
         keeping.value = { state: 'there', at: kept.updatedAt }
-      }
-      else {
+      } else {
         keepDraft(ownId, tab, draft())
         schedule(saveAfter)
       }
-    }
-    catch (error) {
+    } catch (error) {
       const told = toldOf(error)
       if (id.value !== ownId) return
       if (told.status === 409) {
@@ -184,7 +202,7 @@ export const useDeskStore = defineStore('desk', () => {
   async function save() {
     await saving
     if (keeping.value.state === 'there' || keeping.value.state === 'empty' || keeping.value.state === 'differs') return
-    saving = saveOnce().finally(() => saving = null)
+    saving = saveOnce().finally(() => (saving = null))
     await saving
   }
 
@@ -228,9 +246,37 @@ export const useDeskStore = defineStore('desk', () => {
   }
 
   async function setTags(wanted: string[]) {
-    if (!await settleSave()) return
+    if (!(await settleSave())) return
     tags.value = (await api<{ tags: string[] }>(`/sessions/${id.value}/tags`, { method: 'PUT', body: { tags: wanted } })).tags
   }
 
-  return { id, script, source, base, tags, waved, minutesToday, keeping, read, reading, session, reckoning, rows, places, lineOf, known, hard, advice, open, type, paste, dropSource, save, settle, settleSave, waveOff, setTags }
+  return {
+    id,
+    script,
+    source,
+    base,
+    tags,
+    waved,
+    minutesToday,
+    keeping,
+    read,
+    reading,
+    session,
+    reckoning,
+    rows,
+    places,
+    lineOf,
+    known,
+    hard,
+    advice,
+    open,
+    type,
+    paste,
+    dropSource,
+    save,
+    settle,
+    settleSave,
+    waveOff,
+    setTags,
+  }
 })

@@ -13,7 +13,9 @@ export const useWristStore = defineStore('wrist', () => {
 
   /** The watch asked for, else the first that can hold repeats, else any. */
   const preferred = (id?: unknown) =>
-    watches.value.find(watch => watch.id === id) ?? watches.value.find(watch => watch.isPaired && watch.profile.maxNesting > 0) ?? watches.value[0]
+    watches.value.find(watch => watch.id === id) ??
+    watches.value.find(watch => watch.isPaired && watch.profile.maxNesting > 0) ??
+    watches.value[0]
 
   async function follow(started: TransferState) {
     transfer.value = started
@@ -23,18 +25,19 @@ export const useWristStore = defineStore('wrist', () => {
     }
   }
 
-  const send = async (watchId: string, session: string, over = false) => follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, over } }))
+  const send = async (watchId: string, session: string, over = false) =>
+    follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, over } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
   const callOff = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
 
   const taken = (changed: KeptWatch) => {
-    watches.value = watches.value.map(watch => watch.id === changed.id ? changed : watch)
+    watches.value = watches.value.map(watch => (watch.id === changed.id ? changed : watch))
     return changed
   }
-  const change = async (id: string, changes: { name?: string, link?: LinkKind, profile?: unknown, standing?: Record<string, string> }) =>
+  const change = async (id: string, changes: { name?: string; link?: LinkKind; profile?: unknown; standing?: Record<string, string> }) =>
     taken(await api<KeptWatch>(`/watches/${id}`, { method: 'PUT', body: changes }))
   const pair = async (id: string, code: string) => taken(await api<KeptWatch>(`/watches/${id}/pair`, { method: 'POST', body: { code } }))
-  async function add(asked: { name: string, profile?: string, address?: string }) {
+  async function add(asked: { name: string; profile?: string; address?: string }) {
     const added = await api<KeptWatch>('/watches', { method: 'POST', body: asked })
     await load()
     return added

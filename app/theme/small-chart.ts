@@ -5,8 +5,15 @@ export function smallChart() {
   const tokens = chartTokens()
   const text = { color: tokens.faint, fontFamily: tokens.font, fontSize: 12 }
   return {
-    tokens, text,
+    tokens,
+    text,
     base: { animation: false, textStyle: { fontFamily: tokens.font } },
-    tooltip: { trigger: 'axis' as const, backgroundColor: tokens.paper, borderColor: tokens.slip, textStyle: { color: tokens.slip, fontSize: 13 }, confine: true },
+    tooltip: {
+      trigger: 'axis' as const,
+      backgroundColor: tokens.paper,
+      borderColor: tokens.slip,
+      textStyle: { color: tokens.slip, fontSize: 13 },
+      confine: true,
+    },
   }
 }

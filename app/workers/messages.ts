@@ -4,13 +4,12 @@ import type { Nudging } from '~~/core/forecast/nudges'
 import type { Session } from '~~/core/session/document'
 
 /** What the page asks of the forecasting worker; a newer question ends the one before. */
-export type Question
-  = | { kind: 'ask', id: number, session: Session, athlete: Athlete, nudging: Nudging, runs: number, on: string }
-    | { kind: 'stop' }
+export type Question =
+  { kind: 'ask'; id: number; session: Session; athlete: Athlete; nudging: Nudging; runs: number; on: string } | { kind: 'stop' }
 
 /** What comes back, in this order: the toll at once, progress while it lasts, the nudges at the end. */
-export type Answer
-  = | { kind: 'toll', id: number, toll: Toll }
-    | { kind: 'progress', id: number, share: number }
-    | { kind: 'nudges', id: number, picture: NudgePicture }
-    | { kind: 'failed', id: number, problem: string }
+export type Answer =
+  | { kind: 'toll'; id: number; toll: Toll }
+  | { kind: 'progress'; id: number; share: number }
+  | { kind: 'nudges'; id: number; picture: NudgePicture }
+  | { kind: 'failed'; id: number; problem: string }

@@ -20,7 +20,10 @@ function lawOf(athlete: Athlete, sport: Sport): PowerLaw | null {
   laws.set(athlete, known)
   if (known[sport] !== undefined) return known[sport]
   const efforts = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
-  known[sport] = fitPowerLaw(sport, efforts.map(effort => ({ metres: effort.metres!, seconds: effort.seconds })))
+  known[sport] = fitPowerLaw(
+    sport,
+    efforts.map(effort => ({ metres: effort.metres!, seconds: effort.seconds })),
+  )
   return known[sport]
 }
 
@@ -39,18 +42,20 @@ const margin = 1.02
 
 function easedWords(target: BandTarget, by: number): string | null {
   if (isPaceUnit(target.unit)) {
-    const slower = (value: number | undefined) => value === undefined ? undefined : Math.ceil(value * by)
+    const slower = (value: number | undefined) => (value === undefined ? undefined : Math.ceil(value * by))
     return printTarget({ ...target, ...defined(slower(target.easiest), slower(target.hardest)) }, target.unit === 's/step')
   }
   if (target.unit === 'W' || target.unit in metresPerSecondOf) {
-    const lower = (value: number | undefined) => value === undefined ? undefined : Math.floor(value / by * 10) / 10
+    const lower = (value: number | undefined) => (value === undefined ? undefined : Math.floor((value / by) * 10) / 10)
     return printTarget({ ...target, ...defined(lower(target.easiest), lower(target.hardest)) })
   }
   return null
 }
 
-const defined = (easiest: number | undefined, hardest: number | undefined): Band =>
-  ({ ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) })
+const defined = (easiest: number | undefined, hardest: number | undefined): Band => ({
+  ...(easiest === undefined ? {} : { easiest }),
+  ...(hardest === undefined ? {} : { hardest }),
+})
 
 function beyondShown(entry: ReckonedStep, step: Step, athlete: Athlete, sport: Sport): Thought | null {
   const { target, seconds } = entry
@@ -60,10 +65,29 @@ function beyondShown(entry: ReckonedStep, step: Step, athlete: Athlete, sport: S
   const shown = shownFor(athlete, sport, seconds.likely)
   if (shown === null || easiest <= shown * margin) return null
   const words = step.target && isBandTarget(step.target) && !step.target.to ? easedWords(step.target, easiest / shown) : null
-  const most = sport === 'ride' ? `${Math.round(shown)} W` : `${formatTime(Math.round(sport === 'swim' ? 100 / shown : 1000 / shown))} ${sport === 'swim' ? '/100m' : '/km'}`
+  const most =
+    sport === 'ride'
+      ? `${Math.round(shown)} W`
+      : `${formatTime(Math.round(sport === 'swim' ? 100 / shown : 1000 / shown))} ${sport === 'swim' ? '/100m' : '/km'}`
   return {
-    code: 'beyond-shown', path: entry.path, said: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
-    fixes: words === null ? [] : [{ label: words, edits: [{ do: 'target', at: entry.path, words: step.target && isBandTarget(step.target) && step.target.unit === 's/step' ? `in ${words}` : words }] }],
+    code: 'beyond-shown',
+    path: entry.path,
+    said: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
+    fixes:
+      words === null
+        ? []
+        : [
+            {
+              label: words,
+              edits: [
+                {
+                  do: 'target',
+                  at: entry.path,
+                  words: step.target && isBandTarget(step.target) && step.target.unit === 's/step' ? `in ${words}` : words,
+                },
+              ],
+            },
+          ],
   }
 }
 
@@ -74,7 +98,15 @@ const usualSmoothing = 3
 /** The words of a band that the athlete holds without thinking, where the step's own is narrower than that; null elsewhere. */
 const heldWords = remembered((step: Step, athlete: Athlete, sport: Sport): string | null => {
   const { target } = step
-  if (!target || !isBandTarget(target) || target.to || target.easiest === undefined || target.hardest === undefined || target.easiest === target.hardest) return null
+  if (
+    !target ||
+    !isBandTarget(target) ||
+    target.to ||
+    target.easiest === undefined ||
+    target.hardest === undefined ||
+    target.easiest === target.hardest
+  )
+    return null
   const isPace = isPaceUnit(target.unit) && target.unit !== 's/step'
   if (!isPace && target.unit !== 'W') return null
   const { sd, tau } = steadinessOf(athlete, sport, target.unit === 'W' ? 'power' : 'speed')
@@ -91,7 +123,12 @@ function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): T
   const words = heldWords(step, athlete, sport)
   return words === null
     ? null
-    : { code: 'narrow-band', path, said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`, fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }] }
+    : {
+        code: 'narrow-band',
+        path,
+        said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`,
+        fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }],
+      }
 }
 
 /**

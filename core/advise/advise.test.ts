@@ -27,9 +27,17 @@ function fixed(rows: string, code: string, sport = 'run'): string {
 
 describe('what a training partner would remark on', () => {
   it.each([
-    ['needless-last-recovery', '4 times\n  5:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00', '4 times, drop last recovery\n  5:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00'],
+    [
+      'needless-last-recovery',
+      '4 times\n  5:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00',
+      '4 times, drop last recovery\n  5:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00',
+    ],
     ['two-recoveries', 'warm-up 10:00\nrecovery 2:00\nrecovery 4:00\n5:00', 'warm-up 10:00\nrecovery 6:00\n5:00'],
-    ['two-recoveries', '2 times\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00', '2 times, drop last recovery\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00'],
+    [
+      'two-recoveries',
+      '2 times\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00',
+      '2 times, drop last recovery\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00',
+    ],
     ['narrow-band', '20:00 @ 4:59-5:00 /km', '20:00 @ 4:51-5:08 /km'],
     ['beyond-shown', 'warm-up 10:00\n3 km @ 3:40 /km\ncool-down 10:00', 'warm-up 10:00\n3 km @ 4:17 /km\ncool-down 10:00'],
     ['implausible', '3 times, drop last recovery\n  4:00:00\n  recovery 2:00', '3 times, drop last recovery\n  4:00\n  recovery 2:00'],
@@ -45,7 +53,9 @@ describe('what a training partner would remark on', () => {
   })
 
   it('has nothing to say of a sound session', () => {
-    expect(codes('warm-up until press\n4 times, drop last recovery\n  1 km @ 10k effort\n  recovery 2:00 jog\ncool-down until press')).toEqual([])
+    expect(
+      codes('warm-up until press\n4 times, drop last recovery\n  1 km @ 10k effort\n  recovery 2:00 jog\ncool-down until press'),
+    ).toEqual([])
     expect(codes('warm-up 20:00\n3 times, drop last recovery\n  12:00 @ 90-95 %CP\n  recovery 4:00\ncool-down 10:00', 'ride')).toEqual([])
   })
 
@@ -53,8 +63,11 @@ describe('what a training partner would remark on', () => {
     expect(about(read('1:00\nrecovery 2:00\nrest 4:00\n1:00'))[0]!.said).toMatch(/6:00 in all/)
   })
 
-  it('takes a band for narrow by the steadiness that the athlete\'s own recordings have told', () => {
-    const narrow = (sd: number) => about(read('20:00 @ 4:54-5:02 /km'), {}, { ...ilse, steadiness: { run: { speed: { sd, tau: 6 } } } }).some(advice => advice.code === 'narrow-band')
+  it("takes a band for narrow by the steadiness that the athlete's own recordings have told", () => {
+    const narrow = (sd: number) =>
+      about(read('20:00 @ 4:54-5:02 /km'), {}, { ...ilse, steadiness: { run: { speed: { sd, tau: 6 } } } }).some(
+        advice => advice.code === 'narrow-band',
+      )
     expect([narrow(0.01), narrow(0.06)]).toEqual([false, true])
   })
 
@@ -64,7 +77,10 @@ describe('what a training partner would remark on', () => {
   })
 
   it('says the first few of a kind, however many there are of another', () => {
-    const rows = [...Array.from({ length: 8 }, () => '3 km @ 3:40-3:55 /km'), ...Array.from({ length: 8 }, () => '20:00 @ 5:59-6:00 /km')].join('\n')
+    const rows = [
+      ...Array.from({ length: 8 }, () => '3 km @ 3:40-3:55 /km'),
+      ...Array.from({ length: 8 }, () => '20:00 @ 5:59-6:00 /km'),
+    ].join('\n')
     const counted = (code: string) => codes(rows).filter(one => one === code).length
     expect([counted('beyond-shown'), counted('narrow-band')]).toEqual([5, 5])
     expect(about(read(rows)).find(thought => thought.code === 'narrow-band')!.path).toBe('9')
@@ -89,11 +105,14 @@ describe('what a training partner would remark on', () => {
   })
 
   it('never fails, and every fix is an edit that fits', () => {
-    fc.assert(fc.property(arbitrarySession, fc.constantFrom(ilse, unknownAthlete), (session, athlete) => {
-      for (const advice of about(session, { secondsToday: 1800 }, athlete)) {
-        expect(advice.said).not.toMatch(/NaN|Infinity|undefined|null/)
-        for (const fix of advice.fixes) expect(apply(session, fix.edits[0]!)).toMatchObject({ ok: true })
-      }
-    }), { numRuns: 500 })
+    fc.assert(
+      fc.property(arbitrarySession, fc.constantFrom(ilse, unknownAthlete), (session, athlete) => {
+        for (const advice of about(session, { secondsToday: 1800 }, athlete)) {
+          expect(advice.said).not.toMatch(/NaN|Infinity|undefined|null/)
+          for (const fix of advice.fixes) expect(apply(session, fix.edits[0]!)).toMatchObject({ ok: true })
+        }
+      }),
+      { numRuns: 500 },
+    )
   }, 120_000)
 })

@@ -9,9 +9,17 @@ import { abilityAdvice } from './ability'
 import { shapeAdvice } from './shape'
 import { unitAdvice } from './units'
 
-export type AdviceCode
-  = | 'needless-last-recovery' | 'two-recoveries' | 'narrow-band' | 'beyond-shown' | 'implausible' | 'mixed-units'
-    | 'press-in-block' | 'no-easy-after' | 'no-warm-up' | 'over-time'
+export type AdviceCode =
+  | 'needless-last-recovery'
+  | 'two-recoveries'
+  | 'narrow-band'
+  | 'beyond-shown'
+  | 'implausible'
+  | 'mixed-units'
+  | 'press-in-block'
+  | 'no-easy-after'
+  | 'no-warm-up'
+  | 'over-time'
 
 /** Something worth a thought about a session that reads well, with what would change it. */
 export interface Advice {
@@ -19,7 +27,7 @@ export interface Advice {
   /** The row it is about; null for the session as a whole. */
   path: string | null
   said: string
-  fixes: { label: string, edits: Edit[] }[]
+  fixes: { label: string; edits: Edit[] }[]
   /** Names this thought in this session: it stays waved off while the row says the same. */
   key: string
 }
@@ -34,21 +42,30 @@ export interface AdviceOptions {
 
 const wordsOf = (item: Item | null): string => {
   switch (item?.kind) {
-    case 'step': return printStep({ ...item, note: undefined })
-    case 'block': return printBlockHeader(item)
-    case 'leg': return `leg ${item.sport}`
-    case 'unread': return item.text
-    default: return ''
+    case 'step':
+      return printStep({ ...item, note: undefined })
+    case 'block':
+      return printBlockHeader(item)
+    case 'leg':
+      return `leg ${item.sport}`
+    case 'unread':
+      return item.text
+    default:
+      return ''
   }
 }
 
 function timeAdvice(reckoning: Reckoning, options: AdviceOptions): Thought[] {
   const { likely } = reckoning.seconds
   if (options.secondsToday === undefined || likely === null || likely <= options.secondsToday) return []
-  return [{
-    code: 'over-time', path: null, fixes: [],
-    said: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
-  }]
+  return [
+    {
+      code: 'over-time',
+      path: null,
+      fixes: [],
+      said: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
+    },
+  ]
 }
 
 /** One thought said at every row is a nag: of a kind only the first few are said. */
@@ -71,10 +88,15 @@ function byPath(one: string | null, other: string | null): number {
  * @param reckoning of the same session and athlete
  */
 export function advise(session: Session, reckoning: Reckoning, athlete: Athlete, options: AdviceOptions = {}): Advice[] {
-  const thoughts = [...timeAdvice(reckoning, options), ...shapeAdvice(session, reckoning, athlete), ...abilityAdvice(session, reckoning, athlete, alikeAtMost), ...unitAdvice(session)]
+  const thoughts = [
+    ...timeAdvice(reckoning, options),
+    ...shapeAdvice(session, reckoning, athlete),
+    ...abilityAdvice(session, reckoning, athlete, alikeAtMost),
+    ...unitAdvice(session),
+  ]
   const counts = new Map<AdviceCode, number>()
   return thoughts
-    .filter((thought) => {
+    .filter(thought => {
       const count = (counts.get(thought.code) ?? 0) + 1
       counts.set(thought.code, count)
       return count <= alikeAtMost

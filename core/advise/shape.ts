@@ -23,7 +23,8 @@ function trailingRecovery(item: Item | undefined): Step | null {
 
 function sumOf(first: End, second: End): string | null {
   if (first.on === 'time' && second.on === 'time') return formatTime(first.seconds + second.seconds)
-  if (first.on === 'distance' && second.on === 'distance' && first.unit === second.unit) return printEnd({ ...first, value: first.value + second.value })
+  if (first.on === 'distance' && second.on === 'distance' && first.unit === second.unit)
+    return printEnd({ ...first, value: first.value + second.value })
   return null
 }
 
@@ -41,7 +42,14 @@ function recoveries(items: readonly Item[], prefix: string, into: Thought[]): vo
     if (isRecovery(item) && isRecovery(next)) {
       const isAddable = sumOf(item.end, next.end) !== null && nextIndex === index + 1
       const [path, nextPath] = [`${prefix}${index + 1}`, `${prefix}${nextIndex + 1}`]
-      into.push({ code: 'two-recoveries', path: nextPath, said: twoInARow(item, next), fixes: isAddable ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }] : [{ label: 'take this one away', edits: [{ do: 'remove', at: nextPath }] }] })
+      into.push({
+        code: 'two-recoveries',
+        path: nextPath,
+        said: twoInARow(item, next),
+        fixes: isAddable
+          ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }]
+          : [{ label: 'take this one away', edits: [{ do: 'remove', at: nextPath }] }],
+      })
     }
     const trailing = trailingRecovery(item)
     if (trailing) into.push(...afterLastRound(trailing, next, `${prefix}${index + 1}`, prefix === ''))
@@ -62,23 +70,37 @@ function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isO
   const fixes: Thought['fixes'] = [{ label: 'leave it out after the last round', edits: [{ do: 'drop-last', at: path }] }]
   if (isRecovery(after)) return [{ code: 'two-recoveries', path, said: `after the last round, ${twoInARow(trailing, after)}`, fixes }]
   const isNeedless = isOutermost && (after === undefined || ('role' in after && after.role === 'cool-down'))
-  return isNeedless ? [{ code: 'needless-last-recovery', path, said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`, fixes }] : []
+  return isNeedless
+    ? [
+        {
+          code: 'needless-last-recovery',
+          path,
+          said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`,
+          fixes,
+        },
+      ]
+    : []
 }
 
 const hourSeconds = 3600
 
 /** A length that is likelier a slip: hours typed for minutes, kilometres for metres. */
-function slip(step: Step, isRepeated: boolean): { said: string, end: string } | null {
+function slip(step: Step, isRepeated: boolean): { said: string; end: string } | null {
   const { end } = step
   const isPause = step.role === 'rest' || step.role === 'recovery'
   if (end.on === 'time') {
-    if (end.seconds >= hourSeconds && (isPause || (isRepeated && end.seconds > 1.5 * hourSeconds))) return { said: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`, end: formatTime(end.seconds / 60) }
+    if (end.seconds >= hourSeconds && (isPause || (isRepeated && end.seconds > 1.5 * hourSeconds)))
+      return {
+        said: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`,
+        end: formatTime(end.seconds / 60),
+      }
     if (end.seconds < 5) return { said: `${formatTime(end.seconds)} is over before it can be told`, end: formatTime(end.seconds * 60) }
   }
   if (end.on === 'distance') {
     const metres = toMetres(end)
     const isLong = metres > 60_000 || (isPause && metres > 5000) || (isRepeated && metres > 30_000)
-    if (isLong && (end.unit === 'km' || end.unit === 'mi')) return { said: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
+    if (isLong && (end.unit === 'km' || end.unit === 'mi'))
+      return { said: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
     if (metres < 10) return { said: `${printEnd(end)} is over in a moment`, end: `${end.value} km` }
   }
   return null
@@ -92,7 +114,12 @@ function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', i
     const found = item.kind === 'step' && !item.doubt && sport !== 'ride' ? slip(item, inBlock) : null
     if (!found) return
     const path = `${prefix}${index + 1}`
-    into.push({ code: 'implausible', path, said: found.said, fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }] })
+    into.push({
+      code: 'implausible',
+      path,
+      said: found.said,
+      fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }],
+    })
   })
 }
 
@@ -100,11 +127,17 @@ function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', i
 function presses(items: readonly Item[], prefix: string, block: Block | null, usual: number, into: Thought[]): void {
   items.forEach((item, index) => {
     if (isOff(item)) return
-    if (item.kind === 'block' || item.kind === 'leg') presses(item.items, `${prefix}${index + 1}.`, item.kind === 'block' ? item : block, usual, into)
+    if (item.kind === 'block' || item.kind === 'leg')
+      presses(item.items, `${prefix}${index + 1}.`, item.kind === 'block' ? item : block, usual, into)
     const isMiddle = block && (index < items.length - 1 || (item.kind === 'step' && item.role === 'work'))
     if (item.kind === 'step' && item.end.on === 'press' && isMiddle) {
       const [path, words] = [`${prefix}${index + 1}`, formatTime(usual)]
-      into.push({ code: 'press-in-block', path, said: 'waits for the button in the middle of a repeat', fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }] })
+      into.push({
+        code: 'press-in-block',
+        path,
+        said: 'waits for the button in the middle of a repeat',
+        fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }],
+      })
     }
   })
 }
@@ -125,14 +158,24 @@ function around(session: Session, reckoning: Reckoning, athlete: Athlete, into: 
   const [first] = reckoning.flat
   if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
     const words = 'warm-up until press'
-    into.push({ code: 'no-warm-up', path: '1', said: 'the first step is very hard, with nothing easy before it', fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }] })
+    into.push({
+      code: 'no-warm-up',
+      path: '1',
+      said: 'the first step is very hard, with nothing easy before it',
+      fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }],
+    })
   }
-  const hard = reckoning.flat.reduce((sum, entry, index) => sum + (shares[index]! >= hardFrom ? entry.seconds.likely ?? 0 : 0), 0)
+  const hard = reckoning.flat.reduce((sum, entry, index) => sum + (shares[index]! >= hardFrom ? (entry.seconds.likely ?? 0) : 0), 0)
   const last = reckoning.flat.findLastIndex(entry => entry.role !== 'recovery' && entry.role !== 'rest')
   if (hard >= longHardSeconds && last >= 0 && shares[last]! >= hardFrom && reckoning.flat[last]!.role === 'work') {
     const at: Path = `${session.items.length}`
     const words = 'cool-down until press'
-    into.push({ code: 'no-easy-after', path: reckoning.flat[last]!.path, said: `${sayDuration(hard)} of hard work, and nothing easy after it`, fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }] })
+    into.push({
+      code: 'no-easy-after',
+      path: reckoning.flat[last]!.path,
+      said: `${sayDuration(hard)} of hard work, and nothing easy after it`,
+      fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }],
+    })
   }
 }
 

@@ -5,23 +5,28 @@ import { isBandTarget } from '../session/document'
 import type { Thought } from './advise'
 
 type DistancePace = Exclude<PaceUnit, 's/step'>
-interface Paced { path: string, target: BandTarget & { unit: DistancePace } }
+interface Paced {
+  path: string
+  target: BandTarget & { unit: DistancePace }
+}
 
 const isDistancePace = (unit: string): unit is DistancePace => unit in metresOfPaceUnit
 
 function pacedSteps(items: readonly Item[], prefix: string, into: Paced[] = []): Paced[] {
   items.forEach((item, index) => {
     if (item.kind === 'block' || item.kind === 'leg') pacedSteps(item.items, `${prefix}${index + 1}.`, into)
-    if (item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also) into.push({ path: `${prefix}${index + 1}`, target: item.target as Paced['target'] })
+    if (item.kind === 'step' && item.target && isBandTarget(item.target) && isDistancePace(item.target.unit) && !item.also)
+      into.push({ path: `${prefix}${index + 1}`, target: item.target as Paced['target'] })
   })
   return into
 }
 
 function inUnit(target: Paced['target'], unit: DistancePace): BandTarget {
   const by = metresOfPaceUnit[unit] / metresOfPaceUnit[target.unit]
-  const scaled = (value: number | undefined) => value === undefined ? undefined : Math.round(value * by)
-  const band = ({ easiest, hardest }: { easiest?: number, hardest?: number }) => ({
-    ...(easiest === undefined ? {} : { easiest: scaled(easiest) }), ...(hardest === undefined ? {} : { hardest: scaled(hardest) }),
+  const scaled = (value: number | undefined) => (value === undefined ? undefined : Math.round(value * by))
+  const band = ({ easiest, hardest }: { easiest?: number; hardest?: number }) => ({
+    ...(easiest === undefined ? {} : { easiest: scaled(easiest) }),
+    ...(hardest === undefined ? {} : { hardest: scaled(hardest) }),
   })
   return { ...target, unit, ...band(target), ...(target.to ? { to: { of: target.of, unit, ...band(target.to) } } : {}) }
 }
@@ -37,8 +42,17 @@ export function unitAdvice(session: Session): Thought[] {
   const others = paced.filter(({ target }) => target.unit !== most && !target.give)
   if (others.length === 0) return []
   const named = [...counts.keys()].map(unit => `/${unit.slice(2)}`).join(' and ')
-  return [{
-    code: 'mixed-units', path: others[0]!.path, said: `paces in ${named} side by side`,
-    fixes: [{ label: `all in /${most.slice(2)}`, edits: others.map(({ path, target }) => ({ do: 'target', at: path, words: printTarget(inUnit(target, most)) })) }],
-  }]
+  return [
+    {
+      code: 'mixed-units',
+      path: others[0]!.path,
+      said: `paces in ${named} side by side`,
+      fixes: [
+        {
+          label: `all in /${most.slice(2)}`,
+          edits: others.map(({ path, target }) => ({ do: 'target', at: path, words: printTarget(inUnit(target, most)) })),
+        },
+      ],
+    },
+  ]
 }

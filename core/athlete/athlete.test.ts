@@ -12,9 +12,14 @@ import { resolveTarget } from './resolve'
 import { smoothedSd } from './steadiness'
 
 const ilse: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 63,
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  massKg: 63,
   heart: { max: 182, rest: 50, threshold: 167, aerobicThreshold: 146, bySport: { ride: { max: 176 } } },
-  run: { criticalPower: 248, criticalSpeed: 3.6 }, ride: { criticalPower: 215 }, swim: { criticalSpeed: 0.893 },
+  run: { criticalPower: 248, criticalSpeed: 3.6 },
+  ride: { criticalPower: 215 },
+  swim: { criticalSpeed: 0.893 },
   efforts: [{ sport: 'run', metres: 10000, seconds: 2820, date: '2026-03-07' }],
   goals: [{ name: 'quay run', sport: 'run', metres: 10000, seconds: 2760, date: '2026-06-20' }],
   schools: { band: { kind: 'even' } },
@@ -33,20 +38,33 @@ describe('the power law of race performance (Riegel 1981)', () => {
     expect(fitPowerLaw('swim', [{ metres: 400, seconds: 436 }])!.exponent).toBe(1.03)
   })
   it('recovers a planted exponent from several efforts', () => {
-    fc.assert(fc.property(fc.double({ min: 1.03, max: 1.14, noNaN: true }), fc.double({ min: 0.05, max: 0.3, noNaN: true }), (exponent, scale) => {
-      const law = fitPowerLaw('run', [1500, 3000, 5000, 10000].map(metres => ({ metres, seconds: scale * metres ** exponent })))!
-      expect(law.exponent).toBeCloseTo(exponent, 6)
-      expect(law.clamped).toBe(false)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 1.03, max: 1.14, noNaN: true }), fc.double({ min: 0.05, max: 0.3, noNaN: true }), (exponent, scale) => {
+        const law = fitPowerLaw(
+          'run',
+          [1500, 3000, 5000, 10000].map(metres => ({ metres, seconds: scale * metres ** exponent })),
+        )!
+        expect(law.exponent).toBeCloseTo(exponent, 6)
+        expect(law.clamped).toBe(false)
+      }),
+    )
   })
   it('clamps an exponent out of 1.02-1.15 through the mean point, and says so', () => {
-    const law = fitPowerLaw('run', [{ metres: 1000, seconds: 300 }, { metres: 10000, seconds: 2000 }])!
+    const law = fitPowerLaw('run', [
+      { metres: 1000, seconds: 300 },
+      { metres: 10000, seconds: 2000 },
+    ])!
     expect([law.exponent, law.clamped]).toEqual([1.02, true])
     expect(secondsFor(law, law.atMetres)).toBeCloseTo(law.atSeconds, 9)
   })
   it('goes both ways', () => {
     const law = fitPowerLaw('run', [{ metres: 10000, seconds: 2820 }])!
-    fc.assert(fc.property(fc.double({ min: 400, max: 50000, noNaN: true }), metres => Math.abs(metresFor(law, secondsFor(law, metres)) - metres) < metres * 1e-9))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 400, max: 50000, noNaN: true }),
+        metres => Math.abs(metresFor(law, secondsFor(law, metres)) - metres) < metres * 1e-9,
+      ),
+    )
   })
   it('says nothing from nothing', () => expect(fitPowerLaw('run', [])).toBeNull())
 })
@@ -54,7 +72,12 @@ describe('the power law of race performance (Riegel 1981)', () => {
 describe('named efforts', () => {
   const value = (name: Parameters<typeof resolveEffort>[2], sport: 'run' | 'ride' | 'swim' = 'run') => resolveEffort(ilse, sport, name)
   it('race distances lie on the law, threshold on its hour', () => {
-    expect(value('10k')).toEqual({ ok: true, of: 'pace', easiest: expect.closeTo(10000 / 2820, 9), hardest: expect.closeTo(10000 / 2820, 9) })
+    expect(value('10k')).toEqual({
+      ok: true,
+      of: 'pace',
+      easiest: expect.closeTo(10000 / 2820, 9),
+      hardest: expect.closeTo(10000 / 2820, 9),
+    })
     const threshold = value('threshold')
     expect(threshold.ok && threshold.hardest! * 3600).toBeCloseTo(10000 * (3600 / 2820) ** (1 / 1.06), 6)
   })
@@ -81,30 +104,75 @@ describe('named efforts', () => {
 
 describe('resolving targets', () => {
   it.each<[string, Target, object, ('run' | 'ride' | 'swim')?]>([
-    ['a pace range', { of: 'pace', unit: 's/km', easiest: 250, hardest: 240 }, { of: 'pace', unit: 'm/s', easiest: 4, hardest: 1000 / 240 }],
+    [
+      'a pace range',
+      { of: 'pace', unit: 's/km', easiest: 250, hardest: 240 },
+      { of: 'pace', unit: 'm/s', easiest: 4, hardest: 1000 / 240 },
+    ],
     ['an own time', { of: 'pace', unit: 's/step', easiest: 100, hardest: 80 }, { easiest: 4, hardest: 5 }],
     ['a speed', { of: 'speed', unit: 'km/h', easiest: 28.8, hardest: 36 }, { easiest: 8, hardest: 10 }, 'ride'],
-    ['percent of critical power', { of: 'power', unit: '%CP', easiest: 90, hardest: 100 }, { unit: 'W', easiest: 193.5, hardest: 215 }, 'ride'],
+    [
+      'percent of critical power',
+      { of: 'power', unit: '%CP', easiest: 90, hardest: 100 },
+      { unit: 'W', easiest: 193.5, hardest: 215 },
+      'ride',
+    ],
     ['percent of critical speed', { of: 'pace', unit: '%CS', easiest: 90, hardest: 100 }, { easiest: 3.24, hardest: 3.6 }],
-    ['heart-rate reserve (Karvonen 1957)', { of: 'heart-rate', unit: '%HRR', easiest: 50, hardest: 75 }, { unit: 'bpm', easiest: 116, hardest: 149 }],
-    ['percent of the sport\'s own maximum', { of: 'heart-rate', unit: '%HRmax', easiest: 50, hardest: 75 }, { easiest: 88, hardest: 132 }, 'ride'],
+    [
+      'heart-rate reserve (Karvonen 1957)',
+      { of: 'heart-rate', unit: '%HRR', easiest: 50, hardest: 75 },
+      { unit: 'bpm', easiest: 116, hardest: 149 },
+    ],
+    [
+      "percent of the sport's own maximum",
+      { of: 'heart-rate', unit: '%HRmax', easiest: 50, hardest: 75 },
+      { easiest: 88, hardest: 132 },
+      'ride',
+    ],
     ['percent of threshold', { of: 'heart-rate', unit: '%LTHR', hardest: 100 }, { hardest: 167 }],
     ['heart-rate zone 3 of five (Edwards 1993)', { of: 'heart-rate', zone: 3 }, { easiest: 182 * 0.7, hardest: 182 * 0.8 }],
     ['heart-rate zone 2 of three', { of: 'heart-rate', zone: 2, scheme: 3 }, { easiest: 146, hardest: 167 }],
     ['the lowest zone, open below', { of: 'power', zone: 1 }, { hardest: 215 * 0.65 }, 'ride'],
     ['zones two to three', { of: 'power', zone: [2, 3] }, { easiest: 215 * 0.65, hardest: 215 * 0.95 }, 'ride'],
-    ['an effort slower by seconds', { of: 'effort', name: '10k', offset: { value: 8, unit: 's/km' }, give: { unit: '%' } }, { easiest: 1000 / 290, hardest: 1000 / 290 }],
-    ['an effort harder by percent', { of: 'effort', name: 'critical', offset: { value: 2, unit: '%' }, give: { unit: '%' } }, { easiest: 215 * 1.02, hardest: 215 * 1.02 }, 'ride'],
-    ['a change over the step', { of: 'power', unit: 'W', easiest: 150, hardest: 160, to: { easiest: 200, hardest: 210 } }, { easiest: 150, to: { easiest: 200, hardest: 210 } }, 'ride'],
-    ['room of its own', { of: 'pace', unit: 's/km', easiest: 250, hardest: 250, give: { easier: 10, harder: 5, unit: 's/km' } }, { easiest: 1000 / 260, hardest: 1000 / 245 }],
-    ['room of its own in watts', { of: 'power', unit: 'W', easiest: 200, hardest: 220, give: { harder: 5, unit: 'W' } }, { easiest: 200, hardest: 225 }, 'ride'],
+    [
+      'an effort slower by seconds',
+      { of: 'effort', name: '10k', offset: { value: 8, unit: 's/km' }, give: { unit: '%' } },
+      { easiest: 1000 / 290, hardest: 1000 / 290 },
+    ],
+    [
+      'an effort harder by percent',
+      { of: 'effort', name: 'critical', offset: { value: 2, unit: '%' }, give: { unit: '%' } },
+      { easiest: 215 * 1.02, hardest: 215 * 1.02 },
+      'ride',
+    ],
+    [
+      'a change over the step',
+      { of: 'power', unit: 'W', easiest: 150, hardest: 160, to: { easiest: 200, hardest: 210 } },
+      { easiest: 150, to: { easiest: 200, hardest: 210 } },
+      'ride',
+    ],
+    [
+      'room of its own',
+      { of: 'pace', unit: 's/km', easiest: 250, hardest: 250, give: { easier: 10, harder: 5, unit: 's/km' } },
+      { easiest: 1000 / 260, hardest: 1000 / 245 },
+    ],
+    [
+      'room of its own in watts',
+      { of: 'power', unit: 'W', easiest: 200, hardest: 220, give: { harder: 5, unit: 'W' } },
+      { easiest: 200, hardest: 225 },
+      'ride',
+    ],
   ])('%s', (_, target, expected, sport) => {
-    const close = JSON.parse(JSON.stringify(expected), (_, value: unknown) => typeof value === 'number' ? expect.closeTo(value, 6) : value) as object
+    const close = JSON.parse(JSON.stringify(expected), (_, value: unknown) =>
+      typeof value === 'number' ? expect.closeTo(value, 6) : value,
+    ) as object
     expect(resolved(target, ilse, sport ?? 'run', 400)).toMatchObject(close)
   })
 
   it.each([
-    ['even', 1000 / 255, 1000 / 245], ['percent', 4 * 0.97, 4 * 1.03], ['lean-fast', 4 * 0.9925, 4 * 1.015],
+    ['even', 1000 / 255, 1000 / 245],
+    ['percent', 4 * 0.97, 4 * 1.03],
+    ['lean-fast', 4 * 0.9925, 4 * 1.015],
   ] as const)('gives one point the room of the %s school', (kind, easiest, hardest) => {
     const target = resolved({ of: 'pace', unit: 's/km', easiest: 250, hardest: 250 }, { ...ilse, schools: { band: { kind } } })
     expect(target.easiest).toBeCloseTo(easiest, 6)
@@ -122,31 +190,38 @@ describe('resolving targets', () => {
   })
 
   it.each<[Target, string]>([
-    [{ of: 'power', unit: '%CP', easiest: 90 }, 'critical power in the run'], [{ of: 'heart-rate', unit: '%HRR', easiest: 50 }, 'maximum and resting heart rate'],
-    [{ of: 'pace', unit: 's/step', easiest: 90 }, 'the step\'s own distance'], [{ of: 'power', zone: 2, scheme: 'own' }, 'own power zones'], [{ of: 'effort', name: 'easy' }, 'critical speed'],
+    [{ of: 'power', unit: '%CP', easiest: 90 }, 'critical power in the run'],
+    [{ of: 'heart-rate', unit: '%HRR', easiest: 50 }, 'maximum and resting heart rate'],
+    [{ of: 'pace', unit: 's/step', easiest: 90 }, "the step's own distance"],
+    [{ of: 'power', zone: 2, scheme: 'own' }, 'own power zones'],
+    [{ of: 'effort', name: 'easy' }, 'critical speed'],
   ])('names what is missing', (target, words) => {
     const result = resolveTarget(target, unknownAthlete, { sport: 'run' })
     expect(!result.ok && result.missing).toContain(words)
   })
 
   it('never brings a NaN, an infinity or a number of zero or less, for any target', () => {
-    fc.assert(fc.property(arbitrarySession, fc.constantFrom('quiet', 'lean-fast', 'even', 'percent' as const), (document, kind) => {
-      for (const flat of walk(document)) {
-        for (const target of [flat.step.target, flat.step.also]) {
-          if (!target || flat.sport === 'multi') continue
-          const result = resolveTarget(target, { ...ilse, schools: { band: { kind } } }, { sport: flat.sport, stepMetres: 400 })
-          if (!result.ok) continue
-          for (const end of [result.target, result.target.to ?? {}]) {
-            for (const value of [end.easiest, end.hardest]) if (value !== undefined) expect(Number.isFinite(value) && value > 0).toBe(true)
+    fc.assert(
+      fc.property(arbitrarySession, fc.constantFrom('quiet', 'lean-fast', 'even', 'percent' as const), (document, kind) => {
+        for (const flat of walk(document)) {
+          for (const target of [flat.step.target, flat.step.also]) {
+            if (!target || flat.sport === 'multi') continue
+            const result = resolveTarget(target, { ...ilse, schools: { band: { kind } } }, { sport: flat.sport, stepMetres: 400 })
+            if (!result.ok) continue
+            for (const end of [result.target, result.target.to ?? {}]) {
+              for (const value of [end.easiest, end.hardest])
+                if (value !== undefined) expect(Number.isFinite(value) && value > 0).toBe(true)
+            }
           }
         }
-      }
-    }), { numRuns: 500 })
+      }),
+      { numRuns: 500 },
+    )
   })
 })
 
 describe('heart numbers', () => {
-  it('are the sport\'s own where given', () => expect(heartOf(ilse, 'ride')).toMatchObject({ max: 176, rest: 50 }))
+  it("are the sport's own where given", () => expect(heartOf(ilse, 'ride')).toMatchObject({ max: 176, rest: 50 }))
 })
 
 describe('the spread of smoothed AR(1) noise', () => {

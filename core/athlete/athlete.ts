@@ -3,15 +3,53 @@ import type { Role, Sport } from '../session/document'
 /** The athlete document as `docs/formats/athlete.schema.json` states it. Speeds in m/s, paces in seconds per kilometre. */
 
 export type BandSchoolKind = 'quiet' | 'lean-fast' | 'even' | 'percent'
-export interface BandSchool { kind: BandSchoolKind, easier?: number, harder?: number, unit?: string }
+export interface BandSchool {
+  kind: BandSchoolKind
+  easier?: number
+  harder?: number
+  unit?: string
+}
 /** How the wrist makes itself heard, and what it says. */
-export interface CueSchool { voice?: boolean, tone?: boolean, tap?: boolean, countdown?: boolean, halfway?: boolean, autoLapMetres?: number }
+export interface CueSchool {
+  voice?: boolean
+  tone?: boolean
+  tap?: boolean
+  countdown?: boolean
+  halfway?: boolean
+  autoLapMetres?: number
+}
 /** A second programme that goes beside every session: seconds between drinks and meals, and of running and walking by turns. */
-export interface BesideSchool { drinkSeconds?: number, eatSeconds?: number, runSeconds?: number, walkSeconds?: number }
-export interface HeartNumbers { max?: number, rest?: number, threshold?: number, aerobicThreshold?: number }
-export interface Bike { massKg: number, cda: number, crr: number }
-export interface Effort { sport: Sport, metres?: number, seconds: number, watts?: number, date: string }
-export interface Goal { name: string, sport: Sport, metres: number, seconds: number, date: string }
+export interface BesideSchool {
+  drinkSeconds?: number
+  eatSeconds?: number
+  runSeconds?: number
+  walkSeconds?: number
+}
+export interface HeartNumbers {
+  max?: number
+  rest?: number
+  threshold?: number
+  aerobicThreshold?: number
+}
+export interface Bike {
+  massKg: number
+  cda: number
+  crr: number
+}
+export interface Effort {
+  sport: Sport
+  metres?: number
+  seconds: number
+  watts?: number
+  date: string
+}
+export interface Goal {
+  name: string
+  sport: Sport
+  metres: number
+  seconds: number
+  date: string
+}
 export type PaceBySport = number | Partial<Record<Sport, number>>
 
 export interface Athlete {
@@ -23,14 +61,14 @@ export interface Athlete {
   birthDate?: string
   sex?: 'female' | 'male'
   massKg?: number
-  units?: { run: 'mi' | 'km', ride: 'mi' | 'km', swim: 'm' | 'yd' }
+  units?: { run: 'mi' | 'km'; ride: 'mi' | 'km'; swim: 'm' | 'yd' }
   heart?: HeartNumbers & { bySport?: Partial<Record<Sport, HeartNumbers>> }
-  run?: { criticalPower?: number, wPrime?: number, criticalSpeed?: number, dPrime?: number }
-  ride?: { criticalPower?: number, wPrime?: number, bike?: Bike }
+  run?: { criticalPower?: number; wPrime?: number; criticalSpeed?: number; dPrime?: number }
+  ride?: { criticalPower?: number; wPrime?: number; bike?: Bike }
   swim?: { criticalSpeed?: number }
   efforts?: Effort[]
   goals?: Goal[]
-  usual?: { warmUpSeconds: number, coolDownSeconds: number, otherOpenSeconds: number }
+  usual?: { warmUpSeconds: number; coolDownSeconds: number; otherOpenSeconds: number }
   easyPace?: PaceBySport
   recoveryPace?: PaceBySport
   walkPace?: PaceBySport
@@ -50,8 +88,7 @@ export interface Athlete {
 /** The athlete of whom nothing is known: nothing can be resolved but what was said in absolute numbers. */
 export const unknownAthlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'unknown' }
 
-export const usualOf = (athlete: Athlete) =>
-  athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 }
+export const usualOf = (athlete: Athlete) => athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 }
 
 /** How long an open step usually takes the athlete, in seconds, by its role. */
 export function usualSecondsOf(athlete: Athlete, role: Role): number {
@@ -59,7 +96,7 @@ export function usualSecondsOf(athlete: Athlete, role: Role): number {
   return role === 'warm-up' ? usual.warmUpSeconds : role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
 }
 
-export const unitsOf = (athlete: Athlete) => athlete.units ?? { run: 'km', ride: 'km', swim: 'm' } as const
+export const unitsOf = (athlete: Athlete) => athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)
 
 /** Heart numbers for a sport: the sport's own where they are given, else the common ones. */
 export function heartOf(athlete: Athlete, sport: Sport): HeartNumbers {

@@ -1,5 +1,8 @@
 /** An all-out effort: how long, and what it came to: metres, or joules. */
-export interface Trial { seconds: number, amount: number }
+export interface Trial {
+  seconds: number
+  amount: number
+}
 
 /** Critical speed with D', or critical power with W'. */
 export interface CriticalFit {
@@ -14,7 +17,7 @@ export interface CriticalFit {
   said: string[]
 }
 
-export type CriticalReading = { ok: true, fit: CriticalFit } | { ok: false, missing: string }
+export type CriticalReading = { ok: true; fit: CriticalFit } | { ok: false; missing: string }
 
 const usable = { least: 120, most: 1200, usual: 900, apart: 300 }
 
@@ -38,8 +41,10 @@ export function fitCritical(trials: readonly Trial[]): CriticalReading {
   if (n < 2 || spread < 1) return { ok: false, missing: 'two all-out efforts of different lengths between 2 and 20 min' }
   const critical = used.reduce((sum, trial) => sum + (trial.seconds - meanT) * (trial.amount - meanA), 0) / spread
   const reserve = meanA - critical * meanT
-  if (!(critical > 0) || !(reserve > 0)) return { ok: false, missing: 'efforts that fit together: the longer one is faster than the shorter one, or nearly' }
-  const residual = n > 2 ? Math.sqrt(used.reduce((sum, trial) => sum + (trial.amount - reserve - critical * trial.seconds) ** 2, 0) / (n - 2)) : null
+  if (!(critical > 0) || !(reserve > 0))
+    return { ok: false, missing: 'efforts that fit together: the longer one is faster than the shorter one, or nearly' }
+  const residual =
+    n > 2 ? Math.sqrt(used.reduce((sum, trial) => sum + (trial.amount - reserve - critical * trial.seconds) ** 2, 0) / (n - 2)) : null
   const times = used.map(trial => trial.seconds)
   const said: string[] = []
   if (n === 2) said.push('from two efforts: how sure it is cannot be told')
@@ -48,7 +53,9 @@ export function fitCritical(trials: readonly Trial[]): CriticalReading {
   return {
     ok: true,
     fit: {
-      critical, reserve, said,
+      critical,
+      reserve,
+      said,
       criticalError: residual === null ? null : residual / Math.sqrt(spread),
       reserveError: residual === null ? null : residual * Math.sqrt(1 / n + meanT ** 2 / spread),
     },
@@ -65,7 +72,7 @@ export function fitCritical(trials: readonly Trial[]): CriticalReading {
  * @source Vanhatalo, Doust & Burnley, Med Sci Sports Exerc 39 (2007)
  * @example criticalOfAllOut(300, 240) // { critical: 240, reserve: 10800 }
  */
-export function criticalOfAllOut(mean: number, meanAtEnd: number): { critical: number, reserve: number } | null {
+export function criticalOfAllOut(mean: number, meanAtEnd: number): { critical: number; reserve: number } | null {
   if (!(meanAtEnd > 0) || !(mean > meanAtEnd) || !Number.isFinite(mean)) return null
   return { critical: meanAtEnd, reserve: (mean - meanAtEnd) * 180 }
 }
@@ -77,7 +84,7 @@ export function criticalOfAllOut(mean: number, meanAtEnd: number): { critical: n
  * @source Wakayoshi et al. (1992; the pair of 200 and 400 m: 1993)
  * @example criticalSwimSpeed({ metres: 200, seconds: 212 }, { metres: 400, seconds: 436 }) // 0.893
  */
-export function criticalSwimSpeed(short: { metres: number, seconds: number }, long: { metres: number, seconds: number }): number | null {
+export function criticalSwimSpeed(short: { metres: number; seconds: number }, long: { metres: number; seconds: number }): number | null {
   const speed = (long.metres - short.metres) / (long.seconds - short.seconds)
   const isSound = long.metres > short.metres && long.seconds > short.seconds && speed > 0 && speed < short.metres / short.seconds
   return isSound ? speed : null

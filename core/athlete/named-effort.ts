@@ -5,13 +5,17 @@ import { fitPowerLaw, metresFor, secondsFor } from './power-law'
 import type { PowerLaw } from './power-law'
 
 export const raceMetres: Partial<Record<EffortName, number>> = {
-  '1500m': 1500, 'mile': 1609.344, '3k': 3000, '5k': 5000, '10k': 10000, 'half-marathon': 21097.5, 'marathon': 42195,
+  '1500m': 1500,
+  'mile': 1609.344,
+  '3k': 3000,
+  '5k': 5000,
+  '10k': 10000,
+  'half-marathon': 21097.5,
+  'marathon': 42195,
 }
 
 /** A speed in m/s or a power in W for a named effort, or the number that is missing. */
-export type EffortReading
-  = | { ok: true, of: 'pace' | 'power', easiest?: number, hardest?: number }
-    | { ok: false, missing: string }
+export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; hardest?: number } | { ok: false; missing: string }
 
 /** How old an effort may be, in days, before younger ones are trusted alone. */
 const youngDays = 120
@@ -21,29 +25,36 @@ const dayMilliseconds = 24 * 3600 * 1000
 export const isOld = (date: string, on: string): boolean => Date.parse(on) - Date.parse(date) > youngDays * dayMilliseconds
 
 /** Efforts over a distance in the last 120 days before `on`, or all of them when none is that young. */
-export function raceEffortsOf(athlete: Athlete, sport: Sport, on?: string): { metres: number, seconds: number, date: string }[] {
-  const all = (athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) => own === sport && metres !== undefined ? [{ metres, seconds, date }] : [])
-  const recent = on === undefined
-    ? all
-    : all.filter(effort => effort.date <= on && !isOld(effort.date, on))
+export function raceEffortsOf(athlete: Athlete, sport: Sport, on?: string): { metres: number; seconds: number; date: string }[] {
+  const all = (athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) =>
+    own === sport && metres !== undefined ? [{ metres, seconds, date }] : [],
+  )
+  const recent = on === undefined ? all : all.filter(effort => effort.date <= on && !isOld(effort.date, on))
   return recent.length > 0 ? recent : all
 }
 
 /** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
-export const raceLawOf = (athlete: Athlete, sport: Sport, on?: string): PowerLaw | null => fitPowerLaw(sport, raceEffortsOf(athlete, sport, on))
+export const raceLawOf = (athlete: Athlete, sport: Sport, on?: string): PowerLaw | null =>
+  fitPowerLaw(sport, raceEffortsOf(athlete, sport, on))
 
 /** The highest oxygen capacity that the athlete's runs of the last 120 days speak of; null without one. */
 export function oxygenCapacityOf(athlete: Athlete, on?: string): number | null {
-  const capacities = raceEffortsOf(athlete, 'run', on).map(effort => oxygenCapacity(effort.metres, effort.seconds)).filter(value => value !== null)
+  const capacities = raceEffortsOf(athlete, 'run', on)
+    .map(effort => oxygenCapacity(effort.metres, effort.seconds))
+    .filter(value => value !== null)
   return capacities.length === 0 ? null : Math.max(...capacities)
 }
 
 /** What is raced at: the speed over a distance and the speed kept up for a time, by the school the athlete has picked. */
-interface RaceSpeeds { over: (metres: number) => number, lasting: (seconds: number) => number }
+interface RaceSpeeds {
+  over: (metres: number) => number
+  lasting: (seconds: number) => number
+}
 
 export function raceSpeedsOf(athlete: Athlete, sport: Sport, on?: string): RaceSpeeds | null {
   const capacity = sport === 'run' && athlete.schools?.racePrediction === 'oxygen' ? oxygenCapacityOf(athlete, on) : null
-  if (capacity !== null) return { over: metres => metres / secondsAtCapacity(capacity, metres), lasting: seconds => speedAtCapacity(capacity, seconds) }
+  if (capacity !== null)
+    return { over: metres => metres / secondsAtCapacity(capacity, metres), lasting: seconds => speedAtCapacity(capacity, seconds) }
   const law = sport === 'ride' ? null : raceLawOf(athlete, sport, on)
   return law && { over: metres => metres / secondsFor(law, metres), lasting: seconds => metresFor(law, seconds) / seconds }
 }
@@ -51,7 +62,9 @@ export function raceSpeedsOf(athlete: Athlete, sport: Sport, on?: string): RaceS
 function criticalOf(athlete: Athlete, sport: Sport): EffortReading {
   if (sport === 'ride') {
     const power = athlete.ride?.criticalPower
-    return power === undefined ? { ok: false, missing: 'critical power on the bike' } : { ok: true, of: 'power', easiest: power, hardest: power }
+    return power === undefined
+      ? { ok: false, missing: 'critical power on the bike' }
+      : { ok: true, of: 'power', easiest: power, hardest: power }
   }
   const speed = athlete[sport]?.criticalSpeed
   const missing = sport === 'swim' ? 'critical swim speed' : 'critical speed'
@@ -80,9 +93,12 @@ export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, 
   const race = raceSpeedsOf(athlete, sport, on)
   const missingRace: EffortReading = { ok: false, missing: `a ${sport} race or time trial` }
   switch (name) {
-    case 'critical': return criticalOf(athlete, sport)
-    case 'steady': return shareOfCritical(athlete, sport, 0.88)
-    case 'easy': return shareOfCritical(athlete, sport, 0.78)
+    case 'critical':
+      return criticalOf(athlete, sport)
+    case 'steady':
+      return shareOfCritical(athlete, sport, 0.88)
+    case 'easy':
+      return shareOfCritical(athlete, sport, 0.78)
     case 'threshold': {
       if (sport !== 'run') return criticalOf(athlete, sport)
       return race ? point(race.lasting(3600)) : missingRace

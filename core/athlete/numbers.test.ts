@@ -12,30 +12,53 @@ import { resolveTarget } from './resolve'
 import { ownZones, zoneBounds } from './zones'
 
 const ilse: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', birthDate: '1984-11-02', sex: 'female', massKg: 63,
-  heart: { max: 182, rest: 50, threshold: 167 }, run: { criticalSpeed: 3.6 }, ride: { criticalPower: 215 },
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  birthDate: '1984-11-02',
+  sex: 'female',
+  massKg: 63,
+  heart: { max: 182, rest: 50, threshold: 167 },
+  run: { criticalSpeed: 3.6 },
+  ride: { criticalPower: 215 },
   efforts: [
-    { sport: 'run', metres: 10000, seconds: 2820, date: '2026-03-07' }, { sport: 'run', metres: 3000, seconds: 784, date: '2026-02-21' },
-    { sport: 'swim', metres: 400, seconds: 436, date: '2026-02-18' }, { sport: 'swim', metres: 200, seconds: 212, date: '2026-02-18' },
+    { sport: 'run', metres: 10000, seconds: 2820, date: '2026-03-07' },
+    { sport: 'run', metres: 3000, seconds: 784, date: '2026-02-21' },
+    { sport: 'swim', metres: 400, seconds: 436, date: '2026-02-18' },
+    { sport: 'swim', metres: 200, seconds: 212, date: '2026-02-18' },
   ],
 }
 
 describe('critical power and speed (Monod & Scherrer 1965)', () => {
   it('recovers planted parameters, with no error where there is no scatter', () => {
-    const planted = fc.record({ critical: fc.double({ min: 100, max: 400, noNaN: true }), reserve: fc.double({ min: 5000, max: 40_000, noNaN: true }), times: fc.uniqueArray(fc.integer({ min: 120, max: 1200 }), { minLength: 2, maxLength: 6 }) })
-    fc.assert(fc.property(planted, ({ critical, reserve, times }) => {
-      const reading = fitCritical(times.map(seconds => ({ seconds, amount: reserve + critical * seconds })))
-      if (!reading.ok) throw new Error(reading.missing)
-      expect(reading.fit.critical).toBeCloseTo(critical, 4)
-      expect(Math.abs(reading.fit.reserve - reserve)).toBeLessThan(0.01 * reserve)
-      expect(reading.fit.criticalError === null).toBe(times.length === 2)
-      if (reading.fit.criticalError !== null) expect(reading.fit.criticalError).toBeCloseTo(0, 4)
-    }))
+    const planted = fc.record({
+      critical: fc.double({ min: 100, max: 400, noNaN: true }),
+      reserve: fc.double({ min: 5000, max: 40_000, noNaN: true }),
+      times: fc.uniqueArray(fc.integer({ min: 120, max: 1200 }), { minLength: 2, maxLength: 6 }),
+    })
+    fc.assert(
+      fc.property(planted, ({ critical, reserve, times }) => {
+        const reading = fitCritical(times.map(seconds => ({ seconds, amount: reserve + critical * seconds })))
+        if (!reading.ok) throw new Error(reading.missing)
+        expect(reading.fit.critical).toBeCloseTo(critical, 4)
+        expect(Math.abs(reading.fit.reserve - reserve)).toBeLessThan(0.01 * reserve)
+        expect(reading.fit.criticalError === null).toBe(times.length === 2)
+        if (reading.fit.criticalError !== null) expect(reading.fit.criticalError).toBeCloseTo(0, 4)
+      }),
+    )
   })
   it('tells the standard errors of a least-squares line with n-2 degrees of freedom', () => {
-    const reading = fitCritical([{ seconds: 120, amount: 45_000 }, { seconds: 300, amount: 84_000 }, { seconds: 600, amount: 150_000 }, { seconds: 900, amount: 209_000 }])
+    const reading = fitCritical([
+      { seconds: 120, amount: 45_000 },
+      { seconds: 300, amount: 84_000 },
+      { seconds: 600, amount: 150_000 },
+      { seconds: 900, amount: 209_000 },
+    ])
     if (!reading.ok) throw new Error(reading.missing)
-    const [x, y] = [[120, 300, 600, 900], [45_000, 84_000, 150_000, 209_000]]
+    const [x, y] = [
+      [120, 300, 600, 900],
+      [45_000, 84_000, 150_000, 209_000],
+    ]
     const meanX = 480
     const sxx = x.reduce((sum, value) => sum + (value - meanX) ** 2, 0)
     const slope = x.reduce((sum, value, index) => sum + (value - meanX) * (y[index]! - 122_000), 0) / sxx
@@ -44,12 +67,28 @@ describe('critical power and speed (Monod & Scherrer 1965)', () => {
     expect(reading.fit.criticalError).toBeCloseTo(Math.sqrt(rest / 2 / sxx), 9)
   })
   it('says what weakens it, and leaves out what is too short or too long', () => {
-    const near = fitCritical([{ seconds: 180, amount: 60_000 }, { seconds: 300, amount: 90_000 }])
+    const near = fitCritical([
+      { seconds: 180, amount: 60_000 },
+      { seconds: 300, amount: 90_000 },
+    ])
     expect(near.ok && near.fit.said.join()).toContain('under 5 min apart')
-    const long = fitCritical([{ seconds: 180, amount: 60_000 }, { seconds: 1100, amount: 260_000 }])
+    const long = fitCritical([
+      { seconds: 180, amount: 60_000 },
+      { seconds: 1100, amount: 260_000 },
+    ])
     expect(long.ok && long.fit.said.join()).toContain('over 15 min')
-    expect(fitCritical([{ seconds: 180, amount: 60_000 }, { seconds: 3600, amount: 700_000 }]).ok).toBe(false)
-    expect(fitCritical([{ seconds: 300, amount: 60_000 }, { seconds: 600, amount: 130_000 }])).toMatchObject({ ok: false, missing: expect.stringContaining('fit together') })
+    expect(
+      fitCritical([
+        { seconds: 180, amount: 60_000 },
+        { seconds: 3600, amount: 700_000 },
+      ]).ok,
+    ).toBe(false)
+    expect(
+      fitCritical([
+        { seconds: 300, amount: 60_000 },
+        { seconds: 600, amount: 130_000 },
+      ]),
+    ).toMatchObject({ ok: false, missing: expect.stringContaining('fit together') })
   })
   it('takes a 3-minute all-out test by its last half minute (Vanhatalo 2007)', () => {
     expect(criticalOfAllOut(300, 240)).toEqual({ critical: 240, reserve: 10_800 })
@@ -69,15 +108,24 @@ describe('the oxygen model (Daniels & Gilbert 1979)', () => {
     expect(oxygenCapacity(5000, 1200)).toBeCloseTo(49.8, 1)
   })
   it('is within 0.15 % of the printed tables: a capacity of 50 runs 5 km in 19:57, 10 km in 41:21, a marathon in 3:10:49', () => {
-    for (const [metres, seconds] of [[5000, 1197], [10_000, 2481], [42_195, 11_449]] as const) expect(Math.abs(secondsAtCapacity(50, metres) / seconds - 1)).toBeLessThan(0.0015)
+    for (const [metres, seconds] of [
+      [5000, 1197],
+      [10_000, 2481],
+      [42_195, 11_449],
+    ] as const)
+      expect(Math.abs(secondsAtCapacity(50, metres) / seconds - 1)).toBeLessThan(0.0015)
   })
   it('goes both ways', () => {
-    fc.assert(fc.property(fc.double({ min: 25, max: 85, noNaN: true }), fc.double({ min: 800, max: 50_000, noNaN: true }), (capacity, metres) => {
-      expect(oxygenCapacity(metres, secondsAtCapacity(capacity, metres))).toBeCloseTo(capacity, 6)
-    }))
-    fc.assert(fc.property(fc.double({ min: 25, max: 85, noNaN: true }), fc.double({ min: 240, max: 14_400, noNaN: true }), (capacity, seconds) => {
-      expect(oxygenCost(speedAtCapacity(capacity, seconds)) / sustainableShare(seconds)).toBeCloseTo(capacity, 6)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 25, max: 85, noNaN: true }), fc.double({ min: 800, max: 50_000, noNaN: true }), (capacity, metres) => {
+        expect(oxygenCapacity(metres, secondsAtCapacity(capacity, metres))).toBeCloseTo(capacity, 6)
+      }),
+    )
+    fc.assert(
+      fc.property(fc.double({ min: 25, max: 85, noNaN: true }), fc.double({ min: 240, max: 14_400, noNaN: true }), (capacity, seconds) => {
+        expect(oxygenCost(speedAtCapacity(capacity, seconds)) / sustainableShare(seconds)).toBeCloseTo(capacity, 6)
+      }),
+    )
   })
   it('speaks for race efforts where the athlete picked it', () => {
     const byOxygen = resolveEffort({ ...ilse, schools: { racePrediction: 'oxygen' } }, 'run', '5k', '2026-03-31')
@@ -94,22 +142,25 @@ describe('heart numbers', () => {
   it('counts whole years', () => {
     expect([ageOn(ilse, '2026-11-01'), ageOn(ilse, '2026-11-02'), ageOn(unknownAthlete, '2026-01-01')]).toEqual([41, 42, null])
   })
-  it('takes a threshold from half an hour, within reason', () => expect([thresholdOfHalfHour(166.6), thresholdOfHalfHour(60)]).toEqual([167, null]))
+  it('takes a threshold from half an hour, within reason', () =>
+    expect([thresholdOfHalfHour(166.6), thresholdOfHalfHour(60)]).toEqual([167, null]))
 })
 
 describe('running on a slope (Minetti 2002)', () => {
-  it('has the polynomial\'s published cost on the flat, and the least at about a fifth downhill', () => {
+  it("has the polynomial's published cost on the flat, and the least at about a fifth downhill", () => {
     expect(gradeCost(0)).toBe(3.6)
     expect(gradeCost(0.1)).toBeCloseTo(155.4e-5 - 30.4e-4 - 43.3e-3 + 46.3e-2 + 1.95 + 3.6, 9)
-    const least = [-0.3, -0.25, -0.2, -0.15, -0.1, 0].reduce((best, slope) => gradeCost(slope) < gradeCost(best) ? slope : best)
+    const least = [-0.3, -0.25, -0.2, -0.15, -0.1, 0].reduce((best, slope) => (gradeCost(slope) < gradeCost(best) ? slope : best))
     expect([-0.2, -0.15]).toContain(least)
     expect(gradeCost(2)).toBe(gradeCost(0.45))
   })
   it('goes both ways', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 7, noNaN: true }), fc.double({ min: -0.4, max: 0.4, noNaN: true }), (speed, slope) => {
-      expect(flatSpeedOf(speedOnGrade(speed, slope), slope)).toBeCloseTo(speed, 9)
-      expect(gradeFactor(slope)).toBeGreaterThan(0)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 7, noNaN: true }), fc.double({ min: -0.4, max: 0.4, noNaN: true }), (speed, slope) => {
+        expect(flatSpeedOf(speedOnGrade(speed, slope), slope)).toBeCloseTo(speed, 9)
+        expect(gradeFactor(slope)).toBeGreaterThan(0)
+      }),
+    )
   })
   it('makes an effort slower uphill, and leaves a pace as it was said', () => {
     const on = (target: Parameters<typeof resolveTarget>[0], slope?: number) => {
@@ -124,11 +175,15 @@ describe('running on a slope (Minetti 2002)', () => {
 
 describe('zones', () => {
   it('say their method, and what is missing', () => {
-    expect(zoneBounds({ of: 'heart-rate', scheme: 3 }, ilse, 'run')).toEqual({ ok: true, bounds: [167 * 0.82, 167], method: expect.stringContaining('82 %') })
+    expect(zoneBounds({ of: 'heart-rate', scheme: 3 }, ilse, 'run')).toEqual({
+      ok: true,
+      bounds: [167 * 0.82, 167],
+      method: expect.stringContaining('82 %'),
+    })
     expect(zoneBounds({ of: 'heart-rate' }, ilse, 'run')).toMatchObject({ method: expect.stringContaining('Edwards') })
     expect(zoneBounds({ of: 'pace' }, unknownAthlete, 'swim')).toEqual({ ok: false, missing: 'critical speed' })
   })
-  it('of one\'s own rise', () => {
+  it("of one's own rise", () => {
     expect(ownZones([120, 140, 160]).ok).toBe(true)
     for (const bad of [[], [1, 2, 3, 4, 5, 6, 7, 8, 9], [140, 120], [0, 5], [Number.NaN]]) expect(ownZones(bad).ok).toBe(false)
   })
@@ -138,7 +193,11 @@ describe('the derived numbers', () => {
   const named = (athlete: Athlete, name: string, on = '2026-03-31') => derivedNumbers(athlete, on).filter(number => number.name === name)
   it('set two schools side by side under one name', () => {
     expect(named(ilse, '5k').map(number => number.method)).toEqual(['power law', 'oxygen model'])
-    expect(named(ilse, 'easy heart rate, at most').filter(number => number.sport === 'run').map(number => number.method)).toEqual(['70 % of heart-rate reserve', '77 % of maximum', '85 % of threshold'])
+    expect(
+      named(ilse, 'easy heart rate, at most')
+        .filter(number => number.sport === 'run')
+        .map(number => number.method),
+    ).toEqual(['70 % of heart-rate reserve', '77 % of maximum', '85 % of threshold'])
   })
   it('flag what rests on old efforts', () => {
     expect(named(ilse, '5k')[0]!.isAged).toBeUndefined()
@@ -150,12 +209,32 @@ describe('the derived numbers', () => {
   })
   it('say nothing from nothing', () => expect(derivedNumbers(unknownAthlete, '2026-03-31')).toEqual([]))
   it('hold no NaN, infinity, zero or negative number, whatever is known', () => {
-    const effort = fc.record({ sport: fc.constantFrom('run' as const, 'ride' as const, 'swim' as const), metres: fc.option(fc.double({ min: 0.001, max: 1e6, noNaN: true }), { nil: undefined }), seconds: fc.double({ min: 0.001, max: 172_800, noNaN: true }), watts: fc.option(fc.double({ min: 0.001, max: 3000, noNaN: true }), { nil: undefined }), date: fc.constantFrom('2026-03-01', '2020-01-01') })
+    const effort = fc.record({
+      sport: fc.constantFrom('run' as const, 'ride' as const, 'swim' as const),
+      metres: fc.option(fc.double({ min: 0.001, max: 1e6, noNaN: true }), { nil: undefined }),
+      seconds: fc.double({ min: 0.001, max: 172_800, noNaN: true }),
+      watts: fc.option(fc.double({ min: 0.001, max: 3000, noNaN: true }), { nil: undefined }),
+      date: fc.constantFrom('2026-03-01', '2020-01-01'),
+    })
     const bpm = fc.option(fc.integer({ min: 20, max: 250 }), { nil: undefined })
-    const athlete = fc.record({ efforts: fc.array(effort, { maxLength: 6 }), heart: fc.record({ max: bpm, rest: bpm, threshold: bpm }), criticalSpeed: fc.option(fc.double({ min: 0.01, max: 30, noNaN: true }), { nil: undefined }) })
-    fc.assert(fc.property(athlete, ({ efforts, heart, criticalSpeed }) => {
-      const who: Athlete = { ...unknownAthlete, birthDate: '1984-11-02', efforts: JSON.parse(JSON.stringify(efforts)) as Athlete['efforts'], heart, run: { criticalSpeed } }
-      for (const { value, uncertainty = 0 } of derivedNumbers(who, '2026-03-31')) expect(Number.isFinite(value) && value > 0 && Number.isFinite(uncertainty) && uncertainty >= 0).toBe(true)
-    }), { numRuns: 500 })
+    const athlete = fc.record({
+      efforts: fc.array(effort, { maxLength: 6 }),
+      heart: fc.record({ max: bpm, rest: bpm, threshold: bpm }),
+      criticalSpeed: fc.option(fc.double({ min: 0.01, max: 30, noNaN: true }), { nil: undefined }),
+    })
+    fc.assert(
+      fc.property(athlete, ({ efforts, heart, criticalSpeed }) => {
+        const who: Athlete = {
+          ...unknownAthlete,
+          birthDate: '1984-11-02',
+          efforts: JSON.parse(JSON.stringify(efforts)) as Athlete['efforts'],
+          heart,
+          run: { criticalSpeed },
+        }
+        for (const { value, uncertainty = 0 } of derivedNumbers(who, '2026-03-31'))
+          expect(Number.isFinite(value) && value > 0 && Number.isFinite(uncertainty) && uncertainty >= 0).toBe(true)
+      }),
+      { numRuns: 500 },
+    )
   })
 })

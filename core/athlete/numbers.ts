@@ -9,7 +9,15 @@ import { secondsAtCapacity, speedAtCapacity } from './oxygen'
 import { metresFor, secondsFor } from './power-law'
 
 /** The document's field that a derived number can be taken into. */
-export type NumberField = 'run.criticalSpeed' | 'run.dPrime' | 'run.criticalPower' | 'run.wPrime' | 'ride.criticalPower' | 'ride.wPrime' | 'swim.criticalSpeed' | 'heart.max'
+export type NumberField =
+  | 'run.criticalSpeed'
+  | 'run.dPrime'
+  | 'run.criticalPower'
+  | 'run.wPrime'
+  | 'ride.criticalPower'
+  | 'ride.wPrime'
+  | 'swim.criticalSpeed'
+  | 'heart.max'
 
 /** A number reckoned from what the athlete has shown, with where it came from. */
 export interface DerivedNumber {
@@ -43,10 +51,14 @@ const raceUncertainty = (seconds: number, metres: number, known: readonly { metr
   return seconds * (0.01 + 0.02 * away)
 }
 
-const effortWords = (effort: { metres?: number, watts?: number, seconds: number, date: string }) =>
+const effortWords = (effort: { metres?: number; watts?: number; seconds: number; date: string }) =>
   `${effort.metres !== undefined ? `${Math.round(effort.metres)} m` : `${effort.watts} W`} in ${Math.round(effort.seconds)} s, ${effort.date}`
 
-const youngest = (efforts: readonly { date: string }[]) => efforts.map(effort => effort.date).sort().at(-1)
+const youngest = (efforts: readonly { date: string }[]) =>
+  efforts
+    .map(effort => effort.date)
+    .sort()
+    .at(-1)
 
 function* raceNumbers(athlete: Athlete, sport: 'run' | 'swim', on: string | undefined): Generator<DerivedNumber> {
   const efforts = raceEffortsOf(athlete, sport, on)
@@ -54,38 +66,107 @@ function* raceNumbers(athlete: Athlete, sport: 'run' | 'swim', on: string | unde
   if (!law) return
   const inputs = efforts.map(effortWords)
   const common = { sport, inputs, date: youngest(efforts) }
-  const clamped = law.clamped ? { said: 'held to 1.02-1.15: the efforts alone would say more or less' } : efforts.length === 1 ? { said: 'customary: one effort tells no exponent' } : {}
+  const clamped = law.clamped
+    ? { said: 'held to 1.02-1.15: the efforts alone would say more or less' }
+    : efforts.length === 1
+      ? { said: 'customary: one effort tells no exponent' }
+      : {}
   yield { ...common, ...race, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1', method: 'power law' }
   const capacity = sport === 'run' ? oxygenCapacityOf(athlete, on) : null
-  if (capacity !== null) yield { ...common, ...oxygen, name: 'oxygen capacity as run', value: capacity, unit: 'ml/kg/min', method: 'oxygen model', uncertainty: capacity * 0.03 }
-  const distances = sport === 'run' ? Object.entries(raceMetres) as [EffortName, number][] : [['400 m', 400], ['1500 m', 1500], ['1900 m', 1900]] as const
+  if (capacity !== null)
+    yield {
+      ...common,
+      ...oxygen,
+      name: 'oxygen capacity as run',
+      value: capacity,
+      unit: 'ml/kg/min',
+      method: 'oxygen model',
+      uncertainty: capacity * 0.03,
+    }
+  const distances =
+    sport === 'run'
+      ? (Object.entries(raceMetres) as [EffortName, number][])
+      : ([
+          ['400 m', 400],
+          ['1500 m', 1500],
+          ['1900 m', 1900],
+        ] as const)
   for (const [name, metres] of distances) {
     const seconds = secondsFor(law, metres)
-    yield { ...common, ...race, name, value: seconds, unit: 's', method: 'power law', uncertainty: raceUncertainty(seconds, metres, efforts) }
-    if (capacity !== null) yield { ...common, ...oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's', method: 'oxygen model' }
+    yield {
+      ...common,
+      ...race,
+      name,
+      value: seconds,
+      unit: 's',
+      method: 'power law',
+      uncertainty: raceUncertainty(seconds, metres, efforts),
+    }
+    if (capacity !== null)
+      yield { ...common, ...oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's', method: 'oxygen model' }
   }
   if (sport !== 'run') return
   yield { ...common, ...race, name: 'threshold', value: metresFor(law, 3600) / 3600, unit: 'm/s', method: 'power law, held for 60 min' }
-  if (capacity !== null) yield { ...common, ...oxygen, name: 'threshold', value: speedAtCapacity(capacity, 3600), unit: 'm/s', method: 'oxygen model, held for 60 min' }
+  if (capacity !== null)
+    yield {
+      ...common,
+      ...oxygen,
+      name: 'threshold',
+      value: speedAtCapacity(capacity, 3600),
+      unit: 'm/s',
+      method: 'oxygen model, held for 60 min',
+    }
 }
 
-const critical = { method: 'line of work on time', source: 'Monod & Scherrer (1965); Moritani et al. (1981)', changes: 'two all-out efforts of 2 to 15 min' }
+const critical = {
+  method: 'line of work on time',
+  source: 'Monod & Scherrer (1965); Moritani et al. (1981)',
+  changes: 'two all-out efforts of 2 to 15 min',
+}
 
 function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, efforts: readonly Effort[]): DerivedNumber[] {
-  const common = { ...critical, sport, inputs: efforts.map(effortWords), date: youngest(efforts), ...(fit.said.length > 0 ? { said: fit.said.join('; ') } : {}) }
-  const sure = (error: number | null) => error === null ? {} : { uncertainty: error }
+  const common = {
+    ...critical,
+    sport,
+    inputs: efforts.map(effortWords),
+    date: youngest(efforts),
+    ...(fit.said.length > 0 ? { said: fit.said.join('; ') } : {}),
+  }
+  const sure = (error: number | null) => (error === null ? {} : { uncertainty: error })
   if (measure === 'power') {
     return [
-      { ...common, name: 'critical power', value: fit.critical, unit: 'W', ...sure(fit.criticalError), field: `${sport as 'run' | 'ride'}.criticalPower` },
-      { ...common, name: 'W\'', value: fit.reserve, unit: 'J', ...sure(fit.reserveError), field: `${sport as 'run' | 'ride'}.wPrime` },
+      {
+        ...common,
+        name: 'critical power',
+        value: fit.critical,
+        unit: 'W',
+        ...sure(fit.criticalError),
+        field: `${sport as 'run' | 'ride'}.criticalPower`,
+      },
+      { ...common, name: "W'", value: fit.reserve, unit: 'J', ...sure(fit.reserveError), field: `${sport as 'run' | 'ride'}.wPrime` },
     ]
   }
   const isSwim = sport === 'swim'
   const speed: DerivedNumber = {
-    ...common, name: isSwim ? 'critical swim speed' : 'critical speed', value: fit.critical, unit: 'm/s', ...sure(fit.criticalError),
-    ...(isSwim ? { source: 'Wakayoshi et al. (1992, 1993)', changes: '200 m and 400 m all out' } : {}), field: isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed',
+    ...common,
+    name: isSwim ? 'critical swim speed' : 'critical speed',
+    value: fit.critical,
+    unit: 'm/s',
+    ...sure(fit.criticalError),
+    ...(isSwim ? { source: 'Wakayoshi et al. (1992, 1993)', changes: '200 m and 400 m all out' } : {}),
+    field: isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed',
   }
-  return [speed, { ...common, name: 'D\'', value: fit.reserve, unit: 'm', ...sure(fit.reserveError), ...(isSwim ? {} : { field: 'run.dPrime' as const }) }]
+  return [
+    speed,
+    {
+      ...common,
+      name: "D'",
+      value: fit.reserve,
+      unit: 'm',
+      ...sure(fit.reserveError),
+      ...(isSwim ? {} : { field: 'run.dPrime' as const }),
+    },
+  ]
 }
 
 function recentOf(athlete: Athlete, on: string | undefined, fits: (effort: Effort) => boolean): Effort[] {
@@ -97,7 +178,11 @@ function recentOf(athlete: Athlete, on: string | undefined, fits: (effort: Effor
 
 function* criticalNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
   for (const sport of ['run', 'swim'] as const) {
-    const efforts = recentOf(athlete, on, effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds))
+    const efforts = recentOf(
+      athlete,
+      on,
+      effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds),
+    )
     const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.metres! })))
     if (reading.ok) yield* fitNumbers(sport, 'speed', reading.fit, efforts)
   }
@@ -110,13 +195,27 @@ function* criticalNumbers(athlete: Athlete, on: string | undefined): Generator<D
 
 function* shareNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
   for (const sport of ['run', 'ride', 'swim'] as const) {
-    for (const [name, share] of [['steady', 88], ['easy', 78]] as const) {
+    for (const [name, share] of [
+      ['steady', 88],
+      ['easy', 78],
+    ] as const) {
       const reading = resolveEffort(athlete, sport, name, on)
       if (!reading.ok) continue
       const value = (reading.easiest! + reading.hardest!) / 2
-      const unit = reading.of === 'power' ? 'W' as const : 'm/s' as const
-      const measured = sport === 'ride' ? `critical power ${athlete.ride!.criticalPower} W` : `critical speed ${athlete[sport]!.criticalSpeed} m/s`
-      yield { name, sport, value, unit, method: `${share} % of critical`, source: own, inputs: [measured], uncertainty: value * 0.04, changes: 'a new critical speed or power' }
+      const unit = reading.of === 'power' ? ('W' as const) : ('m/s' as const)
+      const measured =
+        sport === 'ride' ? `critical power ${athlete.ride!.criticalPower} W` : `critical speed ${athlete[sport]!.criticalSpeed} m/s`
+      yield {
+        name,
+        sport,
+        value,
+        unit,
+        method: `${share} % of critical`,
+        source: own,
+        inputs: [measured],
+        uncertainty: value * 0.04,
+        changes: 'a new critical speed or power',
+      }
     }
   }
 }
@@ -128,16 +227,45 @@ function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<Deri
   const age = on === undefined ? null : ageOn(athlete, on)
   if (age !== null && age >= 10) {
     yield {
-      name: 'maximum heart rate', sport: 'all', value: estimatedMaximum(age), unit: 'bpm', method: '208 - 0.7 age', source: 'Tanaka et al., JACC 37 (2001)', inputs: [`age ${age}`],
-      uncertainty: 10, changes: 'a maximum seen in a hard finish', said: 'an estimate for a crowd, not for you', field: 'heart.max',
+      name: 'maximum heart rate',
+      sport: 'all',
+      value: estimatedMaximum(age),
+      unit: 'bpm',
+      method: '208 - 0.7 age',
+      source: 'Tanaka et al., JACC 37 (2001)',
+      inputs: [`age ${age}`],
+      uncertainty: 10,
+      changes: 'a maximum seen in a hard finish',
+      said: 'an estimate for a crowd, not for you',
+      field: 'heart.max',
     }
   }
   for (const sport of ['run', 'ride', 'swim'] as const) {
     const { max, rest, threshold } = heartOf(athlete, sport)
-    const easy = { name: 'easy heart rate, at most', sport, unit: 'bpm' as const, changes: 'a new maximum, resting or threshold heart rate' }
-    if (max !== undefined && rest !== undefined && max > rest) yield { ...easy, value: atReserve(rest, max, easyHeart.reserve), method: '70 % of heart-rate reserve', source: 'Karvonen et al. (1957); the share is custom', inputs: [`maximum ${max}`, `at rest ${rest}`] }
-    if (max !== undefined) yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: own, inputs: [`maximum ${max}`] }
-    if (threshold !== undefined) yield { ...easy, value: threshold * easyHeart.threshold, method: '85 % of threshold', source: own, inputs: [`threshold ${threshold}`] }
+    const easy = {
+      name: 'easy heart rate, at most',
+      sport,
+      unit: 'bpm' as const,
+      changes: 'a new maximum, resting or threshold heart rate',
+    }
+    if (max !== undefined && rest !== undefined && max > rest)
+      yield {
+        ...easy,
+        value: atReserve(rest, max, easyHeart.reserve),
+        method: '70 % of heart-rate reserve',
+        source: 'Karvonen et al. (1957); the share is custom',
+        inputs: [`maximum ${max}`, `at rest ${rest}`],
+      }
+    if (max !== undefined)
+      yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: own, inputs: [`maximum ${max}`] }
+    if (threshold !== undefined)
+      yield {
+        ...easy,
+        value: threshold * easyHeart.threshold,
+        method: '85 % of threshold',
+        source: own,
+        inputs: [`threshold ${threshold}`],
+      }
   }
 }
 
@@ -150,8 +278,14 @@ function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<Deri
  */
 export function derivedNumbers(athlete: Athlete, on?: string): DerivedNumber[] {
   const numbers = [
-    ...raceNumbers(athlete, 'run', on), ...raceNumbers(athlete, 'swim', on), ...criticalNumbers(athlete, on), ...shareNumbers(athlete, on), ...heartNumbers(athlete, on),
+    ...raceNumbers(athlete, 'run', on),
+    ...raceNumbers(athlete, 'swim', on),
+    ...criticalNumbers(athlete, on),
+    ...shareNumbers(athlete, on),
+    ...heartNumbers(athlete, on),
   ]
   const isAged = (date: string | undefined) => on !== undefined && date !== undefined && isOld(date, on)
-  return numbers.filter(({ value }) => Number.isFinite(value) && value > 0).map(number => isAged(number.date) ? { ...number, isAged: true } : number)
+  return numbers
+    .filter(({ value }) => Number.isFinite(value) && value > 0)
+    .map(number => (isAged(number.date) ? { ...number, isAged: true } : number))
 }

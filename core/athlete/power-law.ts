@@ -1,5 +1,10 @@
 /** Time in seconds over a distance in metres as `seconds = a * metres ** exponent`. */
-export interface PowerLaw { exponent: number, atMetres: number, atSeconds: number, clamped: boolean }
+export interface PowerLaw {
+  exponent: number
+  atMetres: number
+  atSeconds: number
+  clamped: boolean
+}
 
 const defaultExponent = { run: 1.06, swim: 1.03, ride: 1.05 } as const
 
@@ -12,7 +17,7 @@ const defaultExponent = { run: 1.06, swim: 1.03, ride: 1.05 } as const
  * @source Riegel, Runner's World (1977); American Scientist 69 (1981)
  * @example fitPowerLaw('run', [{ metres: 10000, seconds: 2820 }])!.exponent // 1.06
  */
-export function fitPowerLaw(sport: 'run' | 'ride' | 'swim', efforts: readonly { metres: number, seconds: number }[]): PowerLaw | null {
+export function fitPowerLaw(sport: 'run' | 'ride' | 'swim', efforts: readonly { metres: number; seconds: number }[]): PowerLaw | null {
   if (efforts.length === 0) return null
   const x = efforts.map(effort => Math.log(effort.metres))
   const y = efforts.map(effort => Math.log(effort.seconds))

@@ -17,13 +17,13 @@ export interface ResolvedTarget {
   unit: ResolvedUnit
   easiest?: number
   hardest?: number
-  to?: { easiest?: number, hardest?: number }
+  to?: { easiest?: number; hardest?: number }
   /** The ends as said, without the school's room. */
-  said: { easiest?: number, hardest?: number }
+  said: { easiest?: number; hardest?: number }
   over?: number
 }
 
-export type Resolution = { ok: true, target: ResolvedTarget } | { ok: false, missing: string }
+export type Resolution = { ok: true; target: ResolvedTarget } | { ok: false; missing: string }
 
 export interface ResolveContext {
   sport: Sport
@@ -36,8 +36,11 @@ export interface ResolveContext {
   slope?: number
 }
 
-interface Plain extends Band { of: ResolvedMeasure, unit: ResolvedUnit }
-type PlainResolution = { ok: true, band: Plain } | { ok: false, missing: string }
+interface Plain extends Band {
+  of: ResolvedMeasure
+  unit: ResolvedUnit
+}
+type PlainResolution = { ok: true; band: Plain } | { ok: false; missing: string }
 
 function scaled({ easiest, hardest }: Band, by: (value: number) => number): Band {
   const band: Band = {}
@@ -51,34 +54,52 @@ const missing = (what: string): PlainResolution => ({ ok: false, missing: what }
 function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlete: Athlete, context: ResolveContext): PlainResolution {
   const { unit } = target
   const { sport } = context
-  const plain = (of: ResolvedMeasure, to: ResolvedUnit, by: (value: number) => number): PlainResolution =>
-    ({ ok: true, band: Object.assign(scaled(band, by), { of, unit: to }) })
+  const plain = (of: ResolvedMeasure, to: ResolvedUnit, by: (value: number) => number): PlainResolution => ({
+    ok: true,
+    band: Object.assign(scaled(band, by), { of, unit: to }),
+  })
   if (isPaceUnit(unit)) {
-    if (unit === 's/step' && context.stepMetres === undefined) return missing('the step\'s own distance')
+    if (unit === 's/step' && context.stepMetres === undefined) return missing("the step's own distance")
     return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
   }
   const heart = heartOf(athlete, sport)
   switch (unit) {
-    case 'km/h': case 'mi/h': case 'm/s': return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
+    case 'km/h':
+    case 'mi/h':
+    case 'm/s':
+      return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
     case '%CS': {
       const speed = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
-      return speed === undefined ? missing(sport === 'swim' ? 'critical swim speed' : 'critical speed') : plain('pace', 'm/s', value => speed * value / 100)
+      return speed === undefined
+        ? missing(sport === 'swim' ? 'critical swim speed' : 'critical speed')
+        : plain('pace', 'm/s', value => (speed * value) / 100)
     }
-    case 'bpm': return plain('heart-rate', 'bpm', value => value)
-    case '%HRmax': return heart.max === undefined ? missing('maximum heart rate') : plain('heart-rate', 'bpm', value => heart.max! * value / 100)
-    case '%LTHR': return heart.threshold === undefined ? missing('threshold heart rate') : plain('heart-rate', 'bpm', value => heart.threshold! * value / 100)
+    case 'bpm':
+      return plain('heart-rate', 'bpm', value => value)
+    case '%HRmax':
+      return heart.max === undefined ? missing('maximum heart rate') : plain('heart-rate', 'bpm', value => (heart.max! * value) / 100)
+    case '%LTHR':
+      return heart.threshold === undefined
+        ? missing('threshold heart rate')
+        : plain('heart-rate', 'bpm', value => (heart.threshold! * value) / 100)
     case '%HRR': {
       if (heart.max === undefined || heart.rest === undefined) return missing('maximum and resting heart rate')
-      return plain('heart-rate', 'bpm', value => heart.rest! + (heart.max! - heart.rest!) * value / 100)
+      return plain('heart-rate', 'bpm', value => heart.rest! + ((heart.max! - heart.rest!) * value) / 100)
     }
-    case 'W': return plain('power', 'W', value => value)
+    case 'W':
+      return plain('power', 'W', value => value)
     case '%CP': {
       const power = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
-      return power === undefined ? missing(sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`) : plain('power', 'W', value => power * value / 100)
+      return power === undefined
+        ? missing(sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`)
+        : plain('power', 'W', value => (power * value) / 100)
     }
-    case 'rpm': return plain('cadence', 'rpm', value => value)
-    case 'spm': return plain('cadence', 'spm', value => value)
-    case 'of 10': return plain('rpe', 'of 10', value => value)
+    case 'rpm':
+      return plain('cadence', 'rpm', value => value)
+    case 'spm':
+      return plain('cadence', 'spm', value => value)
+    case 'of 10':
+      return plain('rpe', 'of 10', value => value)
   }
 }
 
@@ -92,7 +113,15 @@ function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete
   const easiest = bounds[low - 2]
   const hardest = bounds[high - 1]
   if (easiest === undefined && hardest === undefined) return missing('fewer zones: all of them together bound nothing')
-  return { ok: true, band: { of: target.of, unit: units[target.of], ...(easiest === undefined ? {} : { easiest }), ...(hardest === undefined ? {} : { hardest }) } }
+  return {
+    ok: true,
+    band: {
+      of: target.of,
+      unit: units[target.of],
+      ...(easiest === undefined ? {} : { easiest }),
+      ...(hardest === undefined ? {} : { hardest }),
+    },
+  }
 }
 
 function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, athlete: Athlete, context: ResolveContext): PlainResolution {
@@ -107,11 +136,15 @@ function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, athlete: At
   }
   if (reading.of === 'power' && offset && offset.unit !== '%') return missing('an offset in percent: a power has no seconds')
   const band = scaled(reading, shift)
-  if ([band.easiest, band.hardest].some(value => value !== undefined && !(value > 0 && Number.isFinite(value)))) return missing('an offset smaller than the pace itself')
+  if ([band.easiest, band.hardest].some(value => value !== undefined && !(value > 0 && Number.isFinite(value))))
+    return missing('an offset smaller than the pace itself')
   return { ok: true, band: { of: reading.of, unit: reading.of === 'power' ? 'W' : 'm/s', ...band } }
 }
 
-interface Room { easier: (value: number) => number, harder: (value: number) => number }
+interface Room {
+  easier: (value: number) => number
+  harder: (value: number) => number
+}
 
 function evenRoom(of: ResolvedMeasure, sport: Sport, easier: number | undefined, harder: number | undefined): Room {
   if (of === 'pace') {
@@ -119,7 +152,7 @@ function evenRoom(of: ResolvedMeasure, sport: Sport, easier: number | undefined,
     const width = sport === 'swim' ? 3 : 5
     return {
       easier: value => metres / (metres / value + (easier ?? width)),
-      harder: value => metres / Math.max(metres / value - (harder ?? width), metres / value * 0.5),
+      harder: value => metres / Math.max(metres / value - (harder ?? width), (metres / value) * 0.5),
     }
   }
   const width = of === 'power' ? 10 : of === 'heart-rate' ? 4 : of === 'cadence' ? 3 : 0.5
@@ -133,9 +166,12 @@ function shareRoom(easier: number, harder: number): Room {
 function schoolRoom(athlete: Athlete, of: ResolvedMeasure, context: ResolveContext, over: number | undefined): Room {
   const school = athlete.schools?.band ?? { kind: 'quiet' as const }
   switch (school.kind) {
-    case 'lean-fast': return shareRoom((school.easier ?? 0.75) / 100, (school.harder ?? 1.5) / 100)
-    case 'percent': return shareRoom((school.easier ?? 3) / 100, (school.harder ?? 3) / 100)
-    case 'even': return evenRoom(of, context.sport, school.easier, school.harder)
+    case 'lean-fast':
+      return shareRoom((school.easier ?? 0.75) / 100, (school.harder ?? 1.5) / 100)
+    case 'percent':
+      return shareRoom((school.easier ?? 3) / 100, (school.harder ?? 3) / 100)
+    case 'even':
+      return evenRoom(of, context.sport, school.easier, school.harder)
     case 'quiet': {
       if (of === 'rpe') return evenRoom(of, context.sport, undefined, undefined)
       const steadiness = steadinessOf(athlete, context.sport, of === 'pace' ? 'speed' : of)
@@ -149,10 +185,10 @@ function giveRoom(give: NonNullable<Target['give']>, of: ResolvedMeasure, contex
   const { unit } = give
   const [easier, harder] = [give.easier ?? 0, give.harder ?? 0]
   if (isPaceUnit(unit) && of === 'pace') {
-    const metres = unit === 's/step' ? context.stepMetres ?? 1000 : metresOfPaceUnit[unit]
+    const metres = unit === 's/step' ? (context.stepMetres ?? 1000) : metresOfPaceUnit[unit]
     return {
       easier: value => metres / (metres / value + easier),
-      harder: value => metres / Math.max(metres / value - harder, metres / value * 0.5),
+      harder: value => metres / Math.max(metres / value - harder, (metres / value) * 0.5),
     }
   }
   if (unit.startsWith('%')) return shareRoom(easier / 100, harder / 100)
@@ -169,9 +205,10 @@ function withRoom(band: Band, room: Room | null): Band {
 function onTheHill(target: Target, { slope, sport }: ResolveContext): (resolution: PlainResolution) => PlainResolution {
   const isEffort = isEffortTarget(target) || !isBandTarget(target) || target.unit === '%CS'
   if (!slope || sport !== 'run' || !isEffort) return resolution => resolution
-  return resolution => resolution.ok && resolution.band.of === 'pace'
-    ? { ok: true, band: { ...resolution.band, ...scaled(resolution.band, value => speedOnGrade(value, slope)) } }
-    : resolution
+  return resolution =>
+    resolution.ok && resolution.band.of === 'pace'
+      ? { ok: true, band: { ...resolution.band, ...scaled(resolution.band, value => speedOnGrade(value, slope)) } }
+      : resolution
 }
 
 /**
@@ -203,7 +240,10 @@ export function resolveTarget(target: Target, athlete: Athlete, context: Resolve
   const resolved: ResolvedTarget = { of, unit, ...withRoom(said, roomFor(said)), said }
   if (goal) {
     const { easiest: toEasiest, hardest: toHardest } = goal.band
-    const to: Band = { ...(toEasiest === undefined ? {} : { easiest: toEasiest }), ...(toHardest === undefined ? {} : { hardest: toHardest }) }
+    const to: Band = {
+      ...(toEasiest === undefined ? {} : { easiest: toEasiest }),
+      ...(toHardest === undefined ? {} : { hardest: toHardest }),
+    }
     resolved.to = withRoom(to, roomFor(to))
   }
   if (target.over !== undefined) resolved.over = target.over

@@ -32,7 +32,7 @@ export function smoothedSd(sd: number, tau: number, seconds: number): number {
   const phi = Math.exp(-1 / tau)
   let sum = n
   for (let lag = 1; lag < n; lag++) sum += 2 * (n - lag) * phi ** lag
-  return sd * Math.sqrt(sum) / n
+  return (sd * Math.sqrt(sum)) / n
 }
 
 export type SteadinessMeasure = keyof typeof defaultSteadiness

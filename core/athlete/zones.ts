@@ -9,7 +9,7 @@ const heartShares = [0.6, 0.7, 0.8, 0.9] as const
 /** The first of two thresholds where the athlete has none of their own, as a share of the second. */
 const firstThreshold = 0.82
 
-export type ZoneBounds = { ok: true, bounds: number[], method: string } | { ok: false, missing: string }
+export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: false; missing: string }
 
 /**
  * Where one zone ends and the next begins, rising: bpm, W or m/s. Zone 1 is open below, the highest open above.
@@ -24,34 +24,52 @@ export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: A
   if (target.scheme === 'own') return missing(`own ${target.of} zones for the ${sport}`)
   const scheme = target.scheme ?? 5
   if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
-  const critical = target.of === 'power'
-    ? (sport === 'swim' ? undefined : athlete[sport]?.criticalPower)
-    : (sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed)
+  const critical =
+    target.of === 'power'
+      ? sport === 'swim'
+        ? undefined
+        : athlete[sport]?.criticalPower
+      : sport === 'ride'
+        ? undefined
+        : athlete[sport]?.criticalSpeed
   if (critical === undefined) return missing(target.of === 'power' ? 'critical power' : 'critical speed')
-  return { ok: true, bounds: criticalShares[scheme].map(share => share * critical), method: `shares of critical ${target.of === 'power' ? 'power' : 'speed'}, custom` }
+  return {
+    ok: true,
+    bounds: criticalShares[scheme].map(share => share * critical),
+    method: `shares of critical ${target.of === 'power' ? 'power' : 'speed'}, custom`,
+  }
 }
 
 function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds {
   const { max, threshold, aerobicThreshold } = heartOf(athlete, sport)
   if (scheme === 5) {
-    return max === undefined ? { ok: false, missing: 'maximum heart rate' } : { ok: true, bounds: heartShares.map(share => share * max), method: 'tenths of the maximum, Edwards (1993)' }
+    return max === undefined
+      ? { ok: false, missing: 'maximum heart rate' }
+      : { ok: true, bounds: heartShares.map(share => share * max), method: 'tenths of the maximum, Edwards (1993)' }
   }
   if (threshold === undefined) return { ok: false, missing: 'threshold heart rate' }
   return {
-    ok: true, bounds: [aerobicThreshold ?? threshold * firstThreshold, threshold],
-    method: aerobicThreshold === undefined ? 'two thresholds, the first reckoned as 82 % of the second' : 'two thresholds, Seiler & Kjerland (2006)',
+    ok: true,
+    bounds: [aerobicThreshold ?? threshold * firstThreshold, threshold],
+    method:
+      aerobicThreshold === undefined
+        ? 'two thresholds, the first reckoned as 82 % of the second'
+        : 'two thresholds, Seiler & Kjerland (2006)',
   }
 }
 
 /** The measures that zones are made of in a sport. */
 export const zoneMeasures: Readonly<Record<Sport, readonly ZoneMeasure[]>> = {
-  run: ['heart-rate', 'pace', 'power'], ride: ['power', 'heart-rate'], swim: ['pace', 'heart-rate'],
+  run: ['heart-rate', 'pace', 'power'],
+  ride: ['power', 'heart-rate'],
+  swim: ['pace', 'heart-rate'],
 }
 
 /** Own zones from typed bounds: rising, more than zero, at most eight; or what is wrong with them. */
-export function ownZones(bounds: readonly number[]): { ok: true, bounds: number[] } | { ok: false, problem: string } {
+export function ownZones(bounds: readonly number[]): { ok: true; bounds: number[] } | { ok: false; problem: string } {
   if (bounds.length === 0 || bounds.length > 8) return { ok: false, problem: 'one to eight bounds between zones' }
   if (bounds.some(bound => !(bound > 0) || !Number.isFinite(bound))) return { ok: false, problem: 'each bound is a number above zero' }
-  if (bounds.some((bound, index) => index > 0 && bound <= bounds[index - 1]!)) return { ok: false, problem: 'each bound is harder than the one before' }
+  if (bounds.some((bound, index) => index > 0 && bound <= bounds[index - 1]!))
+    return { ok: false, problem: 'each bound is harder than the one before' }
   return { ok: true, bounds: [...bounds] }
 }

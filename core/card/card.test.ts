@@ -13,43 +13,68 @@ import { cardPdf } from './pdf'
 import { fitsCode, sessionCard } from './session-card'
 import { cardSvg } from './svg'
 
-const file = (name: string) => new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`)))
+const file = (name: string) =>
+  new Uint8Array(
+    readFileSync(
+      createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${name}-normal.woff`),
+    ),
+  )
 const letters = { regular: [file('latin-400'), file('latin-ext-400')], bold: [file('latin-700'), file('latin-ext-700')] }
 const sizes = Object.keys(cardSizes) as CardSize[]
-const ladder = readScript('title Quay ladder <& "x"\nsport run\n\nwarm-up until press\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30 jog\ncool-down 12:00\n').sessions[0]!
+const ladder = readScript(
+  'title Quay ladder <& "x"\nsport run\n\nwarm-up until press\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30 jog\ncool-down 12:00\n',
+).sessions[0]!
 
 describe('a session on paper', () => {
-  it.each(sizes)('stays within the %s, whatever the session', (size) => {
-    const { width, height } = cardSizes[size]
-    fc.assert(fc.property(arbitrarySession, fc.boolean(), (session, withCode) => {
-      const card = sessionCard(session, ilse, { size, withCode })
-      expect(card.pages.length).toBeGreaterThan(0)
-      for (const mark of card.pages.flat()) {
-        const [x, y] = mark.kind === 'line' ? [mark.x2, mark.y2] : [mark.x, mark.y]
-        expect(x).toBeGreaterThanOrEqual(0)
-        expect(x).toBeLessThanOrEqual(width)
-        expect(y).toBeGreaterThanOrEqual(0)
-        expect(y).toBeLessThanOrEqual(height)
-      }
-    }), { numRuns: 150 })
-  }, 120_000)
+  it.each(sizes)(
+    'stays within the %s, whatever the session',
+    size => {
+      const { width, height } = cardSizes[size]
+      fc.assert(
+        fc.property(arbitrarySession, fc.boolean(), (session, withCode) => {
+          const card = sessionCard(session, ilse, { size, withCode })
+          expect(card.pages.length).toBeGreaterThan(0)
+          for (const mark of card.pages.flat()) {
+            const [x, y] = mark.kind === 'line' ? [mark.x2, mark.y2] : [mark.x, mark.y]
+            expect(x).toBeGreaterThanOrEqual(0)
+            expect(x).toBeLessThanOrEqual(width)
+            expect(y).toBeGreaterThanOrEqual(0)
+            expect(y).toBeLessThanOrEqual(height)
+          }
+        }),
+        { numRuns: 150 },
+      )
+    },
+    120_000,
+  )
 
   it('is a sound SVG of its real size, in black and white only', () => {
     const svg = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band', withCode: true }))
     expect(XMLValidator.validate(svg)).toBe(true)
     expect(svg).toContain('width="60mm" height="180mm"')
     expect(new Set(svg.match(/#[\da-f]{3,6}(?=")/gi))).toEqual(new Set(['#000', '#fff']))
-    const lettered = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band' }), 0, { regular: [new Uint8Array([1, 2]), new Uint8Array([3])], bold: [new Uint8Array([4])] })
+    const lettered = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band' }), 0, {
+      regular: [new Uint8Array([1, 2]), new Uint8Array([3])],
+      bold: [new Uint8Array([4])],
+    })
     expect(XMLValidator.validate(lettered)).toBe(true)
-    expect([...lettered.matchAll(/font-weight:(\d+);src:url\(data:font\/woff;base64,([^)]+)\)/g)].map(match => match.slice(1))).toEqual([['400', 'AQI='], ['400', 'Aw=='], ['700', 'BA==']])
-    const parsed = new XMLParser({ ignoreAttributes: false }).parse(svg) as { svg: { title: string, text: { '#text': string }[] } }
+    expect([...lettered.matchAll(/font-weight:(\d+);src:url\(data:font\/woff;base64,([^)]+)\)/g)].map(match => match.slice(1))).toEqual([
+      ['400', 'AQI='],
+      ['400', 'Aw=='],
+      ['700', 'BA=='],
+    ])
+    const parsed = new XMLParser({ ignoreAttributes: false }).parse(svg) as { svg: { title: string; text: { '#text': string }[] } }
     expect(parsed.svg.title).toBe('Quay ladder <& "x"')
-    expect(parsed.svg.text.map(text => String(text['#text'])).join(' ')).toMatch(/3 times .*400 m @ 5k effort .*recovery 1:30 jog cool-down 12:00/)
+    expect(parsed.svg.text.map(text => String(text['#text'])).join(' ')).toMatch(
+      /3 times .*400 m @ 5k effort .*recovery 1:30 jog cool-down 12:00/,
+    )
   })
 
   it('writes larger where there is room, and goes on over pages where there is none', () => {
-    const many = readScript(`sport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00 @ 5k effort`).join('\n')}`).sessions[0]!
-    const lettersOf = (session: typeof many) => sessionCard(session, ilse, { size: 'arm-band' }).pages[0]!.find(mark => mark.kind === 'text' && mark.text.includes('@'))!
+    const many = readScript(`sport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00 @ 5k effort`).join('\n')}`)
+      .sessions[0]!
+    const lettersOf = (session: typeof many) =>
+      sessionCard(session, ilse, { size: 'arm-band' }).pages[0]!.find(mark => mark.kind === 'text' && mark.text.includes('@'))!
     expect((lettersOf(ladder) as { size: number }).size).toBeGreaterThan((lettersOf(many) as { size: number }).size)
     expect(sessionCard(many, ilse, { size: 'index-card' }).pages.length).toBeGreaterThan(1)
     expect(fitsCode(ladder)).toBe(true)

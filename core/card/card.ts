@@ -10,12 +10,17 @@ export const cardSizes = {
 export type CardSize = keyof typeof cardSizes
 
 /** A mark on the paper; lengths in millimetres from the top left corner, text on its baseline. */
-export type Mark
-  = | { kind: 'text', x: number, y: number, size: number, bold: boolean, text: string }
-    | { kind: 'line', x1: number, y1: number, x2: number, y2: number, width: number }
-    | { kind: 'squares', x: number, y: number, size: number, cells: readonly (readonly boolean[])[] }
+export type Mark =
+  | { kind: 'text'; x: number; y: number; size: number; bold: boolean; text: string }
+  | { kind: 'line'; x1: number; y1: number; x2: number; y2: number; width: number }
+  | { kind: 'squares'; x: number; y: number; size: number; cells: readonly (readonly boolean[])[] }
 
-export interface Card { width: number, height: number, title: string, pages: Mark[][] }
+export interface Card {
+  width: number
+  height: number
+  title: string
+  pages: Mark[][]
+}
 
 /** What stands on a card. */
 export interface CardContent {
@@ -30,7 +35,11 @@ export interface CardContent {
 /** How wide a text is at size 1; the default is on the safe side of the shipped letters. */
 export type Measure = (text: string, bold: boolean) => number
 
-const usualMeasure: Measure = (text, bold) => [...text].reduce((sum, letter) => sum + (/[il.,:;'|!()[\] ]/.test(letter) ? 0.32 : /[MW@%]/.test(letter) ? 0.9 : /[A-Z\d]/.test(letter) ? 0.66 : 0.56), 0) * (bold ? 1.06 : 1)
+const usualMeasure: Measure = (text, bold) =>
+  [...text].reduce(
+    (sum, letter) => sum + (/[il.,:;'|!()[\] ]/.test(letter) ? 0.32 : /[MW@%]/.test(letter) ? 0.9 : /[A-Z\d]/.test(letter) ? 0.66 : 0.56),
+    0,
+  ) * (bold ? 1.06 : 1)
 
 function wrapText(text: string, size: number, bold: boolean, room: number, measure: Measure): string[] {
   const lines: string[] = []
@@ -52,12 +61,22 @@ function wrapText(text: string, size: number, bold: boolean, room: number, measu
   return [...lines, line]
 }
 
-interface LaidRow { row: SheetRow, words: string[], aside: string[], height: number, indent: number }
+interface LaidRow {
+  row: SheetRow
+  words: string[]
+  aside: string[]
+  height: number
+  indent: number
+}
 
 const isBlock = (row: SheetRow) => row.kind === 'block' || row.kind === 'leg'
-const plainWords = (row: SheetRow) => isBlock(row) ? row.words.replace(/^off /, '').replace(/, drop last recovery/, '') : row.words.replace(/^off /, '').replace(/ \?\{.*\}$/, '')
+const plainWords = (row: SheetRow) =>
+  isBlock(row)
+    ? row.words.replace(/^off /, '').replace(/, drop last recovery/, '')
+    : row.words.replace(/^off /, '').replace(/ \?\{.*\}$/, '')
 /** What a row comes to is worth its room only where it says a target in numbers. */
-const asideOf = (row: SheetRow) => row.kind === 'step' && /@/.test(row.words) && row.comesTo !== '' && !row.words.includes(row.comesTo) ? row.comesTo : ''
+const asideOf = (row: SheetRow) =>
+  row.kind === 'step' && /@/.test(row.words) && row.comesTo !== '' && !row.words.includes(row.comesTo) ? row.comesTo : ''
 
 function layRow(row: SheetRow, size: number, room: number, measure: Measure): LaidRow {
   const indent = row.depth * size * 1.15
@@ -68,9 +87,13 @@ function layRow(row: SheetRow, size: number, room: number, measure: Measure): La
 
 const isWork = (row: SheetRow) => isBlock(row) || !/^(?:recovery|rest|warm-up|cool-down|transition)\b/.test(row.words)
 
-interface Paper { width: number, height: number, margin: number }
+interface Paper {
+  width: number
+  height: number
+  margin: number
+}
 
-function headMarks(content: CardContent, paper: Paper, size: number, measure: Measure): { marks: Mark[], bottom: number } {
+function headMarks(content: CardContent, paper: Paper, size: number, measure: Measure): { marks: Mark[]; bottom: number } {
   const room = paper.width - 2 * paper.margin
   const titleSize = Math.min(size * 1.25, 9)
   const marks: Mark[] = []
@@ -118,7 +141,8 @@ function rowMarks(laid: LaidRow, top: number, size: number, left: number, paper:
     y += size * 1.02
     marks.push({ kind: 'text', x: left + indent, y, size: size * 0.85, bold: false, text: line })
   }
-  if (row.depth === 0) marks.push({ kind: 'line', x1: paper.margin, y1: top + height, x2: paper.width - paper.margin, y2: top + height, width: 0.15 })
+  if (row.depth === 0)
+    marks.push({ kind: 'line', x1: paper.margin, y1: top + height, x2: paper.width - paper.margin, y2: top + height, width: 0.15 })
   return marks
 }
 
@@ -135,7 +159,9 @@ export function layCard(content: CardContent, size: CardSize, measure: Measure =
   const codeHeight = content.code ? codeSide(paper) + 3 : 0
   const fits = (letters: number) => {
     const { bottom } = headMarks(content, paper, letters, measure)
-    return bottom + rows.reduce((sum, row) => sum + layRow(row, letters, room, measure).height, 0) + codeHeight <= paper.height - paper.margin
+    return (
+      bottom + rows.reduce((sum, row) => sum + layRow(row, letters, room, measure).height, 0) + codeHeight <= paper.height - paper.margin
+    )
   }
   let letters: number = paper.largest
   while (letters > paper.smallest && !fits(letters)) letters = Math.round((letters - 0.2) * 10) / 10

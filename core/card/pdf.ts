@@ -4,15 +4,21 @@ import { PDFDocument, rgb } from 'pdf-lib'
 import type { Card, Mark } from './card'
 
 /** The bytes of the letters: each of the two weights in as many files as its alphabets need, tried in order. */
-export interface CardLetters { regular: Uint8Array[], bold: Uint8Array[] }
+export interface CardLetters {
+  regular: Uint8Array[]
+  bold: Uint8Array[]
+}
 
-interface Letters { font: PDFFont, known: Set<number> }
+interface Letters {
+  font: PDFFont
+  known: Set<number>
+}
 
 const pointsPerMm = 72 / 25.4
 const black = rgb(0, 0, 0)
 
-const runsOf = (text: string, letters: readonly Letters[]): { font: PDFFont, text: string }[] => {
-  const runs: { font: PDFFont, text: string }[] = []
+const runsOf = (text: string, letters: readonly Letters[]): { font: PDFFont; text: string }[] => {
+  const runs: { font: PDFFont; text: string }[] = []
   for (const letter of text) {
     const own = letters.find(({ known }) => known.has(letter.codePointAt(0)!))
     const { font } = own ?? letters[0]!
@@ -37,13 +43,23 @@ function drawText(page: PDFPage, mark: Extract<Mark, { kind: 'text' }>, letters:
 function drawMark(page: PDFPage, mark: Mark, regular: readonly Letters[], bold: readonly Letters[], height: number): void {
   const at = (x: number, y: number) => ({ x: x * pointsPerMm, y: (height - y) * pointsPerMm })
   switch (mark.kind) {
-    case 'text': return drawText(page, mark, mark.bold ? bold : regular, height)
-    case 'line': return page.drawLine({ start: at(mark.x1, mark.y1), end: at(mark.x2, mark.y2), thickness: mark.width * pointsPerMm, color: black })
+    case 'text':
+      return drawText(page, mark, mark.bold ? bold : regular, height)
+    case 'line':
+      return page.drawLine({ start: at(mark.x1, mark.y1), end: at(mark.x2, mark.y2), thickness: mark.width * pointsPerMm, color: black })
     case 'squares': {
       const side = mark.size / mark.cells.length
-      mark.cells.forEach((row, y) => row.forEach((isDark, x) => {
-        if (isDark) page.drawRectangle({ ...at(mark.x + x * side, mark.y + (y + 1) * side), width: side * pointsPerMm + 0.05, height: side * pointsPerMm + 0.05, color: black })
-      }))
+      mark.cells.forEach((row, y) =>
+        row.forEach((isDark, x) => {
+          if (isDark)
+            page.drawRectangle({
+              ...at(mark.x + x * side, mark.y + (y + 1) * side),
+              width: side * pointsPerMm + 0.05,
+              height: side * pointsPerMm + 0.05,
+              color: black,
+            })
+        }),
+      )
     }
   }
 }
@@ -56,10 +72,13 @@ function drawMark(page: PDFPage, mark: Mark, regular: readonly Letters[], bold: 
 export async function cardPdf(card: Card, letters: CardLetters): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
   pdf.registerFontkit(fontkit)
-  const embed = (files: Uint8Array[]) => Promise.all(files.map(async (bytes): Promise<Letters> => {
-    const font = await pdf.embedFont(bytes, { subset: true })
-    return { font, known: new Set(font.getCharacterSet()) }
-  }))
+  const embed = (files: Uint8Array[]) =>
+    Promise.all(
+      files.map(async (bytes): Promise<Letters> => {
+        const font = await pdf.embedFont(bytes, { subset: true })
+        return { font, known: new Set(font.getCharacterSet()) }
+      }),
+    )
   const [regular, bold] = [await embed(letters.regular), await embed(letters.bold)]
   pdf.setTitle(card.title)
   pdf.setCreator('Agonis')

@@ -11,7 +11,11 @@ import { titleOf } from '../session/title'
 import type { Card, CardSize, Measure } from './card'
 import { layCard } from './card'
 
-export interface SessionCardOptions { size: CardSize, withCode?: boolean, measure?: Measure }
+export interface SessionCardOptions {
+  size: CardSize
+  withCode?: boolean
+  measure?: Measure
+}
 
 /** More than a code of a size that a phone reads from paper can hold, in bytes. */
 export const codeBytesAtMost = 1000
@@ -27,9 +31,18 @@ export function sessionCard(session: Session, athlete: Athlete, { size, withCode
   const unit = session.sport === 'multi' || session.sport === 'swim' ? 'km' : unitsOf(athlete)[session.sport]
   const { seconds, metres } = reckoning
   const summary = [
-    session.sport, session.day, seconds.likely === null ? null : `about ${sayDuration(Math.round(seconds.likely / 60) * 60)}`,
-    metres.likely === null || metres.likely === 0 ? null : `about ${sayDistance(metres.likely, unit)}`, session.ceiling ? `ceiling ${session.ceiling.above} ${session.ceiling.unit ?? 'bpm'}` : null,
-  ].filter(Boolean).join(' \u00B7 ')
+    session.sport,
+    session.day,
+    seconds.likely === null ? null : `about ${sayDuration(Math.round(seconds.likely / 60) * 60)}`,
+    metres.likely === null || metres.likely === 0 ? null : `about ${sayDistance(metres.likely, unit)}`,
+    session.ceiling ? `ceiling ${session.ceiling.above} ${session.ceiling.unit ?? 'bpm'}` : null,
+  ]
+    .filter(Boolean)
+    .join(' \u00B7 ')
   const code = withCode && fitsCode(session) ? encode(printSession(session), { ecc: 'L', border: 2 }).data : undefined
-  return layCard({ title: titleOf(session), summary, rows: sheetRows(session, reckoning, athlete), ...(code ? { code } : {}) }, size, measure)
+  return layCard(
+    { title: titleOf(session), summary, rows: sheetRows(session, reckoning, athlete), ...(code ? { code } : {}) },
+    size,
+    measure,
+  )
 }

@@ -4,26 +4,37 @@ import type { Item, Session } from '../session/document'
 import { normalise } from '../session/normalise'
 
 /** One row of a session, as the script writes it. */
-export interface DiffRow { path: string, depth: number, words: string }
+export interface DiffRow {
+  path: string
+  depth: number
+  words: string
+}
 
-export type RowChange
-  = | { change: 'same' | 'changed', before: DiffRow, after: DiffRow }
-    | { change: 'added', after: DiffRow }
-    | { change: 'removed', before: DiffRow }
+export type RowChange =
+  | { change: 'same' | 'changed'; before: DiffRow; after: DiffRow }
+  | { change: 'added'; after: DiffRow }
+  | { change: 'removed'; before: DiffRow }
 
 /** What differs between two sessions: their headers as lines, their rows in order. */
-export interface SessionDiff { headers: { before: string[], after: string[] }, rows: RowChange[] }
+export interface SessionDiff {
+  headers: { before: string[]; after: string[] }
+  rows: RowChange[]
+}
 
 function ownWords(item: Item): string {
   switch (item.kind) {
-    case 'step': return printStep(item) + noteOf(item.note)
-    case 'block': return printBlockHeader(item) + noteOf(item.note)
-    case 'leg': return printLegHeader(item)
-    case 'unread': return `unread ${item.text}`
+    case 'step':
+      return printStep(item) + noteOf(item.note)
+    case 'block':
+      return printBlockHeader(item) + noteOf(item.note)
+    case 'leg':
+      return printLegHeader(item)
+    case 'unread':
+      return `unread ${item.text}`
   }
 }
 
-const noteOf = (note: string | undefined) => note === undefined ? '' : `  # ${note.split('\n').join(' / ')}`
+const noteOf = (note: string | undefined) => (note === undefined ? '' : `  # ${note.split('\n').join(' / ')}`)
 
 /** The rows of a session in the order they are written. */
 export function rowsOf(items: readonly Item[], prefix = '', depth = 0): DiffRow[] {
@@ -34,8 +45,11 @@ export function rowsOf(items: readonly Item[], prefix = '', depth = 0): DiffRow[
   })
 }
 
-const headersOf = (session: Session) => printSession({ ...session, items: [] }).trimEnd().split('\n')
-const kindOf = ({ words }: DiffRow) => /^(?:off )?(?:\d+ times|repeat for)/.test(words) ? 'block' : /^leg /.test(words) ? 'leg' : 'row'
+const headersOf = (session: Session) =>
+  printSession({ ...session, items: [] })
+    .trimEnd()
+    .split('\n')
+const kindOf = ({ words }: DiffRow) => (/^(?:off )?(?:\d+ times|repeat for)/.test(words) ? 'block' : /^leg /.test(words) ? 'leg' : 'row')
 
 /** Rows that went and came at the same place, paired where they are of a kind and stand as deep. */
 function paired(removed: readonly DiffRow[], added: readonly DiffRow[]): RowChange[] {
@@ -79,7 +93,10 @@ export function diffSessions(before: Session, after: Session): SessionDiff {
   rows.push(...paired(removed, []))
   const [headersBefore, headersAfter] = [headersOf(one), headersOf(other)]
   return {
-    headers: { before: headersBefore.filter(line => !headersAfter.includes(line)), after: headersAfter.filter(line => !headersBefore.includes(line)) },
+    headers: {
+      before: headersBefore.filter(line => !headersAfter.includes(line)),
+      after: headersAfter.filter(line => !headersBefore.includes(line)),
+    },
     rows: withAfterRows(rows, rowsOf(other.items)),
   }
 }
@@ -87,7 +104,7 @@ export function diffSessions(before: Session, after: Session): SessionDiff {
 /** An unchanged part is given in the words of the first; where it stands in the second is counted along. */
 function withAfterRows(rows: RowChange[], after: readonly DiffRow[]): RowChange[] {
   let at = 0
-  return rows.map((row) => {
+  return rows.map(row => {
     if (row.change === 'removed') return row
     const own = after[at++]!
     return row.change === 'same' ? { ...row, after: own } : row

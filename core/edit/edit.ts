@@ -13,40 +13,40 @@ import { limits } from '../session/limits'
  * Laws, held by the tests: `duplicate` then `remove` of the copy, `wrap` then `unwrap`, `move` there and back, and every
  * toggle twice give the document that was there; items that a change does not concern stay the same objects.
  */
-export type Edit
-  = | { do: 'insert', words: string, at: Path, where: 'before' | 'after' | 'inside' }
-    | { do: 'replace', at: Path, words: string }
-    | { do: 'remove', at: Path }
-    | { do: 'duplicate', at: Path }
-    | { do: 'split', at: Path }
-    | { do: 'move', at: Path, to: Path, where: 'before' | 'after' | 'inside' }
-    | { do: 'wrap', from: Path, to: Path, times: number }
-    | { do: 'unwrap', at: Path }
-    | { do: 'repeat', at: Path, repeat: Repeat }
-    | { do: 'drop-last', at: Path }
-    | { do: 'off', at: Path }
-    | { do: 'harder', at: Path, shift: Shift }
-    | { do: 'end', at: Path, words: string }
-    | { do: 'target', at: Path, words: string }
-    | { do: 'join', at: Path }
-    | { do: 'settle', at: Path }
+export type Edit =
+  | { do: 'insert'; words: string; at: Path; where: 'before' | 'after' | 'inside' }
+  | { do: 'replace'; at: Path; words: string }
+  | { do: 'remove'; at: Path }
+  | { do: 'duplicate'; at: Path }
+  | { do: 'split'; at: Path }
+  | { do: 'move'; at: Path; to: Path; where: 'before' | 'after' | 'inside' }
+  | { do: 'wrap'; from: Path; to: Path; times: number }
+  | { do: 'unwrap'; at: Path }
+  | { do: 'repeat'; at: Path; repeat: Repeat }
+  | { do: 'drop-last'; at: Path }
+  | { do: 'off'; at: Path }
+  | { do: 'harder'; at: Path; shift: Shift }
+  | { do: 'end'; at: Path; words: string }
+  | { do: 'target'; at: Path; words: string }
+  | { do: 'join'; at: Path }
+  | { do: 'settle'; at: Path }
 
 /** The session after the edit, and the path of what it left in the athlete's hand. */
-export type Edited = { ok: true, session: Session, select: Path | null } | { ok: false, problem: string }
+export type Edited = { ok: true; session: Session; select: Path | null } | { ok: false; problem: string }
 
 const failed = (problem: string): Edited => ({ ok: false, problem })
 /** Replaces the list of items that a path's parent holds; all else stays the same objects. */
 function withItems(session: Session, parent: Path, change: (items: Item[]) => Item[]): Session {
   const visit = (items: readonly Item[], rest: readonly number[]): Item[] => {
     if (rest.length === 0) return change([...items])
-    return items.map((item, index) => index === rest[0]! - 1 && holds(item) ? { ...item, items: visit(item.items, rest.slice(1)) } : item)
+    return items.map((item, index) => (index === rest[0]! - 1 && holds(item) ? { ...item, items: visit(item.items, rest.slice(1)) } : item))
   }
   return { ...session, items: visit(session.items, parent === '' ? [] : positions(parent)) }
 }
 
 function withItem(session: Session, path: Path, change: (item: Item) => Item[]): Session {
   const index = positions(path).at(-1)! - 1
-  return withItems(session, parentOf(path), items => items.flatMap((item, position) => position === index ? change(item) : [item]))
+  return withItems(session, parentOf(path), items => items.flatMap((item, position) => (position === index ? change(item) : [item])))
 }
 
 /** A repeat that holds nothing says nothing: it goes with its last row. */
@@ -55,7 +55,11 @@ function withoutEmpty(items: readonly Item[]): Item[] {
     if (!holds(item)) return [item]
     if (item.items.length === 0) return []
     const inner = withoutEmpty(item.items)
-    return inner.length === item.items.length && inner.every((one, index) => one === item.items[index]) ? [item] : inner.length === 0 ? [] : [{ ...item, items: inner }]
+    return inner.length === item.items.length && inner.every((one, index) => one === item.items[index])
+      ? [item]
+      : inner.length === 0
+        ? []
+        : [{ ...item, items: inner }]
   })
 }
 
@@ -63,14 +67,31 @@ function halved(end: End): [End, End] | null {
   switch (end.on) {
     case 'time': {
       const first = end.seconds >= 120 ? Math.round(end.seconds / 60 / 2) * 60 || end.seconds / 2 : Math.round(end.seconds / 2)
-      return first > 0 && first < end.seconds ? [{ on: 'time', seconds: first }, { on: 'time', seconds: Math.round((end.seconds - first) * 1000) / 1000 }] : null
+      return first > 0 && first < end.seconds
+        ? [
+            { on: 'time', seconds: first },
+            { on: 'time', seconds: Math.round((end.seconds - first) * 1000) / 1000 },
+          ]
+        : null
     }
     case 'distance': {
-      const first = Math.round(end.value / 2 * 1000) / 1000
-      return first > 0 && first < end.value ? [{ ...end, value: first }, { ...end, value: Math.round((end.value - first) * 1000) / 1000 }] : null
+      const first = Math.round((end.value / 2) * 1000) / 1000
+      return first > 0 && first < end.value
+        ? [
+            { ...end, value: first },
+            { ...end, value: Math.round((end.value - first) * 1000) / 1000 },
+          ]
+        : null
     }
-    case 'energy': return end.kilocalories >= 2 ? [{ ...end, kilocalories: Math.floor(end.kilocalories / 2) }, { ...end, kilocalories: Math.ceil(end.kilocalories / 2) }] : null
-    default: return null
+    case 'energy':
+      return end.kilocalories >= 2
+        ? [
+            { ...end, kilocalories: Math.floor(end.kilocalories / 2) },
+            { ...end, kilocalories: Math.ceil(end.kilocalories / 2) },
+          ]
+        : null
+    default:
+      return null
   }
 }
 
@@ -84,7 +105,14 @@ function split(session: Session, at: Path, item: Item): Edited {
   const ends = item.kind === 'step' ? halved(item.end) : null
   if (!ends || item.kind !== 'step') return failed('Only a time, a distance or a repeat of several rounds can be split.')
   const { note, doubt: _, ...step } = item
-  return { ok: true, session: withItem(session, at, () => [{ ...step, end: ends[0], ...(note === undefined ? {} : { note }) }, { ...step, end: ends[1] }]), select: at }
+  return {
+    ok: true,
+    session: withItem(session, at, () => [
+      { ...step, end: ends[0], ...(note === undefined ? {} : { note }) },
+      { ...step, end: ends[1] },
+    ]),
+    select: at,
+  }
 }
 
 /** A place in the document that a removal before it has moved. */
@@ -93,7 +121,7 @@ function afterRemoval(path: Path, removed: Path): Path {
   const level = gone.length - 1
   const isSibling = own.length >= gone.length && own.slice(0, level).every((position, index) => position === gone[index])
   if (!isSibling || own[level]! <= gone[level]!) return path
-  return own.map((position, index) => index === level ? position - 1 : position).join('.')
+  return own.map((position, index) => (index === level ? position - 1 : position)).join('.')
 }
 
 function place(session: Session, items: readonly Item[], at: Path, where: 'before' | 'after' | 'inside'): Edited {
@@ -123,18 +151,25 @@ function wrap(session: Session, from: Path, to: Path, times: number): Edited {
   if (parentOf(from) !== parentOf(to)) return failed('Rows that are wrapped together stand beside each other.')
   const [first, last] = [positions(from).at(-1)!, positions(to).at(-1)!].sort((a, b) => a - b) as [number, number]
   let hasLeg = false
-  const wrapped = withItems(session, parentOf(from), (items) => {
+  const wrapped = withItems(session, parentOf(from), items => {
     const body = items.slice(first - 1, last)
     hasLeg = body.some(item => item.kind === 'leg')
-    return body.length === 0 ? items : [...items.slice(0, first - 1), { kind: 'block', repeat: { times }, items: body }, ...items.slice(last)]
+    return body.length === 0
+      ? items
+      : [...items.slice(0, first - 1), { kind: 'block', repeat: { times }, items: body }, ...items.slice(last)]
   })
   return hasLeg ? failed('A leg cannot be repeated.') : { ok: true, session: wrapped, select: within(parentOf(from), first) }
 }
 
 function withEnd(session: Session, at: Path, item: Item, words: string): Edited {
   if (item.kind === 'block') {
-    const head = itemsOf(`${/^\d+$/.test(words.trim()) ? `${words.trim()} times` : words}\n  1:00`, sportAt(session, at) === 'multi' ? 'run' : sportAt(session, at))?.[0]
-    return head?.kind === 'block' && !head.doubt ? apply(session, { do: 'repeat', at, repeat: head.repeat }) : failed('A repeat is a number of times, a distance or a time.')
+    const head = itemsOf(
+      `${/^\d+$/.test(words.trim()) ? `${words.trim()} times` : words}\n  1:00`,
+      sportAt(session, at) === 'multi' ? 'run' : sportAt(session, at),
+    )?.[0]
+    return head?.kind === 'block' && !head.doubt
+      ? apply(session, { do: 'repeat', at, repeat: head.repeat })
+      : failed('A repeat is a number of times, a distance or a time.')
   }
   if (item.kind !== 'step') return failed('Only a step or a repeat has a length.')
   const sport = sportAt(session, at)
@@ -143,7 +178,11 @@ function withEnd(session: Session, at: Path, item: Item, words: string): Edited 
   const { doubt: _, ...rest } = item
   const keepsTarget = !item.target || !('unit' in item.target) || item.target.unit !== 's/step' || step.end.on === 'distance'
   const { target, ...others } = rest
-  return { ok: true, session: withItem(session, at, () => [{ ...others, ...(keepsTarget && target ? { target } : {}), end: step.end }]), select: at }
+  return {
+    ok: true,
+    session: withItem(session, at, () => [{ ...others, ...(keepsTarget && target ? { target } : {}), end: step.end }]),
+    select: at,
+  }
 }
 
 function withTarget(session: Session, at: Path, item: Item, words: string): Edited {
@@ -153,8 +192,13 @@ function withTarget(session: Session, at: Path, item: Item, words: string): Edit
   const sport = sportAt(session, at)
   const said = words.trim().replace(/^@\s*/, '')
   const step = itemsOf(`${printEnd(item.end)} ${/^in\s/.test(said) ? said : `@ ${said}`}`, sport === 'multi' ? 'run' : sport)?.[0]
-  if (step?.kind !== 'step' || !step.target || step.doubt) return failed(`"${words}" is not a target: 4:05 /km, 95-105 %CP, zone 2, 5k effort.`)
-  return { ok: true, session: withItem(session, at, () => [{ ...bare, target: step.target, ...(step.also ? { also: step.also } : {}) }]), select: at }
+  if (step?.kind !== 'step' || !step.target || step.doubt)
+    return failed(`"${words}" is not a target: 4:05 /km, 95-105 %CP, zone 2, 5k effort.`)
+  return {
+    ok: true,
+    session: withItem(session, at, () => [{ ...bare, target: step.target, ...(step.also ? { also: step.also } : {}) }]),
+    select: at,
+  }
 }
 
 /** Two recoveries in a row become one of their sum. */
@@ -163,16 +207,23 @@ function join(session: Session, at: Path, item: Item): Edited {
   const next = itemAt(session, within(parentOf(at), index + 1))
   const addable = item.kind === 'step' && next?.kind === 'step' && item.end.on === next.end.on
   if (!addable || item.kind !== 'step' || next?.kind !== 'step') return failed('Only two steps of times, or of distances, join.')
-  const sum: End | null = item.end.on === 'time' && next.end.on === 'time'
-    ? { on: 'time', seconds: item.end.seconds + next.end.seconds }
-    : item.end.on === 'distance' && next.end.on === 'distance' && item.end.unit === next.end.unit ? { ...item.end, value: item.end.value + next.end.value } : null
+  const sum: End | null =
+    item.end.on === 'time' && next.end.on === 'time'
+      ? { on: 'time', seconds: item.end.seconds + next.end.seconds }
+      : item.end.on === 'distance' && next.end.on === 'distance' && item.end.unit === next.end.unit
+        ? { ...item.end, value: item.end.value + next.end.value }
+        : null
   if (!sum) return failed('Only two steps of times, or of distances, join.')
   const joined: Step = { ...item, end: sum }
-  return { ok: true, session: withItems(session, parentOf(at), items => [...items.slice(0, index - 1), joined, ...items.slice(index + 1)]), select: at }
+  return {
+    ok: true,
+    session: withItems(session, parentOf(at), items => [...items.slice(0, index - 1), joined, ...items.slice(index + 1)]),
+    select: at,
+  }
 }
 
 function toggled<T extends Item>(item: T, key: 'off' | 'lastRecovery', value: true | 'drop'): T {
-  const { [key]: had, ...rest } = item as T & { off?: true, lastRecovery?: 'drop' }
+  const { [key]: had, ...rest } = item as T & { off?: true; lastRecovery?: 'drop' }
   return (had ? rest : { ...rest, [key]: value }) as unknown as T
 }
 
@@ -195,20 +246,31 @@ export function apply(session: Session, edit: Edit): Edited {
       const removed = withItem(session, at, () => [])
       return { ok: true, session: { ...removed, items: withoutEmpty(removed.items) }, select: null }
     }
-    case 'duplicate': return place(session, [structuredClone(item!)], at, 'after')
-    case 'split': return split(session, at, item!)
-    case 'move': return itemAt(session, edit.to) ? move(session, at, item!, edit.to, edit.where) : failed(`There is no row ${edit.to}.`)
-    case 'wrap': return edit.times >= 1 && edit.times <= limits.times ? wrap(session, edit.from, edit.to, edit.times) : failed(`A repeat goes 1 to ${limits.times} times.`)
-    case 'unwrap': return item!.kind === 'block' ? { ok: true, session: withItem(session, at, () => (item as Block).items), select: at } : failed('Only a repeat can be unwrapped.')
+    case 'duplicate':
+      return place(session, [structuredClone(item!)], at, 'after')
+    case 'split':
+      return split(session, at, item!)
+    case 'move':
+      return itemAt(session, edit.to) ? move(session, at, item!, edit.to, edit.where) : failed(`There is no row ${edit.to}.`)
+    case 'wrap':
+      return edit.times >= 1 && edit.times <= limits.times
+        ? wrap(session, edit.from, edit.to, edit.times)
+        : failed(`A repeat goes 1 to ${limits.times} times.`)
+    case 'unwrap':
+      return item!.kind === 'block'
+        ? { ok: true, session: withItem(session, at, () => (item as Block).items), select: at }
+        : failed('Only a repeat can be unwrapped.')
     case 'repeat': {
       if (item!.kind !== 'block') return failed('Only a repeat has a count.')
-      if (edit.repeat.times !== undefined && (edit.repeat.times < 1 || edit.repeat.times > limits.times)) return failed(`A repeat goes 1 to ${limits.times} times.`)
+      if (edit.repeat.times !== undefined && (edit.repeat.times < 1 || edit.repeat.times > limits.times))
+        return failed(`A repeat goes 1 to ${limits.times} times.`)
       const { doubt: _, lastRecovery, ...block } = item as Block
       const keeps = edit.repeat.times !== undefined && lastRecovery ? { lastRecovery } : {}
       return { ok: true, session: withItem(session, at, () => [{ ...block, ...keeps, repeat: edit.repeat }]), select: at }
     }
     case 'drop-last': {
-      if (item!.kind !== 'block' || item!.repeat.times === undefined) return failed('Only a repeat of a number of times has a last recovery.')
+      if (item!.kind !== 'block' || item!.repeat.times === undefined)
+        return failed('Only a repeat of a number of times has a last recovery.')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Block, 'lastRecovery', 'drop')]), select: at }
     }
     case 'off': {
@@ -218,11 +280,16 @@ export function apply(session: Session, edit: Edit): Edited {
     case 'harder': {
       const changed = { count: 0 }
       const copy = harderItem(structuredClone(item!), edit.shift, changed)
-      return changed.count > 0 ? place(session, [copy], at, 'after') : failed(`Nothing here has a target that ${edit.shift.unit} can change.`)
+      return changed.count > 0
+        ? place(session, [copy], at, 'after')
+        : failed(`Nothing here has a target that ${edit.shift.unit} can change.`)
     }
-    case 'end': return withEnd(session, at, item!, edit.words)
-    case 'target': return withTarget(session, at, item!, edit.words)
-    case 'join': return join(session, at, item!)
+    case 'end':
+      return withEnd(session, at, item!, edit.words)
+    case 'target':
+      return withTarget(session, at, item!, edit.words)
+    case 'join':
+      return join(session, at, item!)
     case 'settle': {
       if (item!.kind !== 'step' && item!.kind !== 'block') return failed('Nothing here is in doubt.')
       const { doubt: _, ...sure } = item as Step

@@ -3,12 +3,12 @@ import { isBandTarget, isEffortTarget } from '../session/document'
 import { holds } from './item-path'
 
 /** How much harder a copied set is; negative is easier. */
-export type Shift = { by: number, unit: '%' | 's/km' | 's/mi' | 's/100m' | 'W' | 'bpm' }
+export type Shift = { by: number; unit: '%' | 's/km' | 's/mi' | 's/100m' | 'W' | 'bpm' }
 
 function shiftAmount(value: number | undefined, shift: Shift, unit: string): number | undefined {
   if (value === undefined) return undefined
   const isPace = unit.startsWith('s/')
-  const rounded = (amount: number) => isPace ? Math.round(amount) : Math.round(amount * 10) / 10
+  const rounded = (amount: number) => (isPace ? Math.round(amount) : Math.round(amount * 10) / 10)
   if (shift.unit === '%') return rounded(isPace ? value / (1 + shift.by / 100) : value * (1 + shift.by / 100))
   return rounded(isPace ? value - shift.by : value + shift.by)
 }
@@ -26,7 +26,7 @@ export function shiftTarget(target: Target, shift: Shift): Target | null {
   if (!isBandTarget(target) || target.unit === 'of 10' || target.of === 'cadence') return null
   const fits = shift.unit === '%' || shift.unit === target.unit
   if (!fits) return null
-  const moved = (band: { easiest?: number, hardest?: number }) => ({
+  const moved = (band: { easiest?: number; hardest?: number }) => ({
     ...(band.easiest === undefined ? {} : { easiest: shiftAmount(band.easiest, shift, target.unit) }),
     ...(band.hardest === undefined ? {} : { hardest: shiftAmount(band.hardest, shift, target.unit) }),
   })

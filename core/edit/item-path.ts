@@ -4,8 +4,8 @@ import type { Block, Item, Leg, Session, SessionSport } from '../session/documen
 export type Path = string
 
 export const positions = (path: Path) => path.split('.').map(Number)
-export const parentOf = (path: Path) => path.includes('.') ? path.slice(0, path.lastIndexOf('.')) : ''
-export const within = (parent: Path, position: number) => parent === '' ? `${position}` : `${parent}.${position}`
+export const parentOf = (path: Path) => (path.includes('.') ? path.slice(0, path.lastIndexOf('.')) : '')
+export const within = (parent: Path, position: number) => (parent === '' ? `${position}` : `${parent}.${position}`)
 export const holds = (item: Item): item is Block | Leg => item.kind === 'block' || item.kind === 'leg'
 
 /** The item at a path, or null. */

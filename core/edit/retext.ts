@@ -18,7 +18,7 @@ interface Group {
 interface Known {
   groups: Map<Item, Group>
   /** A block's or leg's own head line with its note, as typed. */
-  heads: Map<Item, { lines: string[], indent: number }>
+  heads: Map<Item, { lines: string[]; indent: number }>
 }
 
 const indentOf = (line: string) => /^[ \t]*/.exec(line)![0].length
@@ -26,7 +26,7 @@ const isBlank = (line: string) => line.trim() === ''
 const isNote = (line: string) => /^\s*#(?: |$)/.test(line)
 
 /** @param least lines that the items themselves were said in */
-function splitTrail(lines: string[], least: number): { own: string[], trail: string[] } {
+function splitTrail(lines: string[], least: number): { own: string[]; trail: string[] } {
   let count = least
   while (count < lines.length && isNote(lines[count]!)) count++
   return { own: lines.slice(0, count), trail: lines.slice(count) }
@@ -49,9 +49,11 @@ function knownLines(lines: readonly string[], reading: ReadResult): Known {
         const first = innerLine(places, `${prefix}${index + 1}`)
         known.heads.set(item, { lines: lines.slice(starts[index], first), indent: indentOf(lines[starts[index]!]!) })
         visit(item.items, `${prefix}${index + 1}.`, until)
-      }
-      else {
-        const { own: ownLines, trail } = splitTrail(lines.slice(starts[index], until), lastLine(places, own, prefix, index) - starts[index]!)
+      } else {
+        const { own: ownLines, trail } = splitTrail(
+          lines.slice(starts[index], until),
+          lastLine(places, own, prefix, index) - starts[index]!,
+        )
         const group: Group = { items: own, lines: ownLines, trail, indent: indentOf(ownLines[0]!) }
         for (const one of own) known.groups.set(one, group)
       }
@@ -74,7 +76,7 @@ function lastLine(places: ReadonlyMap<string, { line: number }>, items: readonly
 const innerLine = (places: ReadonlyMap<string, { line: number }>, path: string) => (places.get(`${path}.1`)?.line ?? 0) - 1
 
 const reindented = (lines: readonly string[], from: number, to: number) =>
-  lines.map(line => isBlank(line) ? line : ' '.repeat(Math.max(0, indentOf(line) - from + to)) + line.trimStart())
+  lines.map(line => (isBlank(line) ? line : ' '.repeat(Math.max(0, indentOf(line) - from + to)) + line.trimStart()))
 
 function sameHead(item: Item, old: Item): boolean {
   if (item.kind === 'block' && old.kind === 'block') return printBlockHeader(item) === printBlockHeader(old) && item.note === old.note
@@ -82,7 +84,7 @@ function sameHead(item: Item, old: Item): boolean {
 }
 
 /** The old item whose head line a changed block or leg keeps: the one that shares an item with it, or its count. */
-function oldHead(item: Item, known: Known): { lines: string[], indent: number } | null {
+function oldHead(item: Item, known: Known): { lines: string[]; indent: number } | null {
   if (!holds(item)) return null
   const own = known.heads.get(item)
   if (own) return own
@@ -106,15 +108,15 @@ function writeItems(items: readonly Item[], depth: number, known: Known, trails:
     }
     const head = oldHead(item, known)
     if (holds(item) && (head || touchesKnown(item, known))) {
-      into.push(...head ? reindented(head.lines, head.indent, depth * 2) : printItem({ ...item, items: [] } as Item, depth).split('\n'))
+      into.push(...(head ? reindented(head.lines, head.indent, depth * 2) : printItem({ ...item, items: [] } as Item, depth).split('\n')))
       writeItems(item.items, depth + 1, known, trails, into)
-    }
-    else into.push(...printItem(item, depth).split('\n'))
+    } else into.push(...printItem(item, depth).split('\n'))
     index++
   }
 }
 
-const touchesKnown = (item: Item, known: Known): boolean => holds(item) && item.items.some(inner => known.groups.has(inner) || known.heads.has(inner) || touchesKnown(inner, known))
+const touchesKnown = (item: Item, known: Known): boolean =>
+  holds(item) && item.items.some(inner => known.groups.has(inner) || known.heads.has(inner) || touchesKnown(inner, known))
 
 /**
  * The text of a session after a change of its document: lines whose items are still the same objects stay to the letter,
@@ -133,11 +135,17 @@ export function retext(text: string, reading: ReadResult, session: Session, read
   const before = reading.sessions[0]!
   if (session.items === before.items) return text
   const first = reading.places[0]!.get('1')?.line
-  if (first === undefined) return [...lines.map(line => line), ...(isBlank(lines.at(-1) ?? '') ? [] : ['']), ...session.items.map(item => printItem(item))].join('\n').replace(/^\n+/, '')
+  if (first === undefined)
+    return [...lines.map(line => line), ...(isBlank(lines.at(-1) ?? '') ? [] : ['']), ...session.items.map(item => printItem(item))]
+      .join('\n')
+      .replace(/^\n+/, '')
   const known = knownLines(lines, reading)
   const headed = (rows: readonly string[]) => [...lines.slice(0, first - 1), ...rows].join('\n').replace(/\n+$/, '') + tail
   const asTyped = headed(writeRows(session.items, known, known))
-  const printed = (of: Session) => normalise(of).items.map(item => printItem(item)).join('\n')
+  const printed = (of: Session) =>
+    normalise(of)
+      .items.map(item => printItem(item))
+      .join('\n')
   const meansTheSame = printed(read(asTyped).sessions[0] ?? before) === printed(session)
   return meansTheSame ? asTyped : headed(writeRows(session.items, { groups: new Map(), heads: new Map() }, known))
 }
@@ -154,7 +162,7 @@ function writeRows(items: readonly Item[], kept: Known, all: Known): string[] {
 }
 
 /** The one stretch in which two texts differ, as a change of the first. */
-export function changeBetween(before: string, after: string): { from: number, to: number, insert: string } {
+export function changeBetween(before: string, after: string): { from: number; to: number; insert: string } {
   let start = 0
   const most = Math.min(before.length, after.length)
   while (start < most && before[start] === after[start]) start++

@@ -4,7 +4,12 @@ import { reckon } from '../reckon/reckon'
 import type { Block, End, Item, Session, Step } from '../session/document'
 
 /** A session of another length, and why it is still the same session. */
-export interface SizeProposal { label: string, why: string, session: Session, seconds: number }
+export interface SizeProposal {
+  label: string
+  why: string
+  session: Session
+  seconds: number
+}
 
 const toleranceSeconds = 150
 const leastWarmUp = 480
@@ -12,12 +17,13 @@ const shareKept = 0.5
 
 const secondsOf = (session: Session, athlete: Athlete) => reckon(session, { athlete }).seconds.likely
 
-const isEasy = (step: Step) => step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
+const isEasy = (step: Step) =>
+  step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
 const isRecovery = (item: Item) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
 
 /** Every item, those of repeats and legs too, put through a change. */
 function mapItems(items: readonly Item[], change: (item: Item, depth: number) => Item, depth = 0): Item[] {
-  return items.map((item) => {
+  return items.map(item => {
     const changed = change(item, depth)
     return changed.kind === 'block' || changed.kind === 'leg' ? { ...changed, items: mapItems(changed.items, change, depth + 1) } : changed
   })
@@ -26,17 +32,21 @@ function mapItems(items: readonly Item[], change: (item: Item, depth: number) =>
 const withItems = (session: Session, items: Item[]): Session => ({ ...session, items })
 
 /** Blocks that hold work and no further block: the repeats that the session is about. */
-const isWorkBlock = (item: Item): item is Block => item.kind === 'block' && !item.off && item.repeat.times !== undefined
-  && item.items.some(inner => inner.kind === 'step' && inner.role === 'work') && !item.items.some(inner => inner.kind === 'block')
+const isWorkBlock = (item: Item): item is Block =>
+  item.kind === 'block' &&
+  !item.off &&
+  item.repeat.times !== undefined &&
+  item.items.some(inner => inner.kind === 'step' && inner.role === 'work') &&
+  !item.items.some(inner => inner.kind === 'block')
 
 function roundLength(end: End, by: number): End {
   if (end.on === 'time') {
     const unit = end.seconds >= 600 ? 60 : end.seconds >= 120 ? 30 : 5
-    return { on: 'time', seconds: Math.max(unit, Math.round(end.seconds * by / unit) * unit) }
+    return { on: 'time', seconds: Math.max(unit, Math.round((end.seconds * by) / unit) * unit) }
   }
   if (end.on === 'distance') {
     const unit = end.unit === 'm' || end.unit === 'yd' ? (end.value >= 1000 ? 100 : 25) : 0.5
-    return { ...end, value: Math.max(unit, Math.round(end.value * by / unit) * unit) }
+    return { ...end, value: Math.max(unit, Math.round((end.value * by) / unit) * unit) }
   }
   return end
 }
@@ -44,7 +54,7 @@ function roundLength(end: End, by: number): End {
 /** Fewer or more rounds of every work repeat; null where a count would leave its bounds. */
 function withRounds(session: Session, by: number, least: number): Session | null {
   let hasChanged = false
-  const items = mapItems(session.items, (item) => {
+  const items = mapItems(session.items, item => {
     if (!isWorkBlock(item)) return item
     const { times } = item.repeat as { times: number }
     const next = Math.max(Math.min(times, Math.max(least, Math.ceil(times * shareKept))), Math.min(99, times + by))
@@ -55,7 +65,8 @@ function withRounds(session: Session, by: number, least: number): Session | null
   return hasChanged ? withItems(session, items) : null
 }
 
-const outerBlock = (item: Item): item is Block => item.kind === 'block' && item.repeat.times !== undefined && item.items.some(inner => inner.kind === 'block')
+const outerBlock = (item: Item): item is Block =>
+  item.kind === 'block' && item.repeat.times !== undefined && item.items.some(inner => inner.kind === 'block')
 
 /** One set fewer or more of repeats that come in sets. */
 function withSets(session: Session, by: number): Session | null {
@@ -78,7 +89,8 @@ function withEasy(session: Session, by: number, alsoAround: boolean): Session | 
     const isAround = item.role === 'warm-up' || item.role === 'cool-down'
     if (!(isEasy(item) || (alsoAround && isAround))) return item
     const end = roundLength(item.end, by)
-    if (isAround && end.on === 'time' && end.seconds < Math.min(leastWarmUp, item.end.on === 'time' ? item.end.seconds : leastWarmUp)) return item
+    if (isAround && end.on === 'time' && end.seconds < Math.min(leastWarmUp, item.end.on === 'time' ? item.end.seconds : leastWarmUp))
+      return item
     if (JSON.stringify(end) === JSON.stringify(item.end)) return item
     hasChanged = true
     return { ...item, end }
@@ -95,7 +107,11 @@ function inSets(session: Session, extra: number): Session | null {
     if (times < 6) return item
     hasChanged = true
     const sets = times >= 15 ? 3 : 2
-    const inner: Block = { ...item, repeat: { times: Math.ceil(times / sets) }, lastRecovery: item.items.some(isRecovery) ? 'drop' : undefined }
+    const inner: Block = {
+      ...item,
+      repeat: { times: Math.ceil(times / sets) },
+      lastRecovery: item.items.some(isRecovery) ? 'drop' : undefined,
+    }
     if (inner.lastRecovery === undefined) delete inner.lastRecovery
     const between: Step = { kind: 'step', role: 'recovery', end: { on: 'time', seconds: 240 } }
     return { kind: 'block', repeat: { times: sets }, items: [inner, between], lastRecovery: 'drop' }
@@ -103,11 +119,15 @@ function inSets(session: Session, extra: number): Session | null {
   return hasChanged ? withItems(session, items) : null
 }
 
-interface Candidate { label: string, why: string, session: Session }
+interface Candidate {
+  label: string
+  why: string
+  session: Session
+}
 
 const counts = (session: Session) => {
   const found: string[] = []
-  mapItems(session.items, (item) => {
+  mapItems(session.items, item => {
     if (isWorkBlock(item) || outerBlock(item)) found.push(String((item.repeat as { times: number }).times))
     return item
   })
@@ -116,7 +136,7 @@ const counts = (session: Session) => {
 
 /** How much longer or shorter the easy parts have to be for the whole to come to so many seconds. */
 function easyShare(session: Session, athlete: Athlete, wanted: number): number | null {
-  const flat = reckon(session, { athlete }).flat.filter((entry) => {
+  const flat = reckon(session, { athlete }).flat.filter(entry => {
     const item = entry.path.includes('.') ? undefined : session.items[Number(entry.path) - 1]
     return item?.kind === 'step' && isEasy(item)
   })
@@ -128,11 +148,16 @@ function* shorter(session: Session, easyBy: number | null): Generator<Candidate>
   for (let by = -1; by >= -40; by--) {
     const fewer = withRounds(session, by, 2)
     if (!fewer) break
-    yield { label: 'fewer repeats', why: `${counts(fewer)} rounds instead of ${counts(session)}: each as hard as it was, less of it`, session: fewer }
+    yield {
+      label: 'fewer repeats',
+      why: `${counts(fewer)} rounds instead of ${counts(session)}: each as hard as it was, less of it`,
+      session: fewer,
+    }
   }
   for (let by = -1; by >= -5; by--) {
     const fewer = withSets(session, by)
-    if (fewer) yield { label: by === -1 ? 'one set fewer' : 'fewer sets', why: 'a set less: what stands in a set stays as it is', session: fewer }
+    if (fewer)
+      yield { label: by === -1 ? 'one set fewer' : 'fewer sets', why: 'a set less: what stands in a set stays as it is', session: fewer }
   }
   for (const share of easyBy !== null && easyBy >= 0.4 ? [easyBy] : [0.5]) {
     const easier = withEasy(session, share, false)
@@ -141,19 +166,30 @@ function* shorter(session: Session, easyBy: number | null): Generator<Candidate>
   const least = withRounds(session, -1, 2) ?? session
   for (const share of [0.85, 0.7, 0.6, 0.5]) {
     const trimmed = withEasy(least, share, true)
-    if (trimmed) yield { label: 'shorter around the work', why: least === session ? 'warm-up and cool-down trimmed, the work untouched' : 'one round less, and warm-up and cool-down trimmed', session: trimmed }
+    if (trimmed)
+      yield {
+        label: 'shorter around the work',
+        why: least === session ? 'warm-up and cool-down trimmed, the work untouched' : 'one round less, and warm-up and cool-down trimmed',
+        session: trimmed,
+      }
   }
   for (let by = -2; by >= -40; by--) {
     const fewer = withRounds(session, by, 2)
     const trimmed = fewer && withEasy(fewer, 0.6, true)
-    if (trimmed) yield { label: 'the least that is still it', why: 'fewer rounds, and only then warm-up and cool-down trimmed', session: trimmed }
+    if (trimmed)
+      yield { label: 'the least that is still it', why: 'fewer rounds, and only then warm-up and cool-down trimmed', session: trimmed }
   }
 }
 
 function* longer(session: Session, easyBy: number | null): Generator<Candidate> {
   for (let by = 1; by <= 40; by++) {
     const more = withRounds(session, by, 1)
-    if (more) yield { label: 'more repeats', why: `${counts(more)} rounds instead of ${counts(session)}: more of it before any of it harder`, session: more }
+    if (more)
+      yield {
+        label: 'more repeats',
+        why: `${counts(more)} rounds instead of ${counts(session)}: more of it before any of it harder`,
+        session: more,
+      }
   }
   for (let by = 1; by <= 5; by++) {
     const more = withSets(session, by)
@@ -161,7 +197,12 @@ function* longer(session: Session, easyBy: number | null): Generator<Candidate> 
   }
   for (let extra = 0; extra <= 30; extra++) {
     const sets = inSets(session, extra)
-    if (sets) yield { label: 'more sets of fewer', why: 'fewer in a row and 4 min between the sets, so that more of it is done well', session: sets }
+    if (sets)
+      yield {
+        label: 'more sets of fewer',
+        why: 'fewer in a row and 4 min between the sets, so that more of it is done well',
+        session: sets,
+      }
   }
   for (const share of [...(easyBy !== null && easyBy <= 2 ? [easyBy] : []), 1.1, 1.25, 1.5]) {
     const more = share === easyBy ? withEasy(session, share, false) : null
@@ -189,11 +230,20 @@ export function proposeSizes(session: Session, athlete: Athlete, seconds: number
     const isTowards = likely !== null && (seconds < now ? likely < now : likely > now)
     if (!isTowards) continue
     const known = best.get(candidate.label)
-    if (!known || Math.abs(likely - seconds) < Math.abs(known.seconds - seconds)) best.set(candidate.label, { ...candidate, seconds: likely })
+    if (!known || Math.abs(likely - seconds) < Math.abs(known.seconds - seconds))
+      best.set(candidate.label, { ...candidate, seconds: likely })
   }
   const found = [...best.values()]
-  const fitting = found.filter(proposal => Math.abs(proposal.seconds - seconds) <= toleranceSeconds || (seconds < now && proposal.seconds <= seconds && proposal.seconds >= seconds * 0.85)).slice(0, 4)
+  const fitting = found
+    .filter(
+      proposal =>
+        Math.abs(proposal.seconds - seconds) <= toleranceSeconds ||
+        (seconds < now && proposal.seconds <= seconds && proposal.seconds >= seconds * 0.85),
+    )
+    .slice(0, 4)
   if (fitting.length > 0) return fitting
   const nearest = found.sort((a, b) => Math.abs(a.seconds - seconds) - Math.abs(b.seconds - seconds))[0]
-  return nearest ? [{ ...nearest, why: `${nearest.why}; comes to ${sayDuration(nearest.seconds)}, nearer would not be the same session` }] : []
+  return nearest
+    ? [{ ...nearest, why: `${nearest.why}; comes to ${sayDuration(nearest.seconds)}, nearer would not be the same session` }]
+    : []
 }

@@ -2,18 +2,27 @@ import type { Column, Recording, Samples } from '../record/recording'
 import { wayAlong } from './way'
 
 /** A recording written in another form, with what that form could not hold. */
-export interface Written { text: string, left: string[] }
+export interface Written {
+  text: string
+  left: string[]
+}
 
 /** A recording read from another form, with what was left out of it, or why it is none. */
-export type Taken
-  = | { ok: true, recording: Recording, left: string[] }
-    | { ok: false, problem: string, line?: number }
+export type Taken = { ok: true; recording: Recording; left: string[] } | { ok: false; problem: string; line?: number }
 
 /** The columns of samples beside the time, in the order they are written. */
 export const columnNames = ['metres', 'heartRate', 'power', 'cadence', 'lat', 'lon', 'altitude'] as const
-export type ColumnName = typeof columnNames[number]
+export type ColumnName = (typeof columnNames)[number]
 
-export const emptyColumns = (): Record<ColumnName, Column> => ({ metres: [], heartRate: [], power: [], cadence: [], lat: [], lon: [], altitude: [] })
+export const emptyColumns = (): Record<ColumnName, Column> => ({
+  metres: [],
+  heartRate: [],
+  power: [],
+  cadence: [],
+  lat: [],
+  lon: [],
+  altitude: [],
+})
 
 /** Samples with only those columns that hold anything. The way always stands; where none was told it is measured along the positions. */
 export function samplesOf(t: number[], columns: Record<ColumnName, Column>): Samples {

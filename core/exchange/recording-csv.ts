@@ -14,7 +14,12 @@ function readMark(words: string): Mark | null {
   const match = markPattern.exec(words.trim())
   if (!match) return null
   const [, kind, t, path, round] = match
-  return { t: Number(t), kind: kind as MarkKind, ...(path ? { path } : {}), ...(round ? { round: round === '-' ? [] : round.split('.').map(Number) } : {}) }
+  return {
+    t: Number(t),
+    kind: kind as MarkKind,
+    ...(path ? { path } : {}),
+    ...(round ? { round: round === '-' ? [] : round.split('.').map(Number) } : {}),
+  }
 }
 
 /** A recording as a table: a row for each sample, its marks in the row that their time has reached. */
@@ -27,9 +32,15 @@ export function recordingCsv(recording: Recording): Written {
     marksAt[reached]?.push(sayMark(mark))
   }
   const data = samples.t.map((t, row) => [
-    t, ...columnNames.map(name => samples[name]?.[row] ?? ''), row === 0 ? sport : '', row === 0 ? startedAt : '', marksAt[row]!.join('; '),
+    t,
+    ...columnNames.map(name => samples[name]?.[row] ?? ''),
+    row === 0 ? sport : '',
+    row === 0 ? startedAt : '',
+    marksAt[row]!.join('; '),
   ])
-  const left = [recording.timeZone && 'the time zone', recording.felt && 'how it felt', recording.program && 'which program it was'].filter(what => typeof what === 'string')
+  const left = [recording.timeZone && 'the time zone', recording.felt && 'how it felt', recording.program && 'which program it was'].filter(
+    what => typeof what === 'string',
+  )
   return { text: Papa.unparse({ fields: ['t', ...columnNames, 'sport', 'startedAt', 'marks'], data }, { newline: '\n' }) + '\n', left }
 }
 
@@ -47,7 +58,8 @@ export function readRecordingCsv(text: string, fallback: { sport?: SessionSport 
   if (data.length === 0) return { ok: false, problem: 'no samples', line: 1 }
   const first = data[0]!
   const startedAt = first.startedAt || first.time
-  if (!startedAt || Number.isNaN(Date.parse(startedAt))) return { ok: false, problem: 'when it began is not said: a column `startedAt`, or `time`', line: 2 }
+  if (!startedAt || Number.isNaN(Date.parse(startedAt)))
+    return { ok: false, problem: 'when it began is not said: a column `startedAt`, or `time`', line: 2 }
   const sport = first.sport || fallback.sport || 'run'
   if (!isSessionSport(sport)) return { ok: false, problem: `a sport is run, ride, swim or multi, not ${sport}`, line: 2 }
   const t: number[] = []
@@ -56,7 +68,8 @@ export function readRecordingCsv(text: string, fallback: { sport?: SessionSport 
   for (const [index, row] of data.entries()) {
     const line = index + 2
     const at = fields.includes('t') ? Number(row.t) : (Date.parse(row.time ?? '') - Date.parse(startedAt)) / 1000
-    if (!Number.isFinite(at) || at < 0 || (fields.includes('t') && row.t!.trim() === '')) return { ok: false, problem: 'a sample without its time', line }
+    if (!Number.isFinite(at) || at < 0 || (fields.includes('t') && row.t!.trim() === ''))
+      return { ok: false, problem: 'a sample without its time', line }
     if (t.length > 0 && at <= t.at(-1)!) return { ok: false, problem: 'time does not go on', line }
     t.push(at)
     for (const name of columnNames) {
@@ -73,7 +86,15 @@ export function readRecordingCsv(text: string, fallback: { sport?: SessionSport 
   }
   const known = new Set<string>(['t', 'time', 'sport', 'startedAt', 'marks', ...columnNames])
   return {
-    ok: true, left: fields.filter(field => !known.has(field)).map(field => `the column ${field}`),
-    recording: { format: 'agonis.recording', version: 1, sport, startedAt: new Date(startedAt).toISOString(), samples: samplesOf(t, columns), marks: marks.sort((a, b) => a.t - b.t) },
+    ok: true,
+    left: fields.filter(field => !known.has(field)).map(field => `the column ${field}`),
+    recording: {
+      format: 'agonis.recording',
+      version: 1,
+      sport,
+      startedAt: new Date(startedAt).toISOString(),
+      samples: samplesOf(t, columns),
+      marks: marks.sort((a, b) => a.t - b.t),
+    },
   }
 }

@@ -16,23 +16,42 @@ const ownSpace = 'urn:agonis:recording'
 export function recordingGpx(recording: Recording): Written | null {
   const { samples, sport, startedAt, timeZone, marks, felt, program } = recording
   const start = Date.parse(startedAt)
-  const placed = samples.t.map((_, index) => index).filter(index => typeof samples.lat?.[index] === 'number' && typeof samples.lon?.[index] === 'number')
+  const placed = samples.t
+    .map((_, index) => index)
+    .filter(index => typeof samples.lat?.[index] === 'number' && typeof samples.lon?.[index] === 'number')
   if (placed.length === 0) return null
-  const points = placed.map((index) => {
-    const beside = { 'a:hr': samples.heartRate?.[index], 'a:cad': samples.cadence?.[index], 'a:power': samples.power?.[index], 'a:distance': samples.metres[index] }
+  const points = placed.map(index => {
+    const beside = {
+      'a:hr': samples.heartRate?.[index],
+      'a:cad': samples.cadence?.[index],
+      'a:power': samples.power?.[index],
+      'a:distance': samples.metres[index],
+    }
     const known = Object.fromEntries(Object.entries(beside).filter(([, value]) => value !== null && value !== undefined))
     const altitude = samples.altitude?.[index] ?? null
     return {
-      '@_lat': samples.lat![index], '@_lon': samples.lon![index],
-      ...(altitude === null ? {} : { ele: altitude }), 'time': new Date(start + Math.round(samples.t[index]! * 1000)).toISOString(),
+      '@_lat': samples.lat![index],
+      '@_lon': samples.lon![index],
+      ...(altitude === null ? {} : { ele: altitude }),
+      'time': new Date(start + Math.round(samples.t[index]! * 1000)).toISOString(),
       ...(Object.keys(known).length === 0 ? {} : { extensions: known }),
     }
   })
-  const rest = JSON.stringify({ startedAt, sport, ...(timeZone ? { timeZone } : {}), marks, ...(felt ? { felt } : {}), ...(program ? { program } : {}) })
+  const rest = JSON.stringify({
+    startedAt,
+    sport,
+    ...(timeZone ? { timeZone } : {}),
+    marks,
+    ...(felt ? { felt } : {}),
+    ...(program ? { program } : {}),
+  })
   const text = new XMLBuilder({ ignoreAttributes: false, format: true, indentBy: ' ', suppressEmptyNode: true }).build({
     '?xml': { '@_version': '1.0', '@_encoding': 'UTF-8' },
     'gpx': {
-      '@_version': '1.1', '@_creator': 'Agonis', '@_xmlns': 'http://www.topografix.com/GPX/1/1', '@_xmlns:a': ownSpace,
+      '@_version': '1.1',
+      '@_creator': 'Agonis',
+      '@_xmlns': 'http://www.topografix.com/GPX/1/1',
+      '@_xmlns:a': ownSpace,
       'trk': { type: typeOf[sport], extensions: { 'a:rest': rest }, trkseg: { trkpt: points } },
     },
   })
@@ -40,8 +59,14 @@ export function recordingGpx(recording: Recording): Written | null {
   return { text, left: lost === 0 ? [] : [`${lost} of ${samples.t.length} samples, which have no position`] }
 }
 
-interface Point { lat?: string, lon?: string, ele?: unknown, time?: unknown, extensions?: unknown }
-const listed = <T>(value: T | T[] | undefined): T[] => value === undefined ? [] : Array.isArray(value) ? value : [value]
+interface Point {
+  lat?: string
+  lon?: string
+  ele?: unknown
+  time?: unknown
+  extensions?: unknown
+}
+const listed = <T>(value: T | T[] | undefined): T[] => (value === undefined ? [] : Array.isArray(value) ? value : [value])
 
 /** The first value under any of the names, however deep it stands. */
 function under(value: unknown, names: readonly string[]): string | undefined {
@@ -57,7 +82,10 @@ function under(value: unknown, names: readonly string[]): string | undefined {
 }
 
 const names: Readonly<Record<Exclude<ColumnName, 'lat' | 'lon' | 'altitude'>, readonly string[]>> = {
-  metres: ['distance', 'metres'], heartRate: ['hr', 'heartrate'], power: ['power', 'watts'], cadence: ['cad', 'cadence'],
+  metres: ['distance', 'metres'],
+  heartRate: ['hr', 'heartrate'],
+  power: ['power', 'watts'],
+  cadence: ['cad', 'cadence'],
 }
 const numberOf = (words: unknown): number | null => {
   const value = words === undefined || words === null || String(words).trim() === '' ? Number.NaN : Number(words)
@@ -66,16 +94,30 @@ const numberOf = (words: unknown): number | null => {
 
 function sportOf(type: unknown): SessionSport | undefined {
   const words = String(type ?? '').toLowerCase()
-  return /swim/.test(words) ? 'swim' : /cycl|bik|rid/.test(words) ? 'ride' : /multi|tri/.test(words) ? 'multi' : /run|jog|walk/.test(words) ? 'run' : undefined
+  return /swim/.test(words)
+    ? 'swim'
+    : /cycl|bik|rid/.test(words)
+      ? 'ride'
+      : /multi|tri/.test(words)
+        ? 'multi'
+        : /run|jog|walk/.test(words)
+          ? 'run'
+          : undefined
 }
 
-interface Rest { startedAt?: string, sport?: SessionSport, timeZone?: string, marks?: Mark[], felt?: Recording['felt'], program?: string }
+interface Rest {
+  startedAt?: string
+  sport?: SessionSport
+  timeZone?: string
+  marks?: Mark[]
+  felt?: Recording['felt']
+  program?: string
+}
 
 function restOf(extensions: unknown): Rest {
   try {
     return JSON.parse(under(extensions, ['rest']) ?? '{}') as Rest
-  }
-  catch {
+  } catch {
     return {}
   }
 }
@@ -89,9 +131,22 @@ function restOf(extensions: unknown): Rest {
 export function readRecordingGpx(text: string, fallback: { sport?: SessionSport } = {}): Taken {
   const sound = XMLValidator.validate(text)
   if (sound !== true) return { ok: false, problem: `no XML: ${sound.err.msg}`, line: sound.err.line }
-  const parsed = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '', removeNSPrefix: true, parseTagValue: false, parseAttributeValue: false }).parse(text) as { gpx?: { trk?: unknown } }
-  const tracks = listed(parsed.gpx?.trk) as { type?: unknown, extensions?: unknown, trkseg?: { trkpt?: Point | Point[] } | { trkpt?: Point | Point[] }[] }[]
-  const segments = tracks.flatMap(track => listed(track.trkseg)).map(segment => listed(segment.trkpt)).filter(points => points.length > 0)
+  const parsed = new XMLParser({
+    ignoreAttributes: false,
+    attributeNamePrefix: '',
+    removeNSPrefix: true,
+    parseTagValue: false,
+    parseAttributeValue: false,
+  }).parse(text) as { gpx?: { trk?: unknown } }
+  const tracks = listed(parsed.gpx?.trk) as {
+    type?: unknown
+    extensions?: unknown
+    trkseg?: { trkpt?: Point | Point[] } | { trkpt?: Point | Point[] }[]
+  }[]
+  const segments = tracks
+    .flatMap(track => listed(track.trkseg))
+    .map(segment => listed(segment.trkpt))
+    .filter(points => points.length > 0)
   if (segments.length === 0) return { ok: false, problem: 'no track with points in it' }
   const rest = restOf(tracks[0]!.extensions)
   const firstTime = segments[0]![0]!.time
@@ -114,16 +169,24 @@ export function readRecordingGpx(text: string, fallback: { sport?: SessionSport 
       columns.lat.push(numberOf(point.lat))
       columns.lon.push(numberOf(point.lon))
       columns.altitude.push(numberOf(point.ele))
-      for (const name of ['metres', 'heartRate', 'power', 'cadence'] as const) columns[name].push(numberOf(under(point.extensions, names[name])))
+      for (const name of ['metres', 'heartRate', 'power', 'cadence'] as const)
+        columns[name].push(numberOf(under(point.extensions, names[name])))
     }
   }
   if (t.length === 0) return { ok: false, problem: 'no point has a time that goes on from the one before' }
   return {
-    ok: true, left: dropped === 0 ? [] : [`${dropped} points whose time is missing or does not go on`],
+    ok: true,
+    left: dropped === 0 ? [] : [`${dropped} points whose time is missing or does not go on`],
     recording: {
-      format: 'agonis.recording', version: 1, sport: rest.sport ?? sportOf(tracks[0]!.type) ?? fallback.sport ?? 'run', startedAt: new Date(start).toISOString(),
-      ...(rest.timeZone ? { timeZone: rest.timeZone } : {}), samples: samplesOf(t, columns), marks: rest.marks ?? pauses,
-      ...(rest.felt ? { felt: rest.felt } : {}), ...(rest.program ? { program: rest.program } : {}),
+      format: 'agonis.recording',
+      version: 1,
+      sport: rest.sport ?? sportOf(tracks[0]!.type) ?? fallback.sport ?? 'run',
+      startedAt: new Date(start).toISOString(),
+      ...(rest.timeZone ? { timeZone: rest.timeZone } : {}),
+      samples: samplesOf(t, columns),
+      marks: rest.marks ?? pauses,
+      ...(rest.felt ? { felt: rest.felt } : {}),
+      ...(rest.program ? { program: rest.program } : {}),
     },
   }
 }

@@ -13,7 +13,11 @@ export function sessionIcs(session: Session, athlete: Athlete): string | null {
   const start = new Date(`${session.day}T00:00:00Z`)
   const calendar = ical({ prodId: '//Agonis//session//EN' })
   calendar.createEvent({
-    id: `${digestOf(session)}@agonis`, start, allDay: true, stamp: start, summary: titleOf(session),
+    id: `${digestOf(session)}@agonis`,
+    start,
+    allDay: true,
+    stamp: start,
+    summary: titleOf(session),
     description: `${likely === null ? '' : `about ${Math.round(likely / 60)} min\n\n`}${printSession(session)}`,
   })
   return calendar.toString()

@@ -5,9 +5,13 @@ import { isEffortTarget, isZoneTarget } from '../session/document'
 /** A length as a word that equal lengths share, whatever they were typed in: `300m`, `240s`. */
 export function lengthFacet(end: End): string | null {
   switch (end.on) {
-    case 'time': return `${Math.round(end.seconds)}s`
-    case 'distance': case 'send-off': return `${Math.round(toMetres(end))}m`
-    default: return null
+    case 'time':
+      return `${Math.round(end.seconds)}s`
+    case 'distance':
+    case 'send-off':
+      return `${Math.round(toMetres(end))}m`
+    default:
+      return null
   }
 }
 
@@ -22,14 +26,20 @@ function stepFacets(step: Step): string[] {
   const length = lengthFacet(step.end)
   return [
     ...(length && step.role === 'work' ? [`length:${length}`] : []),
-    ...(step.end.on === 'send-off' ? ['send-off'] : []), ...(step.end.on === 'press' ? ['press'] : []),
-    ...(step.target ? targetFacets(step.target) : []), ...(step.also ? targetFacets(step.also) : []),
-    ...(step.manner ? [`manner:${step.manner}`] : []), ...(step.grade && step.grade.high > 0 ? ['hill'] : []), ...(/\bhills?\b/i.test(step.note ?? '') ? ['hill'] : []),
-    ...(step.swim?.stroke ? [`stroke:${step.swim.stroke}`] : []), ...(step.swim?.mode ? [`mode:${step.swim.mode}`] : []), ...(step.swim?.kit ?? []).map(kit => `kit:${kit}`),
+    ...(step.end.on === 'send-off' ? ['send-off'] : []),
+    ...(step.end.on === 'press' ? ['press'] : []),
+    ...(step.target ? targetFacets(step.target) : []),
+    ...(step.also ? targetFacets(step.also) : []),
+    ...(step.manner ? [`manner:${step.manner}`] : []),
+    ...(step.grade && step.grade.high > 0 ? ['hill'] : []),
+    ...(/\bhills?\b/i.test(step.note ?? '') ? ['hill'] : []),
+    ...(step.swim?.stroke ? [`stroke:${step.swim.stroke}`] : []),
+    ...(step.swim?.mode ? [`mode:${step.swim.mode}`] : []),
+    ...(step.swim?.kit ?? []).map(kit => `kit:${kit}`),
   ]
 }
 
-const placeFacets = (place: Place | undefined) => place ? [`place:${place.kind}`] : []
+const placeFacets = (place: Place | undefined) => (place ? [`place:${place.kind}`] : [])
 
 /** The rounds of work steps in a list, nested repeats multiplied out. */
 function* itemFacets(items: readonly Item[], rounds: number): Generator<string> {

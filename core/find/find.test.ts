@@ -9,7 +9,9 @@ const facets = (text: string, options = {}) => facetsOf(readScript(text, options
 
 describe('what is in a session', () => {
   it('names repeats, lengths, zones and send-offs alike however they were typed', () => {
-    expect(facets('12 x 300 / 100 jog')).toEqual(expect.arrayContaining(['sport:run', 'rounds:12', 'rounds:12x300m', 'length:300m', 'manner:jog']))
+    expect(facets('12 x 300 / 100 jog')).toEqual(
+      expect.arrayContaining(['sport:run', 'rounds:12', 'rounds:12x300m', 'length:300m', 'manner:jog']),
+    )
     expect(facets('12 x 0.3 km')).toContain('rounds:12x300m')
     expect(facets('2 x (6 x 1 min) w/ 3 min')).toEqual(expect.arrayContaining(['rounds:6x60s', 'rounds:12x60s']))
     expect(facets('8 x 50 back on 1:00 fins')).toEqual(expect.arrayContaining(['sport:swim', 'send-off', 'stroke:back', 'kit:fins']))
@@ -18,7 +20,10 @@ describe('what is in a session', () => {
   })
 
   it('is a list of words for every document', () => {
-    fc.assert(fc.property(arbitrarySession, session => facetsOf(session).every(facet => /^[\w:.-]+$/.test(facet))), { numRuns: 500 })
+    fc.assert(
+      fc.property(arbitrarySession, session => facetsOf(session).every(facet => /^[\w:.-]+$/.test(facet))),
+      { numRuns: 500 },
+    )
   })
 })
 
@@ -34,12 +39,23 @@ describe('what a search asks for', () => {
     ['#track quay ladder', { tags: ['track'], words: ['quay', 'ladder'] }],
     ['"in the dark" 400 m', { words: ['in the dark'], facets: [['length:400m']] }],
     ['5k effort hills', { facets: [['effort:5k'], ['hill']] }],
-    ['duplicates', { twins: true }], ['families of swim', { families: true, sport: 'swim' }], ['ride with variants', { sport: 'ride', families: true }], ['archived swim', { archived: true, sport: 'swim' }], ['', {}], ['x', { words: ['x'] }], ['under', { words: ['under'] }],
+    ['duplicates', { twins: true }],
+    ['families of swim', { families: true, sport: 'swim' }],
+    ['ride with variants', { sport: 'ride', families: true }],
+    ['archived swim', { archived: true, sport: 'swim' }],
+    ['', {}],
+    ['x', { words: ['x'] }],
+    ['under', { words: ['under'] }],
   ])('%s', (text, wanted) => {
     expect(parseQuery(text)).toEqual({ facets: [], seconds: {}, metres: {}, tags: [], words: [], ...wanted })
   })
 
   it('never fails and comes to an end, whatever is typed', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), (text) => { parseQuery(text) }), { numRuns: 2000 })
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 80 }), text => {
+        parseQuery(text)
+      }),
+      { numRuns: 2000 },
+    )
   })
 })

@@ -10,8 +10,8 @@ export interface Query {
   sport?: SessionSport
   /** Of each group at least one facet. */
   facets: string[][]
-  seconds: { over?: number, under?: number }
-  metres: { over?: number, under?: number }
+  seconds: { over?: number; under?: number }
+  metres: { over?: number; under?: number }
   tags: string[]
   words: string[]
   /** Only sessions that others have the same rows as. */
@@ -21,7 +21,10 @@ export interface Query {
   archived?: true
 }
 
-interface Reader { text: string, query: Query }
+interface Reader {
+  text: string
+  query: Query
+}
 
 function take(reader: Reader, pattern: RegExp): RegExpExecArray | null {
   const match = pattern.exec(reader.text)
@@ -38,20 +41,45 @@ function takeLength(reader: Reader): End[] {
   reader.text = reader.text.slice(scanner.at).trimStart()
   if (!bare) return [reading.end]
   const value = Number(bare[1])
-  return [{ on: 'distance', value, unit: 'm' }, { on: 'time', seconds: value * 60 }, ...(bare[0].endsWith('m') ? [] : [{ on: 'time', seconds: value } as End])]
+  return [
+    { on: 'distance', value, unit: 'm' },
+    { on: 'time', seconds: value * 60 },
+    ...(bare[0].endsWith('m') ? [] : [{ on: 'time', seconds: value } as End]),
+  ]
 }
 
-const sports: readonly (readonly [RegExp, SessionSport])[] = [[/^(?:runs?|running)\b/i, 'run'], [/^(?:rides?|bike|cycling|riding)\b/i, 'ride'], [/^(?:swims?|swimming)\b/i, 'swim'], [/^(?:multi|brick)\b/i, 'multi']]
+const sports: readonly (readonly [RegExp, SessionSport])[] = [
+  [/^(?:runs?|running)\b/i, 'run'],
+  [/^(?:rides?|bike|cycling|riding)\b/i, 'ride'],
+  [/^(?:swims?|swimming)\b/i, 'swim'],
+  [/^(?:multi|brick)\b/i, 'multi'],
+]
 const facetWords: readonly (readonly [RegExp, string[]])[] = [
-  [/^(?:on\s+)?send-?\s?offs?\b/i, ['send-off']], [/^(?:hills?|uphill)\b/i, ['hill']], [/^strides?\b/i, ['manner:stride']], [/^(?:pool)\b/i, ['place:pool']],
-  [/^(?:on\s+(?:the\s+)?)?track\b/i, ['place:track']], [/^treadmill\b/i, ['place:treadmill']], [/^(?:trainer|turbo)\b/i, ['place:trainer']], [/^open[\s-]water\b/i, ['place:open-water']],
-  [/^(?:half[\s-]marathon)(?:\s+(?:effort|pace))?\b/i, ['effort:half-marathon']], [/^(1500m|mile|3k|5k|10k)\s+(?:effort|pace)\b/i, []], [/^(marathon|threshold|critical|steady|easy|max|goal)(?:\s+(?:effort|pace))?\b/i, []],
-  [/^(?:by\s+)?(?:heart\s+rate|HR)\b/i, ['by:heart-rate']], [/^(?:by\s+)?power\b/i, ['by:power']], [/^(?:by\s+)?pace\b/i, ['by:pace']], [/^rpe\b/i, ['by:rpe']],
-  [/^(?:fins|paddles|buoy|snorkel|board)\b/i, []], [/^(?:back|breast|fly|medley|free|choice)(?:stroke|style)?\b/i, []], [/^(?:kick|pull|drill)\b/i, []],
+  [/^(?:on\s+)?send-?\s?offs?\b/i, ['send-off']],
+  [/^(?:hills?|uphill)\b/i, ['hill']],
+  [/^strides?\b/i, ['manner:stride']],
+  [/^(?:pool)\b/i, ['place:pool']],
+  [/^(?:on\s+(?:the\s+)?)?track\b/i, ['place:track']],
+  [/^treadmill\b/i, ['place:treadmill']],
+  [/^(?:trainer|turbo)\b/i, ['place:trainer']],
+  [/^open[\s-]water\b/i, ['place:open-water']],
+  [/^(?:half[\s-]marathon)(?:\s+(?:effort|pace))?\b/i, ['effort:half-marathon']],
+  [/^(1500m|mile|3k|5k|10k)\s+(?:effort|pace)\b/i, []],
+  [/^(marathon|threshold|critical|steady|easy|max|goal)(?:\s+(?:effort|pace))?\b/i, []],
+  [/^(?:by\s+)?(?:heart\s+rate|HR)\b/i, ['by:heart-rate']],
+  [/^(?:by\s+)?power\b/i, ['by:power']],
+  [/^(?:by\s+)?pace\b/i, ['by:pace']],
+  [/^rpe\b/i, ['by:rpe']],
+  [/^(?:fins|paddles|buoy|snorkel|board)\b/i, []],
+  [/^(?:back|breast|fly|medley|free|choice)(?:stroke|style)?\b/i, []],
+  [/^(?:kick|pull|drill)\b/i, []],
 ]
 
 function wordFacet(matched: string): string[] {
-  const word = matched.toLowerCase().replace(/\s+(?:effort|pace)$/, '').replace(/(?:stroke|style)$/, '')
+  const word = matched
+    .toLowerCase()
+    .replace(/\s+(?:effort|pace)$/, '')
+    .replace(/(?:stroke|style)$/, '')
   if (['fins', 'paddles', 'buoy', 'snorkel', 'board'].includes(word)) return [`kit:${word}`]
   if (['kick', 'pull', 'drill'].includes(word)) return [`mode:${word}`]
   if (['back', 'breast', 'fly', 'medley', 'free', 'choice'].includes(word)) return [`stroke:${word}`]
@@ -77,7 +105,9 @@ function takeRounds(reader: Reader): boolean {
   const before = reader.text
   const count = take(reader, /^(\d{1,3})\s*(?:x|\*|times)\s*/i)
   if (!count) return false
-  const lengths = takeLength(reader).map(lengthFacet).filter(length => length !== null)
+  const lengths = takeLength(reader)
+    .map(lengthFacet)
+    .filter(length => length !== null)
   if (lengths.length === 0 && /^\S/.test(reader.text) && !/^(?:with|under|over|run|ride|swim)/i.test(reader.text)) {
     reader.text = before
     return false
@@ -97,7 +127,12 @@ function takeOne(reader: Reader): void {
   if (take(reader, /^archived?\b/i)) return void (query.archived = true)
   if (takeBound(reader) || takeRounds(reader)) return
   const zone = take(reader, /^(?:zone\s*|z)([1-9])(?:\s*-\s*([1-9]))?\b/i)
-  if (zone) return void query.facets.push(...Array.from({ length: Math.max(1, Number(zone[2] ?? zone[1]) - Number(zone[1]) + 1) }, (_, index) => [`zone:${Number(zone[1]) + index}`]))
+  if (zone)
+    return void query.facets.push(
+      ...Array.from({ length: Math.max(1, Number(zone[2] ?? zone[1]) - Number(zone[1]) + 1) }, (_, index) => [
+        `zone:${Number(zone[1]) + index}`,
+      ]),
+    )
   for (const [pattern, facets] of facetWords) {
     const match = take(reader, pattern)
     if (match) return void query.facets.push(facets.length > 0 ? facets : wordFacet(match[0]))
@@ -107,7 +142,9 @@ function takeOne(reader: Reader): void {
   }
   if (take(reader, /^(?:with|and|of|a|the|in|at|@|[,;])(?=\s|$)/i)) return
   if (/^\d/.test(reader.text)) {
-    const lengths = takeLength(reader).map(lengthFacet).filter(length => length !== null)
+    const lengths = takeLength(reader)
+      .map(lengthFacet)
+      .filter(length => length !== null)
     if (lengths.length > 0) return void query.facets.push(lengths.map(length => `length:${length}`))
   }
   const word = take(reader, /^\S+/)

@@ -16,16 +16,36 @@ import { balanceAfter, reserveRate, reserveThrough } from './reserve'
 import { ordinal } from './verdict'
 
 const ilse: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', sex: 'female', massKg: 63, heart: { max: 182, rest: 50, threshold: 167 },
-  run: { criticalSpeed: 3.6, dPrime: 150 }, ride: { criticalPower: 215, wPrime: 15_000 }, swim: { criticalSpeed: 0.893 },
-  efforts: [{ sport: 'run', metres: 3000, seconds: 784, date: '2026-02-21' }, { sport: 'run', metres: 10_000, seconds: 2820, date: '2026-03-07' }],
-  easyPace: { run: 355 }, recoveryPace: { run: 390 }, schools: { band: { kind: 'lean-fast' } },
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  sex: 'female',
+  massKg: 63,
+  heart: { max: 182, rest: 50, threshold: 167 },
+  run: { criticalSpeed: 3.6, dPrime: 150 },
+  ride: { criticalPower: 215, wPrime: 15_000 },
+  swim: { criticalSpeed: 0.893 },
+  efforts: [
+    { sport: 'run', metres: 3000, seconds: 784, date: '2026-02-21' },
+    { sport: 'run', metres: 10_000, seconds: 2820, date: '2026-03-07' },
+  ],
+  easyPace: { run: 355 },
+  recoveryPace: { run: 390 },
+  schools: { band: { kind: 'lean-fast' } },
 }
 const session = (text: string): Session => readScript(text).sessions[0]!
-const stretch = (seconds: number, share: number, role: Stretch['role'] = 'work'): Stretch => ({ path: '1', round: [], role, sport: 'ride', seconds, from: share, to: share })
+const stretch = (seconds: number, share: number, role: Stretch['role'] = 'work'): Stretch => ({
+  path: '1',
+  round: [],
+  role,
+  sport: 'ride',
+  seconds,
+  from: share,
+  to: share,
+})
 
 describe('the reserve above critical (Skiba 2015, differential form)', () => {
-  it('is spent in a straight line above critical: W\' lasts W\'/(P-CP)', () => {
+  it("is spent in a straight line above critical: W' lasts W'/(P-CP)", () => {
     const rate = 215 / 15_000
     expect(reserveThrough([stretch(15_000 / 60, 275 / 215)], rate).least.share).toBeCloseTo(0, 9)
     expect(reserveThrough([stretch(125, 275 / 215)], rate).least.share).toBeCloseTo(0.5, 9)
@@ -33,20 +53,38 @@ describe('the reserve above critical (Skiba 2015, differential form)', () => {
   it('comes back as an exponential below, whatever the slices', () => {
     const rate = 215 / 15_000
     expect(balanceAfter(0.2, 0.5, 100, rate)).toBeCloseTo(1 - 0.8 * Math.exp(-0.5 * rate * 100), 12)
-    fc.assert(fc.property(fc.double({ min: 0, max: 2, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: 1, max: 3600, noNaN: true }), (share, balance, seconds) => {
-      const whole = balanceAfter(balance, share, seconds, rate)
-      const halves = balanceAfter(balanceAfter(balance, share, seconds / 2, rate), share, seconds / 2, rate)
-      expect(halves).toBeCloseTo(whole, 9)
-      expect(whole).toBeLessThanOrEqual(1)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.double({ min: 1, max: 3600, noNaN: true }),
+        (share, balance, seconds) => {
+          const whole = balanceAfter(balance, share, seconds, rate)
+          const halves = balanceAfter(balanceAfter(balance, share, seconds / 2, rate), share, seconds / 2, rate)
+          expect(halves).toBeCloseTo(whole, 9)
+          expect(whole).toBeLessThanOrEqual(1)
+        },
+      ),
+    )
   })
   it('tells when and in which step it runs out', () => {
-    const course = reserveThrough([{ ...stretch(600, 0.6), path: '1' }, { ...stretch(300, 275 / 215), path: '2' }], 215 / 15_000)
+    const course = reserveThrough(
+      [
+        { ...stretch(600, 0.6), path: '1' },
+        { ...stretch(300, 275 / 215), path: '2' },
+      ],
+      215 / 15_000,
+    )
     expect(course.empty).toMatchObject({ path: '2', t: expect.closeTo(850, 6) })
     expect(course.least.share).toBeLessThan(0)
   })
   it('needs both numbers', () => {
-    expect([reserveRate(ilse, 'run'), reserveRate(ilse, 'ride'), reserveRate(ilse, 'swim'), reserveRate(unknownAthlete, 'run')]).toEqual([3.6 / 150, 215 / 15_000, null, null])
+    expect([reserveRate(ilse, 'run'), reserveRate(ilse, 'ride'), reserveRate(ilse, 'swim'), reserveRate(unknownAthlete, 'run')]).toEqual([
+      3.6 / 150,
+      215 / 15_000,
+      null,
+      null,
+    ])
   })
 })
 
@@ -66,8 +104,13 @@ describe('the forecast heart rate', () => {
   })
   it('finds the lowest ceiling around a step, and where it is crossed', () => {
     const capped = session('sport run\nceiling 172 bpm\n\n2 times, ceiling 165 bpm\n  9:00 @ 10k effort\n  recovery 1:00\n')
-    expect([ceilingAt(capped, '1.1', ilse), ceilingAt(session('sport run\nceiling 90 %HRmax\n\n9:00\n'), '1', unknownAthlete)]).toEqual([165, null])
-    expect(tollOf(session('sport run\nceiling 150 bpm\n\n2 times\n  9:00 @ 10k effort\n  recovery 1:00\n'), ilse).heart!.crossed).toMatchObject({ path: '1.1', round: [1], above: 150 })
+    expect([ceilingAt(capped, '1.1', ilse), ceilingAt(session('sport run\nceiling 90 %HRmax\n\n9:00\n'), '1', unknownAthlete)]).toEqual([
+      165,
+      null,
+    ])
+    expect(
+      tollOf(session('sport run\nceiling 150 bpm\n\n2 times\n  9:00 @ 10k effort\n  recovery 1:00\n'), ilse).heart!.crossed,
+    ).toMatchObject({ path: '1.1', round: [1], above: 150 })
   })
 })
 
@@ -79,15 +122,29 @@ describe('load', () => {
     expect([impulseWeight(-1), impulseWeight(2, 'male')]).toEqual([0, impulseWeight(1, 'male')])
   })
   it('of an hour at one heart rate is sixty minutes of its weight', () => {
-    expect(heartRateImpulse([{ t: 0, bpm: 142.4 }, { t: 3600, bpm: 142.4 }], 50, 182, 'female')).toBeCloseTo(60 * impulseWeight(0.7, 'female'), 9)
+    expect(
+      heartRateImpulse(
+        [
+          { t: 0, bpm: 142.4 },
+          { t: 3600, bpm: 142.4 },
+        ],
+        50,
+        182,
+        'female',
+      ),
+    ).toBeCloseTo(60 * impulseWeight(0.7, 'female'), 9)
   })
   it('stands beside a reckoning in whole numbers', () => {
     const hour = session('sport run\n\n45:00 @ easy effort\n')
     const { load, flat } = withLoad(hour, reckon(hour, { athlete: ilse }), ilse)
     expect(flat).toHaveLength(1)
-    expect(load.sessionEffort).toEqual({ low: Math.round(tollOf(hour, ilse).load.sessionEffort.low!), likely: Math.round(tollOf(hour, ilse).load.sessionEffort.likely!), high: Math.round(tollOf(hour, ilse).load.sessionEffort.high!) })
+    expect(load.sessionEffort).toEqual({
+      low: Math.round(tollOf(hour, ilse).load.sessionEffort.low!),
+      likely: Math.round(tollOf(hour, ilse).load.sessionEffort.likely!),
+      high: Math.round(tollOf(hour, ilse).load.sessionEffort.high!),
+    })
   })
-  it('of a session has a range, and is unknown without the heart\'s numbers', () => {
+  it("of a session has a range, and is unknown without the heart's numbers", () => {
     const { load } = tollOf(session('sport run\n\n45:00 @ easy effort\n'), ilse)
     expect(load.sessionEffort.likely! / 45).toBeGreaterThan(2)
     expect(load.sessionEffort.likely! / 45).toBeLessThan(5)
@@ -99,13 +156,19 @@ describe('load', () => {
 describe('perceived effort', () => {
   it('goes to a share of critical and back, rising', () => {
     expect(shareOfEffort(7)).toBe(1)
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 10, noNaN: true }), effort => Math.abs(effortOfShare(shareOfEffort(effort)) - effort) < 1e-6))
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 10, noNaN: true }), effort => Math.abs(effortOfShare(shareOfEffort(effort)) - effort) < 1e-6),
+    )
   })
 })
 
 describe('the verdict', () => {
-  const beyond = session('sport run\n\nwarm-up 15:00\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down 10:00\n')
-  const byTime = session('sport ride\n\nwarm-up 15:00\n6 times, drop last recovery\n  2:00 @ 125-130 %CP\n  recovery 1:00\ncool-down 10:00\n')
+  const beyond = session(
+    'sport run\n\nwarm-up 15:00\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down 10:00\n',
+  )
+  const byTime = session(
+    'sport ride\n\nwarm-up 15:00\n6 times, drop last recovery\n  2:00 @ 125-130 %CP\n  recovery 1:00\ncool-down 10:00\n',
+  )
 
   it('names the step that is too much, in its round', () => {
     const { verdict, reserve } = tollOf(beyond, ilse)
@@ -113,10 +176,13 @@ describe('the verdict', () => {
     expect(verdict!.said).toContain(`the ${ordinal(reserve!.empty!.round[0]!)} 300 m`)
     expect(reserve!.empty!.path).toBe('2.1')
   })
-  it.each([['paces', beyond, 's/km slower'], ['shares', byTime, '% easier']])('proposes what is reckoned: taken, each brings the session within reach (%s)', (_, document, label) => {
+  it.each([
+    ['paces', beyond, 's/km slower'],
+    ['shares', byTime, '% easier'],
+  ])('proposes what is reckoned: taken, each brings the session within reach (%s)', (_, document, label) => {
     const { verdict } = tollOf(document, ilse)
     expect(verdict!.proposals.map(proposal => proposal.label).join()).toContain(label)
-    const words = verdict!.proposals.flatMap(proposal => proposal.edits.map(edit => 'words' in edit ? edit.words : ''))
+    const words = verdict!.proposals.flatMap(proposal => proposal.edits.map(edit => ('words' in edit ? edit.words : '')))
     expect(words.join(' ')).not.toMatch(/\d\.\d/)
     for (const { edits, leaves } of verdict!.proposals) {
       let eased = document
@@ -133,7 +199,7 @@ describe('the verdict', () => {
   it('proposes the least that is enough: a step less is not', () => {
     const { verdict } = tollOf(byTime, ilse)
     const rest = verdict!.proposals.find(proposal => proposal.label.startsWith('rest'))!
-    const edit = rest.edits[0] as { words: string, at: string, do: 'end' }
+    const edit = rest.edits[0] as { words: string; at: string; do: 'end' }
     const seconds = Number(edit.words.split(':')[0]) * 60 + Number(edit.words.split(':')[1])
     const less = apply(byTime, { ...edit, words: `${Math.floor((seconds - 15) / 60)}:${String((seconds - 15) % 60).padStart(2, '0')}` })
     expect(less.ok && tollOf(less.session, ilse).reserve!.least.share).toBeLessThan(0.1)
@@ -141,19 +207,23 @@ describe('the verdict', () => {
   it('is calm where nothing goes above critical, and says the number it needs where something does', () => {
     expect(tollOf(session('sport run\n\n45:00 @ easy effort\n'), ilse).verdict).toMatchObject({ reach: 'easy', proposals: [] })
     const bare = tollOf(byTime, { ...ilse, ride: { criticalPower: 215 } })
-    expect([bare.verdict, bare.missing]).toEqual([null, ['W\' on the bike']])
+    expect([bare.verdict, bare.missing]).toEqual([null, ["W' on the bike"]])
     expect(tollOf(byTime, { ...ilse, ride: {} }).verdict).toBeNull()
   })
-  it('counts in words', () => expect([1, 4, 12, 13, 21, 111, 123].map(ordinal)).toEqual(['first', 'fourth', 'twelfth', '13th', '21st', '111th', '123rd']))
+  it('counts in words', () =>
+    expect([1, 4, 12, 13, 21, 111, 123].map(ordinal)).toEqual(['first', 'fourth', 'twelfth', '13th', '21st', '111th', '123rd']))
 
   it('brings no NaN and no infinity for any session and any athlete', () => {
     const athletes = fc.constantFrom(ilse, unknownAthlete, { ...ilse, heart: {} }, { ...ilse, run: {} }, { ...ilse, efforts: [], swim: {} })
-    fc.assert(fc.property(arbitrarySession, athletes, (document, athlete) => {
-      const told = JSON.stringify(tollOf(document, athlete), (_, value: unknown) => {
-        if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('not a finite number')
-        return value
-      })
-      expect(told).not.toContain('NaN')
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(arbitrarySession, athletes, (document, athlete) => {
+        const told = JSON.stringify(tollOf(document, athlete), (_, value: unknown) => {
+          if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('not a finite number')
+          return value
+        })
+        expect(told).not.toContain('NaN')
+      }),
+      { numRuns: 300 },
+    )
   })
 })

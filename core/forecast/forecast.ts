@@ -18,7 +18,13 @@ import { reserveMissing, reserveRate, reserveThrough } from './reserve'
 import type { Verdict } from './verdict'
 import { verdictOn } from './verdict'
 
-export interface TollStep { path: string, round: number[], endsAt: number, reserve: number | null, bpm: number | null }
+export interface TollStep {
+  path: string
+  round: number[]
+  endsAt: number
+  reserve: number | null
+  bpm: number | null
+}
 
 const near = <Point extends { t: number }>(points: readonly Point[], t: number, from: number) => {
   let index = from
@@ -32,7 +38,13 @@ function stepsOf(stretches: readonly Stretch[], reserve: ReserveCourse | null, h
     t += seconds
     if (reserve) atReserve = near(reserve.points, t, atReserve)
     if (heart) atHeart = near(heart.points, t, atHeart)
-    return { path, round, endsAt: t, reserve: reserve ? reserve.points[atReserve]!.share : null, bpm: heart ? heart.points[atHeart]!.bpm : null }
+    return {
+      path,
+      round,
+      endsAt: t,
+      reserve: reserve ? reserve.points[atReserve]!.share : null,
+      bpm: heart ? heart.points[atHeart]!.bpm : null,
+    }
   })
 }
 
@@ -79,13 +91,25 @@ export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */
-export interface NudgePicture { forecast: NudgeForecast, quiet: QuietProposal, schools: SchoolBand[], schoolsAt: string | null }
+export interface NudgePicture {
+  forecast: NudgeForecast
+  quiet: QuietProposal
+  schools: SchoolBand[]
+  schoolsAt: string | null
+}
 
 /** `on`: the day it is judged, ISO date. */
-export interface PictureOptions extends SimulationOptions { on?: string }
+export interface PictureOptions extends SimulationOptions {
+  on?: string
+}
 
 /** The whole picture of nudges for a session; yields the share done, as `forecastingNudges` does. */
-export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nudging, options: PictureOptions = {}): Generator<number, NudgePicture> {
+export function* picturingNudges(
+  session: Session,
+  athlete: Athlete,
+  nudging: Nudging,
+  options: PictureOptions = {},
+): Generator<number, NudgePicture> {
   const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, on: options.on })
   const held = heldSteps(session, reckoning, athlete, nudging)
   const forecast = yield* forecastingNudges(held, nudging, options)
@@ -93,9 +117,10 @@ export function* picturingNudges(session: Session, athlete: Athlete, nudging: Nu
   const item = main && itemAt(session, main.entry.path)
   const sport = main ? sportAt(session, main.entry.path) : 'multi'
   const stepMetres = item?.kind === 'step' && (item.end.on === 'distance' || item.end.on === 'send-off') ? toMetres(item.end) : undefined
-  const schools = main && item?.kind === 'step' && item.target && sport !== 'multi'
-    ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, { stepMetres, on: options.on })
-    : []
+  const schools =
+    main && item?.kind === 'step' && item.target && sport !== 'multi'
+      ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, { stepMetres, on: options.on })
+      : []
   yield 1
   return { forecast, quiet: quietBands(session, reckoning, held, nudging), schools, schoolsAt: main?.entry.path ?? null }
 }

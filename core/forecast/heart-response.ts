@@ -5,12 +5,15 @@ import { itemAt } from '../edit/item-path'
 import { reserveAtCritical } from './intensity'
 import type { Stretch } from './intensity'
 
-export interface HeartPoint { t: number, bpm: number }
+export interface HeartPoint {
+  t: number
+  bpm: number
+}
 export interface HeartCourse {
   points: HeartPoint[]
-  highest: { bpm: number, t: number, path: string, round: number[] }
+  highest: { bpm: number; t: number; path: string; round: number[] }
   /** The first step in which a ceiling is likely crossed. */
-  crossed: { t: number, path: string, round: number[], above: number } | null
+  crossed: { t: number; path: string; round: number[]; above: number } | null
 }
 
 const tau = { up: 30, down: 50 }
@@ -21,14 +24,17 @@ const sliceSeconds = 10
 export function ceilingAt(session: Session, path: string, athlete: Athlete): number | null {
   const parts = path.split('.')
   const items = parts.map((_, index) => itemAt(session, parts.slice(0, index + 1).join('.')))
-  const ceilings = [session.ceiling, ...items.map(item => item && (item.kind === 'step' || item.kind === 'block') ? item.ceiling : undefined)]
+  const ceilings = [
+    session.ceiling,
+    ...items.map(item => (item && (item.kind === 'step' || item.kind === 'block') ? item.ceiling : undefined)),
+  ]
   const heart = heartOf(athlete, session.sport === 'multi' ? 'run' : session.sport)
   const bpmOf = ({ above, unit }: Ceiling) => {
-    if (unit === '%HRmax') return heart.max === undefined ? null : heart.max * above / 100
-    if (unit === '%LTHR') return heart.threshold === undefined ? null : heart.threshold * above / 100
+    if (unit === '%HRmax') return heart.max === undefined ? null : (heart.max * above) / 100
+    if (unit === '%LTHR') return heart.threshold === undefined ? null : (heart.threshold * above) / 100
     return above
   }
-  const known = ceilings.flatMap(ceiling => ceiling ? [bpmOf(ceiling)] : []).filter(bpm => bpm !== null)
+  const known = ceilings.flatMap(ceiling => (ceiling ? [bpmOf(ceiling)] : [])).filter(bpm => bpm !== null)
   return known.length === 0 ? null : Math.min(...known)
 }
 
@@ -38,7 +44,13 @@ export function ceilingAt(session: Session, path: string, athlete: Athlete): num
  *
  * @param worked seconds of work so far
  */
-export function heartAfter(bpm: number, { rest, max }: { rest: number, max: number }, share: number, worked: number, seconds: number): number {
+export function heartAfter(
+  bpm: number,
+  { rest, max }: { rest: number; max: number },
+  share: number,
+  worked: number,
+  seconds: number,
+): number {
   const drifted = Math.max(0, worked / 60 - drift.fromMinutes) * drift.bpmPerMinute
   const aim = share === 0 ? rest + 12 : Math.min(max, rest + (max - rest) * Math.min(1, reserveAtCritical * share) + drifted)
   return bpm + (aim - bpm) * (1 - Math.exp(-seconds / (aim > bpm ? tau.up : tau.down)))
@@ -51,7 +63,11 @@ export function heartAfter(bpm: number, { rest, max }: { rest: number, max: numb
  * @returns null without a maximum and a resting heart rate
  * @source on-kinetics as in Bunc et al. (1988); Bearden & Moffatt (2001)
  */
-export function heartThrough(stretches: readonly Stretch[], athlete: Athlete, ceilingOf: (path: string) => number | null = () => null): HeartCourse | null {
+export function heartThrough(
+  stretches: readonly Stretch[],
+  athlete: Athlete,
+  ceilingOf: (path: string) => number | null = () => null,
+): HeartCourse | null {
   const first = stretches[0]
   if (!first) return null
   const { rest, max } = heartOf(athlete, first.sport)
@@ -67,7 +83,7 @@ export function heartThrough(stretches: readonly Stretch[], athlete: Athlete, ce
     const slices = Math.max(1, Math.min(720, Math.ceil(seconds / sliceSeconds)))
     const length = seconds / slices
     for (let slice = 0; slice < slices; slice++) {
-      const share = from + (to - from) * (slice + 0.5) / slices
+      const share = from + ((to - from) * (slice + 0.5)) / slices
       bpm = heartAfter(bpm, { rest, max }, share, worked, length)
       t += length
       if (share > 0) worked += length

@@ -22,7 +22,14 @@ export interface Stretch {
 export const reserveAtCritical = 0.88
 
 /** What an untargeted step is likely gone at, as a share of critical, where no pace says more. */
-const likelyShare: Readonly<Record<Role, number>> = { 'warm-up': 0.68, 'work': 0.8, 'recovery': 0.6, 'rest': 0, 'cool-down': 0.62, 'transition': 0.4 }
+const likelyShare: Readonly<Record<Role, number>> = {
+  'warm-up': 0.68,
+  'work': 0.8,
+  'recovery': 0.6,
+  'rest': 0,
+  'cool-down': 0.62,
+  'transition': 0.4,
+}
 
 /** Perceived effort as a share of critical: the customary mapping, rough; 7 of 10 is about critical. */
 const sharesOfEffort = [0, 0.4, 0.6, 0.72, 0.8, 0.87, 0.94, 1, 1.06, 1.14, 1.25] as const
@@ -45,10 +52,13 @@ export function effortOfShare(share: number): number {
   return 10
 }
 
-const middle = ({ easiest, hardest }: { easiest: number | null, hardest: number | null }) =>
-  easiest !== null && hardest !== null ? (easiest + hardest) / 2 : easiest ?? hardest
+const middle = ({ easiest, hardest }: { easiest: number | null; hardest: number | null }) =>
+  easiest !== null && hardest !== null ? (easiest + hardest) / 2 : (easiest ?? hardest)
 
-interface Critical { speed: number | undefined, power: number | undefined }
+interface Critical {
+  speed: number | undefined
+  power: number | undefined
+}
 
 export const criticalOf = (athlete: Athlete, sport: Sport): Critical => ({
   speed: sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed,
@@ -59,11 +69,14 @@ export const criticalOf = (athlete: Athlete, sport: Sport): Critical => ({
 export function shareOfCritical(value: number, unit: string, step: Step, athlete: Athlete, sport: Sport): number | null {
   const { speed, power } = criticalOf(athlete, sport)
   switch (unit) {
-    case 'W': return power === undefined ? null : value / power
+    case 'W':
+      return power === undefined ? null : value / power
     case 'm/s': {
       if (sport === 'ride') {
         const bike = athlete.ride?.bike ?? defaultBike
-        return power === undefined ? null : powerAtSpeed(value, (athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
+        return power === undefined
+          ? null
+          : powerAtSpeed(value, (athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
       }
       const flat = sport === 'run' && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
       return speed === undefined ? null : flat / speed
@@ -72,8 +85,10 @@ export function shareOfCritical(value: number, unit: string, step: Step, athlete
       const { rest, max } = heartOf(athlete, sport)
       return rest === undefined || max === undefined || max <= rest ? null : Math.max(0, (value - rest) / (max - rest) / reserveAtCritical)
     }
-    case 'of 10': return shareOfEffort(value)
-    default: return null
+    case 'of 10':
+      return shareOfEffort(value)
+    default:
+      return null
   }
 }
 
@@ -83,19 +98,26 @@ function ofTarget(target: ReckonedTarget, step: Step, athlete: Athlete, sport: S
   const to = target.to ? middle(target.to) : from
   if (from === null || to === null) return null
   const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, athlete, sport))
-  return shares[0] === null || shares[1] === null ? null : shares as [number, number]
+  return shares[0] === null || shares[1] === null ? null : (shares as [number, number])
 }
 
 function byRole(step: Step, athlete: Athlete, sport: Sport): number {
   if (step.role === 'rest') return 0
   if (step.role === 'work' && step.manner === 'stride') return 1.2
   const { speed } = criticalOf(athlete, sport)
-  const own = step.manner === 'walk' ? athlete.walkPace : step.role === 'recovery' ? athlete.recoveryPace : step.role === 'work' ? undefined : athlete.easyPace
+  const own =
+    step.manner === 'walk'
+      ? athlete.walkPace
+      : step.role === 'recovery'
+        ? athlete.recoveryPace
+        : step.role === 'work'
+          ? undefined
+          : athlete.easyPace
   const pace = speedOfPace(own, sport)
   return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
 
-export type Course = { ok: true, stretches: Stretch[], guessed: boolean } | { ok: false, missing: string }
+export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok: false; missing: string }
 
 /**
  * The session as it is likely gone through: how long each step lasts and at which share of critical.
@@ -105,7 +127,7 @@ export type Course = { ok: true, stretches: Stretch[], guessed: boolean } | { ok
  */
 export function courseOf(session: Session, flat: readonly ReckonedStep[], athlete: Athlete): Course {
   const stretches: Stretch[] = []
-  const known = new Map<string, { step: Step, sport: Sport } | null>()
+  const known = new Map<string, { step: Step; sport: Sport } | null>()
   let guessed = false
   for (const entry of flat) {
     let found = known.get(entry.path)

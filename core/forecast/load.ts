@@ -9,7 +9,10 @@ import type { HeartPoint } from './heart-response'
 import { courseOf, effortOfShare } from './intensity'
 import type { Course } from './intensity'
 
-export interface Load { sessionEffort: Interval, heartRateImpulse: Interval }
+export interface Load {
+  sessionEffort: Interval
+  heartRateImpulse: Interval
+}
 
 /**
  * The weight of a minute at a share of heart-rate reserve.
@@ -42,7 +45,7 @@ export function heartRateImpulse(points: readonly HeartPoint[], rest: number, ma
 }
 
 /** Effort felt for a session as a whole: between its mean and its hardest minutes, the root of the mean square. */
-function sessionEffortOf(course: Extract<Course, { ok: true }>): { effort: number, minutes: number } {
+function sessionEffortOf(course: Extract<Course, { ok: true }>): { effort: number; minutes: number } {
   let seconds = 0
   let squares = 0
   for (const stretch of course.stretches) {
@@ -78,5 +81,9 @@ export function loadOf(course: Course, athlete: Athlete): Load {
 export function withLoad(session: Session, reckoning: Reckoning, athlete: Athlete): Reckoning & { load: Load } {
   const { remarks, ...rest } = reckoning
   const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, athlete), athlete)
-  return { ...rest, load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) }, remarks }
+  return {
+    ...rest,
+    load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) },
+    remarks,
+  }
 }

@@ -13,11 +13,25 @@ import { heldStep, nudgesIn, shareOutside, usualNudging } from './nudges'
 import { expectedNudges, quietShare, quietTarget } from './quiet'
 
 const ilse: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', heart: { max: 182, rest: 50 }, run: { criticalSpeed: 3.6 }, ride: { criticalPower: 215 },
-  efforts: [{ sport: 'run', metres: 10_000, seconds: 2820, date: '2026-03-07' }], schools: { band: { kind: 'lean-fast' } },
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  heart: { max: 182, rest: 50 },
+  run: { criticalSpeed: 3.6 },
+  ride: { criticalPower: 215 },
+  efforts: [{ sport: 'run', metres: 10_000, seconds: 2820, date: '2026-03-07' }],
+  schools: { band: { kind: 'lean-fast' } },
 }
 const session = (text: string): Session => readScript(text).sessions[0]!
-const held = (change: Partial<HeldStep> = {}): HeldStep => ({ seconds: 600, settling: 10, smoothing: 3, low: 0.97, high: 1.03, steadiness: { sd: 0.03, tau: 6 }, ...change })
+const held = (change: Partial<HeldStep> = {}): HeldStep => ({
+  seconds: 600,
+  settling: 10,
+  smoothing: 3,
+  low: 0.97,
+  high: 1.03,
+  steadiness: { sd: 0.03, tau: 6 },
+  ...change,
+})
 
 describe('normal numbers (ziggurat, Marsaglia & Tsang 2000)', () => {
   it('have the moments and the tails of the standard normal', () => {
@@ -58,7 +72,12 @@ describe('normal numbers (ziggurat, Marsaglia & Tsang 2000)', () => {
 describe('the simulation', () => {
   it('agrees with the closed form of the share outside, within its own error', () => {
     const always: Nudging = { smoothingSeconds: 3, alertAfterSeconds: 1, alertRepeatSeconds: 1 }
-    for (const step of [held(), held({ smoothing: 10 }), held({ low: 0.95, high: 1.02 }), held({ steadiness: { sd: 0.07, tau: 3 }, low: 0.9, high: 1.1 })]) {
+    for (const step of [
+      held(),
+      held({ smoothing: 10 }),
+      held({ low: 0.95, high: 1.02 }),
+      held({ steadiness: { sd: 0.07, tau: 3 }, low: 0.9, high: 1.1 }),
+    ]) {
       const [runs, judged] = [400, 590]
       const normal = normalsFrom(11)
       const window = new Float64Array(step.smoothing)
@@ -75,11 +94,14 @@ describe('the simulation', () => {
     expect(nudgesIn({ ...outside, low: -Infinity, high: Infinity }, usualNudging, normalsFrom(1), new Float64Array(3))).toBe(0)
   })
   it('nudges less with a wider band and with more smoothing', () => {
-    fc.assert(fc.property(fc.double({ min: 0.005, max: 0.08, noNaN: true }), (width) => {
-      const of = (change: Partial<HeldStep>) => expectedNudges(held({ low: 1 - width, high: 1 + width, ...change }), usualNudging, 60)
-      expect(of({ low: 1 - width * 1.5, high: 1 + width * 1.5 })).toBeLessThanOrEqual(of({}) + 0.2)
-      expect(of({ smoothing: 20 })).toBeLessThanOrEqual(of({}) + 0.5)
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(fc.double({ min: 0.005, max: 0.08, noNaN: true }), width => {
+        const of = (change: Partial<HeldStep>) => expectedNudges(held({ low: 1 - width, high: 1 + width, ...change }), usualNudging, 60)
+        expect(of({ low: 1 - width * 1.5, high: 1 + width * 1.5 })).toBeLessThanOrEqual(of({}) + 0.2)
+        expect(of({ smoothing: 20 })).toBeLessThanOrEqual(of({}) + 0.5)
+      }),
+      { numRuns: 30 },
+    )
   })
   it('stays clear of an open bound, so that it hardly nudges', () => {
     const step = heldStep({ of: 'pace', easiest: 4, hardest: null, unit: 'm/s' }, 600, ilse, 'run', usualNudging)!
@@ -87,7 +109,7 @@ describe('the simulation', () => {
     expect(expectedNudges(step, usualNudging)).toBeLessThan(2)
     expect(heldStep({ of: 'rpe', easiest: 6, hardest: 7, unit: 'of 10' }, 600, ilse, 'run', usualNudging)).toBeNull()
   })
-  it('takes the athlete\'s own steadiness where it is sound', () => {
+  it("takes the athlete's own steadiness where it is sound", () => {
     const own = { ...ilse, steadiness: { run: { speed: { sd: 0.01, tau: 4 } }, ride: { power: { sd: -1, tau: 0 } } } }
     expect(steadinessOf(own, 'run', 'speed')).toEqual({ sd: 0.01, tau: 4 })
     expect(steadinessOf(own, 'ride', 'power')).toEqual(steadinessOf(ilse, 'ride', 'power'))
@@ -102,13 +124,36 @@ describe('the quiet band', () => {
     expect(at(share - 0.002)).toBeGreaterThan(1)
     expect(share).toBeGreaterThan(smoothedSd(0.03, 6, 3))
   })
-  it('is said in the target\'s own unit, rounded outward', () => {
-    expect(quietTarget({ of: 'pace', unit: 's/km', easiest: 252, hardest: 248 }, 0.021)).toEqual({ of: 'pace', unit: 's/km', easiest: 256, hardest: 244 })
-    expect(quietTarget({ of: 'power', unit: 'W', easiest: 200, hardest: 210, give: { harder: 5, unit: 'W' } }, 0.05)).toEqual({ of: 'power', unit: 'W', easiest: 194, hardest: 216 })
-    expect(quietTarget({ of: 'effort', name: '5k' }, 0.021)).toEqual({ of: 'effort', name: '5k', give: { easier: 2.1, harder: 2.1, unit: '%' } })
-    expect([quietTarget({ of: 'heart-rate', zone: 2 }, 0.02), quietTarget({ of: 'power', unit: 'W', easiest: 200 }, 0.02), quietTarget({ of: 'effort', name: 'max' }, 0.02)]).toEqual([null, null, null])
+  it("is said in the target's own unit, rounded outward", () => {
+    expect(quietTarget({ of: 'pace', unit: 's/km', easiest: 252, hardest: 248 }, 0.021)).toEqual({
+      of: 'pace',
+      unit: 's/km',
+      easiest: 256,
+      hardest: 244,
+    })
+    expect(quietTarget({ of: 'power', unit: 'W', easiest: 200, hardest: 210, give: { harder: 5, unit: 'W' } }, 0.05)).toEqual({
+      of: 'power',
+      unit: 'W',
+      easiest: 194,
+      hardest: 216,
+    })
+    expect(quietTarget({ of: 'effort', name: '5k' }, 0.021)).toEqual({
+      of: 'effort',
+      name: '5k',
+      give: { easier: 2.1, harder: 2.1, unit: '%' },
+    })
+    expect([
+      quietTarget({ of: 'heart-rate', zone: 2 }, 0.02),
+      quietTarget({ of: 'power', unit: 'W', easiest: 200 }, 0.02),
+      quietTarget({ of: 'effort', name: 'max' }, 0.02),
+    ]).toEqual([null, null, null])
   })
-  it.each(['sport run\n\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n', 'sport run\n\n3 times\n  1 km @ 10k effort\n  rest 1:00\n', 'sport run\n\n5 times\n  400 m in 1:32-1:34\n  rest 1:00\n', 'sport ride\n\n20:00 @ 88-92 %CP and 85-95 rpm\n'])('taken at every row lowers the forecast to one a step or less: %s', (text) => {
+  it.each([
+    'sport run\n\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n',
+    'sport run\n\n3 times\n  1 km @ 10k effort\n  rest 1:00\n',
+    'sport run\n\n5 times\n  400 m in 1:32-1:34\n  rest 1:00\n',
+    'sport ride\n\n20:00 @ 88-92 %CP and 85-95 rpm\n',
+  ])('taken at every row lowers the forecast to one a step or less: %s', text => {
     const before = nudgePicture(session(text), ilse, usualNudging, { runs: 200 })
     expect(before.quiet.steps.length).toBeGreaterThan(0)
     let quiet = session(text)
@@ -126,7 +171,12 @@ describe('the quiet band', () => {
 
 describe('the schools', () => {
   it('are compared around the same middle, the quiet one nudging at most once', () => {
-    const { schools, schoolsAt } = nudgePicture(session('sport run\n\nwarm-up 10:00\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, { runs: 50 })
+    const { schools, schoolsAt } = nudgePicture(
+      session('sport run\n\nwarm-up 10:00\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'),
+      ilse,
+      usualNudging,
+      { runs: 50 },
+    )
     expect(schoolsAt).toBe('2.1')
     expect(schools.map(school => school.kind)).toEqual(['quiet', 'lean-fast', 'even', 'percent', 'as-said'])
     expect(schools[0]!.expected).toBeLessThanOrEqual(1)
@@ -137,7 +187,9 @@ describe('the schools', () => {
     expect([picture.schools, picture.schoolsAt, picture.quiet.main, picture.forecast.total.expected]).toEqual([[], null, null, 0])
   })
   it('say how far they are, rising to the end', () => {
-    const picturing = picturingNudges(session('sport run\n\n10 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, { runs: 1000 })
+    const picturing = picturingNudges(session('sport run\n\n10 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, {
+      runs: 1000,
+    })
     const shares: number[] = []
     for (let step = picturing.next(); !step.done; step = picturing.next()) shares.push(step.value)
     expect(shares.length).toBeGreaterThan(5)
@@ -148,10 +200,15 @@ describe('the schools', () => {
 describe('whatever the session and the athlete', () => {
   it('brings no NaN, no infinity and no count below zero', () => {
     const athletes = fc.constantFrom(ilse, { ...ilse, efforts: [] }, { ...ilse, run: {}, ride: {}, heart: {} }, { ...ilse, schools: {} })
-    fc.assert(fc.property(arbitrarySession, athletes, (document, athlete) => {
-      const { forecast, schools } = nudgePicture(document, athlete, usualNudging, { runs: 2 })
-      for (const { expected, low, high } of [forecast.total, ...forecast.perStep]) expect([expected, low, high].every(value => Number.isFinite(value) && value >= 0)).toBe(true)
-      for (const { easiest, hardest, expected } of schools) expect([easiest, hardest].every(value => Number.isFinite(value) && value > 0) && Number.isFinite(expected)).toBe(true)
-    }), { numRuns: 12 })
+    fc.assert(
+      fc.property(arbitrarySession, athletes, (document, athlete) => {
+        const { forecast, schools } = nudgePicture(document, athlete, usualNudging, { runs: 2 })
+        for (const { expected, low, high } of [forecast.total, ...forecast.perStep])
+          expect([expected, low, high].every(value => Number.isFinite(value) && value >= 0)).toBe(true)
+        for (const { easiest, hardest, expected } of schools)
+          expect([easiest, hardest].every(value => Number.isFinite(value) && value > 0) && Number.isFinite(expected)).toBe(true)
+      }),
+      { numRuns: 12 },
+    )
   }, 300_000)
 })

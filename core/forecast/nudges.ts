@@ -9,7 +9,11 @@ import type { Session, Sport } from '../session/document'
 import { settlingSeconds } from '../wrist/engine/holding'
 
 /** How a watch judges: over how many seconds it smooths, after how many it nudges, and how soon again. */
-export interface Nudging { smoothingSeconds: number, alertAfterSeconds: number, alertRepeatSeconds: number }
+export interface Nudging {
+  smoothingSeconds: number
+  alertAfterSeconds: number
+  alertRepeatSeconds: number
+}
 
 /** Where no watch is named. */
 export const usualNudging: Nudging = { smoothingSeconds: 3, alertAfterSeconds: 5, alertRepeatSeconds: 10 }
@@ -35,7 +39,13 @@ const drift = { share: 0.2, tau: 240, every: 10 }
  * @param window as long as `step.smoothing`, written over
  */
 export function nudgesIn(step: HeldStep, nudging: Nudging, normal: Normals, window: Float64Array, withDrift = true): number {
-  const { low, high, settling, smoothing, steadiness: { sd, tau } } = step
+  const {
+    low,
+    high,
+    settling,
+    smoothing,
+    steadiness: { sd, tau },
+  } = step
   const seconds = Math.round(step.seconds)
   const phi = Math.exp(-1 / tau)
   const fresh = sd * Math.sqrt(1 - phi * phi)
@@ -78,9 +88,15 @@ export function nudgesIn(step: HeldStep, nudging: Nudging, normal: Normals, wind
   return nudges
 }
 
-const measureOf = (target: ReckonedTarget) => target.of === 'pace' ? 'speed' as const : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence' ? target.of : null
+const measureOf = (target: ReckonedTarget) =>
+  target.of === 'pace'
+    ? ('speed' as const)
+    : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence'
+      ? target.of
+      : null
 
-const middleOf = (band: { easiest: number | null, hardest: number | null }) => band.easiest !== null && band.hardest !== null ? (band.easiest + band.hardest) / 2 : null
+const middleOf = (band: { easiest: number | null; hardest: number | null }) =>
+  band.easiest !== null && band.hardest !== null ? (band.easiest + band.hardest) / 2 : null
 
 /** Beyond an open bound one stays by this many spreads of the smoothed value: close enough to mean it. */
 const clearOfBound = 2
@@ -90,22 +106,44 @@ const clearOfBound = 2
  *
  * @param over the target's own smoothing in seconds, where it is longer than the watch's
  */
-export function heldStep(target: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, over = 0): HeldStep | null {
+export function heldStep(
+  target: ReckonedTarget,
+  seconds: number,
+  athlete: Athlete,
+  sport: Sport,
+  nudging: Nudging,
+  over = 0,
+): HeldStep | null {
   const measure = measureOf(target)
   if (!measure || !(seconds > 0)) return null
   const steadiness = steadinessOf(athlete, sport, measure)
   const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over)))
   const settling = settlingSeconds[target.of as 'pace']
   const meant = middleOf(target)
-  const bounds = meant === null
-    ? { low: target.easiest === null ? -Infinity : 1 / (1 + clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)), high: target.hardest === null ? Infinity : 1 / (1 - clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)) }
-    : { low: target.easiest! / meant, high: target.hardest! / meant }
+  const bounds =
+    meant === null
+      ? {
+          low: target.easiest === null ? -Infinity : 1 / (1 + clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)),
+          high: target.hardest === null ? Infinity : 1 / (1 - clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)),
+        }
+      : { low: target.easiest! / meant, high: target.hardest! / meant }
   return { seconds: Math.min(seconds, 6 * 3600), settling, smoothing, steadiness, ...bounds }
 }
 
-export interface NudgeCount { expected: number, low: number, high: number }
-export interface StepNudges extends NudgeCount { path: string, round: number[] }
-export interface NudgeForecast { perStep: StepNudges[], total: NudgeCount, runs: number }
+export interface NudgeCount {
+  expected: number
+  low: number
+  high: number
+}
+export interface StepNudges extends NudgeCount {
+  path: string
+  round: number[]
+}
+export interface NudgeForecast {
+  perStep: StepNudges[]
+  total: NudgeCount
+  runs: number
+}
 
 /** The mean and the fifth and ninety-fifth of a hundred. */
 function countOf(counts: Uint16Array | Uint32Array): NudgeCount {
@@ -113,14 +151,17 @@ function countOf(counts: Uint16Array | Uint32Array): NudgeCount {
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!
   let sum = 0
   for (const count of sorted) sum += count
-  return { expected: Math.round(sum / sorted.length * 100) / 100, low: at(0.05), high: at(0.95) }
+  return { expected: Math.round((sum / sorted.length) * 100) / 100, low: at(0.05), high: at(0.95) }
 }
 
-export interface Held { entry: ReckonedStep, held: HeldStep }
+export interface Held {
+  entry: ReckonedStep
+  held: HeldStep
+}
 
 /** The steps of a session that a watch would judge, in their order. */
 export function heldSteps(session: Session, reckoning: Reckoning, athlete: Athlete, nudging: Nudging): Held[] {
-  return reckoning.flat.flatMap((entry) => {
+  return reckoning.flat.flatMap(entry => {
     const sport = sportAt(session, entry.path)
     const item = entry.target && itemAt(session, entry.path)
     const over = item?.kind === 'step' ? item.target?.over : undefined
@@ -129,7 +170,10 @@ export function heldSteps(session: Session, reckoning: Reckoning, athlete: Athle
   })
 }
 
-export interface SimulationOptions { runs?: number, seed?: number }
+export interface SimulationOptions {
+  runs?: number
+  seed?: number
+}
 
 /** Carried out seconds between two yields: a few hundredths of a second of work. */
 const breathAfter = 400_000
@@ -143,7 +187,11 @@ const breathAfter = 400_000
  * @returns expected to a hundredth, low and high the 5th and 95th of a hundred runs
  * @source first-order autoregressive noise with a slow drift, by Monte Carlo; agrees with `shareOutside`
  */
-export function* forecastingNudges(held: readonly Held[], nudging: Nudging, { runs = 1000, seed = 1 }: SimulationOptions = {}): Generator<number, NudgeForecast> {
+export function* forecastingNudges(
+  held: readonly Held[],
+  nudging: Nudging,
+  { runs = 1000, seed = 1 }: SimulationOptions = {},
+): Generator<number, NudgeForecast> {
   const normal = normalsFrom(seed)
   const totals = new Uint32Array(runs)
   const perStep: StepNudges[] = []
@@ -177,7 +225,7 @@ function normalTail(x: number): number {
   if (x < 0) return 1 - normalTail(-x)
   const t = 1 / (1 + 0.2316419 * x)
   const sum = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
-  return Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI) * sum
+  return (Math.exp(-0.5 * x * x) / Math.sqrt(2 * Math.PI)) * sum
 }
 
 /**

@@ -67,7 +67,11 @@ export function quietTarget(target: Target, share: number): Target | null {
   return { ...target, give: { easier: percent, harder: percent, unit: '%' } }
 }
 
-export interface QuietStep { path: string, target: Target, words: string }
+export interface QuietStep {
+  path: string
+  target: Target
+  words: string
+}
 
 export interface QuietProposal {
   /** For the target held longest in the session; null where none can be given room. */
@@ -78,10 +82,13 @@ export interface QuietProposal {
 
 /** The quiet bands of a session, for a watch that judges so. */
 export function quietBands(session: Session, reckoning: Reckoning, held: readonly Held[], nudging: Nudging): QuietProposal {
-  const longest = new Map<string, { step: HeldStep, total: number }>()
+  const longest = new Map<string, { step: HeldStep; total: number }>()
   for (const { entry, held: step } of held) {
     const known = longest.get(entry.path)
-    longest.set(entry.path, { step: known && known.step.seconds > step.seconds ? known.step : step, total: (known?.total ?? 0) + step.seconds })
+    longest.set(entry.path, {
+      step: known && known.step.seconds > step.seconds ? known.step : step,
+      total: (known?.total ?? 0) + step.seconds,
+    })
   }
   const shares = new Map<string, number>()
   const shareFor = (step: HeldStep) => {
@@ -91,7 +98,7 @@ export function quietBands(session: Session, reckoning: Reckoning, held: readonl
     return share
   }
   const steps: QuietStep[] = []
-  let main: { target: Target, total: number } | null = null
+  let main: { target: Target; total: number } | null = null
   for (const [path, { step, total }] of longest) {
     const item = itemAt(session, path)
     const target = item?.kind === 'step' && item.target ? quietTarget(item.target, shareFor(step)) : null
@@ -107,7 +114,13 @@ function wordsOf(target: Target, also: Target | undefined): string {
   return `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${also ? ` and ${printTarget(also)}` : ''}`
 }
 
-export interface SchoolBand { kind: BandSchoolKind | 'as-said', easiest: number, hardest: number, unit: string, expected: number }
+export interface SchoolBand {
+  kind: BandSchoolKind | 'as-said'
+  easiest: number
+  hardest: number
+  unit: string
+  expected: number
+}
 
 const schools: readonly BandSchoolKind[] = ['quiet', 'lean-fast', 'even', 'percent']
 
@@ -124,16 +137,35 @@ function pointOf(target: Target): Target | null {
 }
 
 /** The band of each school around one step's target, and how often each would nudge in that step; and the band as said. */
-export function compareSchools(target: Target, resolved: ReckonedTarget, seconds: number, athlete: Athlete, sport: Sport, nudging: Nudging, context: { stepMetres?: number, on?: string } = {}): SchoolBand[] {
+export function compareSchools(
+  target: Target,
+  resolved: ReckonedTarget,
+  seconds: number,
+  athlete: Athlete,
+  sport: Sport,
+  nudging: Nudging,
+  context: { stepMetres?: number; on?: string } = {},
+): SchoolBand[] {
   const bands: SchoolBand[] = []
   const add = (kind: SchoolBand['kind'], band: ReckonedTarget) => {
     const held = heldStep(band, seconds, athlete, sport, nudging, target.over)
-    if (held && band.easiest !== null && band.hardest !== null) bands.push({ kind, easiest: band.easiest, hardest: band.hardest, unit: band.unit, expected: Math.round(expectedNudges(held, nudging) * 10) / 10 })
+    if (held && band.easiest !== null && band.hardest !== null)
+      bands.push({
+        kind,
+        easiest: band.easiest,
+        hardest: band.hardest,
+        unit: band.unit,
+        expected: Math.round(expectedNudges(held, nudging) * 10) / 10,
+      })
   }
   const point = pointOf(target)
   if (point) {
     for (const kind of schools) {
-      const resolution = resolveTarget(point, { ...athlete, schools: { ...athlete.schools, band: { kind } } }, { sport, smoothingSeconds: nudging.smoothingSeconds, ...context })
+      const resolution = resolveTarget(
+        point,
+        { ...athlete, schools: { ...athlete.schools, band: { kind } } },
+        { sport, smoothingSeconds: nudging.smoothingSeconds, ...context },
+      )
       if (!resolution.ok) continue
       const { of, unit, easiest = null, hardest = null } = resolution.target
       if (kind !== 'quiet' || easiest === null || hardest === null) {
@@ -155,5 +187,8 @@ export function mainStep(session: Session, held: readonly Held[]): Held | null {
   const totals = new Map<string, number>()
   for (const { entry, held: step } of held) totals.set(entry.path, (totals.get(entry.path) ?? 0) + step.seconds)
   const work = held.filter(({ entry }) => entry.role === 'work' && sportAt(session, entry.path) !== 'multi')
-  return work.reduce<Held | null>((best, one) => best === null || totals.get(one.entry.path)! > totals.get(best.entry.path)! ? one : best, null)
+  return work.reduce<Held | null>(
+    (best, one) => (best === null || totals.get(one.entry.path)! > totals.get(best.entry.path)! ? one : best),
+    null,
+  )
 }

@@ -3,19 +3,23 @@ import type { Sport } from '../session/document'
 import type { Stretch } from './intensity'
 
 /** What is left of the reserve above critical at a moment, as a share: 1 is full, 0 empty, below it beyond reach. */
-export interface ReservePoint { t: number, share: number }
+export interface ReservePoint {
+  t: number
+  share: number
+}
 
 export interface ReserveCourse {
   points: ReservePoint[]
   /** The lowest moment: at the end of which step. */
-  least: { share: number, t: number, path: string, round: number[] }
+  least: { share: number; t: number; path: string; round: number[] }
   /** The step in which it first runs out. */
-  empty: { t: number, path: string, round: number[] } | null
+  empty: { t: number; path: string; round: number[] } | null
 }
 
 /** Critical over reserve, in 1/s: how fast the reserve goes for each share above critical. Null where one is unknown. */
 export function reserveRate(athlete: Athlete, sport: Sport): number | null {
-  const of = (critical: number | undefined, reserve: number | undefined) => critical === undefined || reserve === undefined || !(reserve > 0) ? null : critical / reserve
+  const of = (critical: number | undefined, reserve: number | undefined) =>
+    critical === undefined || reserve === undefined || !(reserve > 0) ? null : critical / reserve
   if (sport === 'ride') return of(athlete.ride?.criticalPower, athlete.ride?.wPrime)
   if (sport === 'swim') return null
   return of(athlete.run?.criticalSpeed, athlete.run?.dPrime) ?? of(athlete.run?.criticalPower, athlete.run?.wPrime)
@@ -23,9 +27,9 @@ export function reserveRate(athlete: Athlete, sport: Sport): number | null {
 
 /** The number that the balance of a sport still needs. */
 export const reserveMissing = (athlete: Athlete, sport: Sport): string => {
-  if (sport === 'swim') return 'a D\' for the swim, which this application does not reckon with'
-  if (sport === 'ride') return athlete.ride?.criticalPower === undefined ? 'critical power on the bike' : 'W\' on the bike'
-  return athlete.run?.criticalSpeed === undefined && athlete.run?.criticalPower === undefined ? 'critical speed' : 'D\' of the run'
+  if (sport === 'swim') return "a D' for the swim, which this application does not reckon with"
+  if (sport === 'ride') return athlete.ride?.criticalPower === undefined ? 'critical power on the bike' : "W' on the bike"
+  return athlete.run?.criticalSpeed === undefined && athlete.run?.criticalPower === undefined ? 'critical speed' : "D' of the run"
 }
 
 const sliceSeconds = 10
@@ -52,10 +56,10 @@ export function reserveThrough(stretches: readonly Stretch[], rate: number): Res
   for (const { path, round, seconds, from, to } of stretches) {
     const slices = Math.max(1, from === to ? Math.min(12, Math.ceil(seconds / 60)) : Math.ceil(seconds / sliceSeconds))
     for (let slice = 0; slice < slices; slice++) {
-      const share = from + (to - from) * (slice + 0.5) / slices
+      const share = from + ((to - from) * (slice + 0.5)) / slices
       const before = balance
       balance = balanceAfter(balance, share, seconds / slices, rate)
-      if (empty === null && balance < 0) empty = { t: t + seconds / slices * before / (before - balance), path, round }
+      if (empty === null && balance < 0) empty = { t: t + ((seconds / slices) * before) / (before - balance), path, round }
       t += seconds / slices
       points.push({ t, share: balance })
       if (balance < least.share) least = { share: balance, t, path, round }

@@ -19,7 +19,11 @@ import { reserveThrough } from './reserve'
 export type Reach = 'easy' | 'within' | 'hard' | 'edge' | 'beyond'
 
 /** A change that would bring the session within reach, reckoned and not canned. */
-export interface Proposal { label: string, edits: Edit[], leaves: number }
+export interface Proposal {
+  label: string
+  edits: Edit[]
+  leaves: number
+}
 
 export interface Verdict {
   reach: Reach
@@ -31,9 +35,23 @@ const edges = { beyond: 0, edge: 0.12, hard: 0.4, within: 0.9 } as const
 /** What a proposal leaves of the reserve. */
 const wanted = 0.1
 
-const ordinals = ['zeroth', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth']
+const ordinals = [
+  'zeroth',
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+]
 export function ordinal(count: number): string {
-  const ending = count % 100 >= 11 && count % 100 <= 13 ? 'th' : ['th', 'st', 'nd', 'rd'][count % 10] ?? 'th'
+  const ending = count % 100 >= 11 && count % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][count % 10] ?? 'th')
   return ordinals[count] ?? `${count}${ending}`
 }
 
@@ -48,7 +66,13 @@ function nameStep(session: Session, path: string, round: readonly number[], stre
 
 const isAbove = (stretch: Stretch) => stretch.role === 'work' && (stretch.from > 1 || stretch.to > 1)
 
-interface Judged { session: Session, athlete: Athlete, stretches: readonly Stretch[], rate: number, on: string | undefined }
+interface Judged {
+  session: Session
+  athlete: Athlete
+  stretches: readonly Stretch[]
+  rate: number
+  on: string | undefined
+}
 
 /** The least of the balance once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
 function leastAfter({ session, athlete, rate, on }: Judged, edits: readonly Edit[]): number | null {
@@ -63,7 +87,12 @@ function leastAfter({ session, athlete, rate, on }: Judged, edits: readonly Edit
 }
 
 /** The least amount, in steps, whose edits leave enough of the reserve. */
-function leastAmount(most: number, step: number, editsFor: (amount: number) => Edit[], leaves: (edits: Edit[]) => number | null): { amount: number, edits: Edit[], leaves: number } | null {
+function leastAmount(
+  most: number,
+  step: number,
+  editsFor: (amount: number) => Edit[],
+  leaves: (edits: Edit[]) => number | null,
+): { amount: number; edits: Edit[]; leaves: number } | null {
   const tried = (count: number) => {
     const edits = editsFor(count * step)
     const left = edits.length === 0 ? null : leaves(edits)
@@ -94,10 +123,15 @@ function easingUnit(target: Target, stretch: Stretch): Shift['unit'] | null {
 function inWholePercent(target: Target): Target {
   if (!isBandTarget(target) || !target.unit.startsWith('%')) return target
   const { easiest, hardest, ...rest } = target
-  return { ...rest, ...(easiest === undefined ? {} : { easiest: Math.floor(easiest) }), ...(hardest === undefined ? {} : { hardest: Math.floor(hardest) }) }
+  return {
+    ...rest,
+    ...(easiest === undefined ? {} : { easiest: Math.floor(easiest) }),
+    ...(hardest === undefined ? {} : { hardest: Math.floor(hardest) }),
+  }
 }
 
-const easingWords = (amount: number, unit: Shift['unit']) => unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
+const easingWords = (amount: number, unit: Shift['unit']) =>
+  unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
 
 function easier(judged: Judged): Proposal | null {
   const { session, stretches } = judged
@@ -106,14 +140,21 @@ function easier(judged: Judged): Proposal | null {
   const unit = first?.kind === 'step' && first.target ? easingUnit(first.target, hard[0]!) : null
   if (unit === null) return null
   const paths = [...new Set(hard.map(stretch => stretch.path))]
-  const editsFor = (amount: number) => paths.flatMap((path): Edit[] => {
-    const step = itemAt(session, path) as Step
-    const shifted = step.target && shiftTarget(step.target, { by: -amount, unit })
-    const target = shifted && inWholePercent(shifted)
-    if (!target) return []
-    const isOwnTime = isBandTarget(target) && target.unit === 's/step'
-    return [{ do: 'target', at: path, words: `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${step.also ? ` and ${printTarget(step.also)}` : ''}` }]
-  })
+  const editsFor = (amount: number) =>
+    paths.flatMap((path): Edit[] => {
+      const step = itemAt(session, path) as Step
+      const shifted = step.target && shiftTarget(step.target, { by: -amount, unit })
+      const target = shifted && inWholePercent(shifted)
+      if (!target) return []
+      const isOwnTime = isBandTarget(target) && target.unit === 's/step'
+      return [
+        {
+          do: 'target',
+          at: path,
+          words: `${isOwnTime ? 'in ' : ''}${printTarget(target, isOwnTime)}${step.also ? ` and ${printTarget(step.also)}` : ''}`,
+        },
+      ]
+    })
   const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, edits => leastAfter(judged, edits))
   return found && { label: easingWords(found.amount, unit), edits: found.edits, leaves: found.leaves }
 }
@@ -124,12 +165,14 @@ function longerRest(judged: Judged): Proposal | null {
   stretches.forEach((stretch, index) => {
     const isBetween = stretches.slice(index + 1).some(isAbove) && stretches.slice(0, index).some(isAbove)
     const item = itemAt(session, stretch.path)
-    if (isBetween && item?.kind === 'step' && (item.role === 'recovery' || item.role === 'rest') && item.end.on === 'time') paths.add(stretch.path)
+    if (isBetween && item?.kind === 'step' && (item.role === 'recovery' || item.role === 'rest') && item.end.on === 'time')
+      paths.add(stretch.path)
   })
-  const editsFor = (seconds: number) => [...paths].map((path): Edit => {
-    const step = itemAt(session, path) as Step & { end: { on: 'time', seconds: number } }
-    return { do: 'end', at: path, words: formatTime(step.end.seconds + seconds) }
-  })
+  const editsFor = (seconds: number) =>
+    [...paths].map((path): Edit => {
+      const step = itemAt(session, path) as Step & { end: { on: 'time'; seconds: number } }
+      return { do: 'end', at: path, words: formatTime(step.end.seconds + seconds) }
+    })
   const found = leastAmount(600, 15, editsFor, edits => leastAfter(judged, edits))
   return found && { label: `rest ${sayDuration(found.amount)} longer`, edits: found.edits, leaves: found.leaves }
 }
@@ -154,10 +197,27 @@ const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
  * A plain answer to "can I do this?", from the reserve above critical and the forecast heart rate, with changes that
  * would bring the session within reach: each is tried on the same model before it is proposed.
  */
-export function verdictOn(session: Session, athlete: Athlete, stretches: readonly Stretch[], course: ReserveCourse, rate: number, heart: HeartCourse | null, on?: string): Verdict {
+export function verdictOn(
+  session: Session,
+  athlete: Athlete,
+  stretches: readonly Stretch[],
+  course: ReserveCourse,
+  rate: number,
+  heart: HeartCourse | null,
+  on?: string,
+): Verdict {
   const judged: Judged = { session, athlete, stretches, rate, on }
   const { least, empty } = course
-  const reach: Reach = least.share < edges.beyond ? 'beyond' : least.share < edges.edge ? 'edge' : least.share < edges.hard ? 'hard' : least.share < edges.within ? 'within' : 'easy'
+  const reach: Reach =
+    least.share < edges.beyond
+      ? 'beyond'
+      : least.share < edges.edge
+        ? 'edge'
+        : least.share < edges.hard
+          ? 'hard'
+          : least.share < edges.within
+            ? 'within'
+            : 'easy'
   const at = empty ?? least
   const name = at.path === '' ? '' : nameStep(session, at.path, at.round, stretches)
   const words: Record<Reach, string> = {
@@ -167,9 +227,12 @@ export function verdictOn(session: Session, athlete: Athlete, stretches: readonl
     within: `Within reach: at the least, ${percent(least.share)} is left above critical, after ${name}.`,
     easy: 'Nothing here goes far above critical.',
   }
-  const ceiling = heart?.crossed ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, stretches)}.` : ''
-  const proposals = reach === 'beyond' || reach === 'edge'
-    ? [easier(judged), longerRest(judged), fewerRounds(judged)].filter(proposal => proposal !== null)
-    : []
+  const ceiling = heart?.crossed
+    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, stretches)}.`
+    : ''
+  const proposals =
+    reach === 'beyond' || reach === 'edge'
+      ? [easier(judged), longerRest(judged), fewerRounds(judged)].filter(proposal => proposal !== null)
+      : []
   return { reach, said: words[reach] + ceiling, proposals }
 }

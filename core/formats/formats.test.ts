@@ -17,7 +17,9 @@ import { validateAthlete, validateRecording, validateWatchProfile } from './vali
 
 const folder = new URL('../../docs/formats/', import.meta.url)
 const ajv = new Ajv2020({ discriminator: true, strict: false, allowUnionTypes: true, formats: { 'date': true, 'date-time': true } })
-const schemas = readdirSync(folder).filter(name => name.endsWith('.schema.json')).map(name => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as { $id: string, $schema: string })
+const schemas = readdirSync(folder)
+  .filter(name => name.endsWith('.schema.json'))
+  .map(name => JSON.parse(readFileSync(new URL(name, folder), 'utf8')) as { $id: string; $schema: string })
 for (const schema of schemas) ajv.addSchema(schema)
 
 function expectFits(id: string, value: unknown): void {
@@ -27,8 +29,12 @@ function expectFits(id: string, value: unknown): void {
 }
 
 describe('the formats', () => {
-  it('are JSON Schemas of draft 2020-12, one for every document and every command\'s output', () => {
-    expect(schemas.map(schema => schema.$id).sort()).toEqual(['athlete', 'diff', 'fit', 'nudges', 'numbers', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(name => `agonis:${name}`))
+  it("are JSON Schemas of draft 2020-12, one for every document and every command's output", () => {
+    expect(schemas.map(schema => schema.$id).sort()).toEqual(
+      ['athlete', 'diff', 'fit', 'nudges', 'numbers', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(
+        name => `agonis:${name}`,
+      ),
+    )
     for (const schema of schemas) {
       expect(schema.$schema).toBe('https://json-schema.org/draft/2020-12/schema')
       expect(ajv.getSchema(schema.$id)).toBeTypeOf('function')
@@ -37,7 +43,8 @@ describe('the formats', () => {
 
   it('hold what is derived of an athlete, and the nudges of a session', () => {
     expectFits('agonis:numbers', numbersOf(ilse, '2026-03-31'))
-    for (const script of demoScripts.slice(0, 6)) expectFits('agonis:nudges', nudgesOf(readScript(script).sessions[0]!, ilse, profileNamed('all-sport')!, 1, 20))
+    for (const script of demoScripts.slice(0, 6))
+      expectFits('agonis:nudges', nudgesOf(readScript(script).sessions[0]!, ilse, profileNamed('all-sport')!, 1, 20))
   })
 
   it('hold what the commands print, for every demo session', () => {
@@ -57,21 +64,30 @@ describe('the formats', () => {
   })
 
   it('hold what is reckoned, read and fitted of any document', () => {
-    fc.assert(fc.property(arbitrarySession, (session) => {
-      expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
-      expectFits('agonis:fit', fit(session, profileNamed('runner')!, { athlete: ilse }))
-    }), { numRuns: 200 })
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => {
-      const { sessions, remarks } = readScript(text)
-      expectFits('agonis:read', { sessions, remarks })
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(arbitrarySession, session => {
+        expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
+        expectFits('agonis:fit', fit(session, profileNamed('runner')!, { athlete: ilse }))
+      }),
+      { numRuns: 200 },
+    )
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), text => {
+        const { sessions, remarks } = readScript(text)
+        expectFits('agonis:read', { sessions, remarks })
+      }),
+      { numRuns: 300 },
+    )
   })
 })
 
 describe('documents from outside', () => {
   it.each<[string, object, string]>([
-    ['a heart that never was', { ...ilse, heart: { max: 400 } }, '/heart/max'], ['a date that is none', { ...ilse, birthDate: '1984-13-40' }, '/birthDate'],
-    ['an unknown field', { ...ilse, shoeSize: 38 }, '/'], ['a sport of zones that is none', { ...ilse, zones: { row: {} } }, '/zones'], ['no name', { format: 'agonis.athlete', version: 1 }, '/'],
+    ['a heart that never was', { ...ilse, heart: { max: 400 } }, '/heart/max'],
+    ['a date that is none', { ...ilse, birthDate: '1984-13-40' }, '/birthDate'],
+    ['an unknown field', { ...ilse, shoeSize: 38 }, '/'],
+    ['a sport of zones that is none', { ...ilse, zones: { row: {} } }, '/zones'],
+    ['no name', { format: 'agonis.athlete', version: 1 }, '/'],
   ])('an athlete with %s is refused at the place', (_, document, pointer) => {
     const result = validateAthlete(document)
     expect(!result.ok && result.problems[0]!.pointer).toBe(pointer)
@@ -80,9 +96,23 @@ describe('documents from outside', () => {
   it('a watch or a recording with a fault is refused at the place', () => {
     const watch = validateWatchProfile({ ...profileNamed('basic'), slots: 0 })
     expect(!watch.ok && watch.problems[0]!.pointer).toBe('/slots')
-    const recording = validateRecording({ format: 'agonis.recording', version: 1, sport: 'run', startedAt: 'yesterday', samples: { t: [], metres: [] }, marks: [] })
+    const recording = validateRecording({
+      format: 'agonis.recording',
+      version: 1,
+      sport: 'run',
+      startedAt: 'yesterday',
+      samples: { t: [], metres: [] },
+      marks: [],
+    })
     expect(!recording.ok && recording.problems[0]!.pointer).toBe('/startedAt')
-    const mark = validateRecording({ format: 'agonis.recording', version: 1, sport: 'run', startedAt: '2026-03-31T06:00:00Z', samples: { t: [], metres: [] }, marks: [{ t: 1, kind: 'bell' }] })
+    const mark = validateRecording({
+      format: 'agonis.recording',
+      version: 1,
+      sport: 'run',
+      startedAt: '2026-03-31T06:00:00Z',
+      samples: { t: [], metres: [] },
+      marks: [{ t: 1, kind: 'bell' }],
+    })
     expect(!mark.ok && mark.problems[0]!.pointer).toBe('/marks/0/kind')
   })
 })

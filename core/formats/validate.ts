@@ -15,8 +15,11 @@ import type { WatchProfile } from '../wrist/program/profile'
 import type { Program } from '../wrist/program/program'
 
 /** A fault in a document: where, as a JSON pointer, and what. */
-export interface FormatProblem { pointer: string, problem: string }
-export type Validated<T> = { ok: true, value: T } | { ok: false, problems: FormatProblem[] }
+export interface FormatProblem {
+  pointer: string
+  problem: string
+}
+export type Validated<T> = { ok: true; value: T } | { ok: false; problems: FormatProblem[] }
 
 const ajv = new Ajv2020({ allErrors: false, discriminator: true, strict: false })
 addFormats(ajv, ['date', 'date-time'])
@@ -26,18 +29,24 @@ function say(error: ErrorObject): FormatProblem {
   const pointer = error.instancePath || '/'
   const params = error.params as Record<string, unknown>
   switch (error.keyword) {
-    case 'additionalProperties': return { pointer, problem: `has a field that is not known: "${String(params.additionalProperty)}"` }
-    case 'required': return { pointer, problem: `lacks the field "${String(params.missingProperty)}"` }
-    case 'enum': return { pointer, problem: `is none of ${(params.allowedValues as unknown[]).join(', ')}` }
-    case 'const': return { pointer, problem: `is not ${JSON.stringify(params.allowedValue)}` }
-    case 'discriminator': return { pointer, problem: `has a "${String(params.tag)}" that is not known: ${JSON.stringify(params.tagValue)}` }
-    default: return { pointer, problem: error.message ?? 'does not fit the format' }
+    case 'additionalProperties':
+      return { pointer, problem: `has a field that is not known: "${String(params.additionalProperty)}"` }
+    case 'required':
+      return { pointer, problem: `lacks the field "${String(params.missingProperty)}"` }
+    case 'enum':
+      return { pointer, problem: `is none of ${(params.allowedValues as unknown[]).join(', ')}` }
+    case 'const':
+      return { pointer, problem: `is not ${JSON.stringify(params.allowedValue)}` }
+    case 'discriminator':
+      return { pointer, problem: `has a "${String(params.tag)}" that is not known: ${JSON.stringify(params.tagValue)}` }
+    default:
+      return { pointer, problem: error.message ?? 'does not fit the format' }
   }
 }
 
 function validator<T>(schema: object): (value: unknown) => Validated<T> {
   let compiled: ValidateFunction<T> | undefined
-  return (value) => {
+  return value => {
     compiled ??= ajv.compile<T>(schema)
     return compiled(value) ? { ok: true, value } : { ok: false, problems: (compiled.errors ?? []).slice(0, 5).map(say) }
   }

@@ -13,7 +13,7 @@ export const weekdayOf = (day: string): number => new Date(time(day)).getUTCDay(
  * @param weekStart 1 is Monday, 7 Sunday
  * @example weekOf('2026-04-01', 1) // 2026-03-30
  */
-export const weekOf = (day: string, weekStart: number): string => daysFrom(day, -((weekdayOf(day) - weekStart % 7 + 7) % 7))
+export const weekOf = (day: string, weekStart: number): string => daysFrom(day, -((weekdayOf(day) - (weekStart % 7) + 7) % 7))
 
 /** The day at a moment in a time zone, wherever the asking machine stands. */
 export function dayInZone(moment: Date, timeZone: string): string {

@@ -8,7 +8,7 @@ export const metresPer: Readonly<Record<DistanceUnit, number>> = { m: 1, km: 100
  *
  * @example toMetres({ value: 2, unit: 'mi' }) // 3218.688
  */
-export function toMetres(distance: { value: number, unit: DistanceUnit }): number {
+export function toMetres(distance: { value: number; unit: DistanceUnit }): number {
   return distance.value * metresPer[distance.unit]
 }
 

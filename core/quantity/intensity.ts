@@ -10,11 +10,7 @@ export const metresOfPaceUnit: Readonly<Record<Exclude<PaceUnit, 's/step'>, numb
 }
 
 /** Metres per second in one of each speed unit. */
-export const metresPerSecondOf: Readonly<Record<SpeedUnit, number>> = {
-  'm/s': 1,
-  'km/h': 1 / 3.6,
-  'mi/h': metresPer.mi / 3600,
-}
+export const metresPerSecondOf: Readonly<Record<SpeedUnit, number>> = { 'm/s': 1, 'km/h': 1 / 3.6, 'mi/h': metresPer.mi / 3600 }
 
 export function isPaceUnit(unit: BandUnit | '%'): unit is PaceUnit {
   return unit.startsWith('s/')

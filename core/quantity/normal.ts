@@ -12,7 +12,7 @@ const heights = new Float64Array(layers)
 
 function prepare(): void {
   const q = area / Math.exp(-0.5 * tail * tail)
-  edges[0] = tail / q * limit
+  edges[0] = (tail / q) * limit
   edges[1] = 0
   scales[0] = q / limit
   scales[layers - 1] = tail / limit
@@ -21,7 +21,7 @@ function prepare(): void {
   let outer = tail
   for (let layer = layers - 2; layer >= 1; layer--) {
     const inner = Math.sqrt(-2 * Math.log(area / outer + Math.exp(-0.5 * outer * outer)))
-    edges[layer + 1] = inner / outer * limit
+    edges[layer + 1] = (inner / outer) * limit
     heights[layer] = Math.exp(-0.5 * inner * inner)
     scales[layer] = inner / limit
     outer = inner
@@ -41,7 +41,7 @@ const batch = 4096
  *   uniform bits by sfc32 (C. Doty-Humphrey, PractRand)
  */
 export function normalsFrom(seed: number): Normals {
-  const state = new Int32Array([seed, seed ^ 0x9E3779B9, 0x243F6A88, 1])
+  const state = new Int32Array([seed, seed ^ 0x9e3779b9, 0x243f6a88, 1])
   const made = new Float64Array(batch)
   let next = batch
 

@@ -6,7 +6,17 @@ import { randomFrom } from './random'
 import { formatNumber, formatTime, parseClock, sayDuration } from './time'
 
 describe('times', () => {
-  it.each([[0, '0:00'], [5, '0:05'], [90, '1:30'], [599.5, '9:59.5'], [3599, '59:59'], [3600, '1:00:00'], [3900, '1:05:00'], [172800, '48:00:00'], [0.1, '0:00.1']])('%d s is %s', (seconds, text) => {
+  it.each([
+    [0, '0:00'],
+    [5, '0:05'],
+    [90, '1:30'],
+    [599.5, '9:59.5'],
+    [3599, '59:59'],
+    [3600, '1:00:00'],
+    [3900, '1:05:00'],
+    [172800, '48:00:00'],
+    [0.1, '0:00.1'],
+  ])('%d s is %s', (seconds, text) => {
     expect(formatTime(seconds)).toBe(text)
     expect(parseClock(text)).toBe(seconds)
   })
@@ -15,20 +25,32 @@ describe('times', () => {
     fc.assert(fc.property(fc.integer({ min: 0, max: 1_728_000 }), tenths => parseClock(formatTime(tenths / 10)) === tenths / 10))
   })
 
-  it.each(['', '90', '1:60', '1:5', '-1:30', '1:30:60', ':30', '1:30 ', 'a'])('does not take "%s" for a clock', text => expect(parseClock(text)).toBeNull())
+  it.each(['', '90', '1:60', '1:5', '-1:30', '1:30:60', ':30', '1:30 ', 'a'])('does not take "%s" for a clock', text =>
+    expect(parseClock(text)).toBeNull(),
+  )
 
   it.each([-1, NaN, Infinity])('refuses %d as a duration', value => expect(() => formatTime(value)).toThrow(RangeError))
 
-  it.each([[45, '45 s'], [60, '1 min'], [150, '2:30'], [3600, '1 h'], [3900, '1 h 05'], [3599.7, '1 h'], [5400, '1 h 30']])('says %d s as "%s"', (seconds, words) => expect(sayDuration(seconds)).toBe(words))
+  it.each([
+    [45, '45 s'],
+    [60, '1 min'],
+    [150, '2:30'],
+    [3600, '1 h'],
+    [3900, '1 h 05'],
+    [3599.7, '1 h'],
+    [5400, '1 h 30'],
+  ])('says %d s as "%s"', (seconds, words) => expect(sayDuration(seconds)).toBe(words))
 })
 
 describe('numbers', () => {
   it('are the shortest decimal that reads back as the same number, without an exponent', () => {
-    fc.assert(fc.property(fc.double({ min: 1e-9, max: 1e12, noNaN: true }), (value) => {
-      const text = formatNumber(value)
-      expect(text).not.toMatch(/e/i)
-      expect(Math.abs(Number(text) - value)).toBeLessThanOrEqual(value * 1e-9)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 1e-9, max: 1e12, noNaN: true }), value => {
+        const text = formatNumber(value)
+        expect(text).not.toMatch(/e/i)
+        expect(Math.abs(Number(text) - value)).toBeLessThanOrEqual(value * 1e-9)
+      }),
+    )
     expect(formatNumber(0.5)).toBe('0.5')
     expect(() => formatNumber(NaN)).toThrow(RangeError)
   })
@@ -39,15 +61,27 @@ describe('distances', () => {
     expect(metresPer.mi).toBe(1760 * metresPer.yd)
     expect(toMetres({ value: 2, unit: 'mi' })).toBeCloseTo(3218.688, 9)
   })
-  it.each([[400, 'km', '400 m'], [1999.4, 'km', '1999 m'], [12345, 'km', '12.3 km'], [8046.72, 'mi', '5.0 mi'], [1500, 'm', '1500 m'], [91.44, 'yd', '100 yd']] as const)('%d m in %s is %s', (metres, unit, words) => {
+  it.each([
+    [400, 'km', '400 m'],
+    [1999.4, 'km', '1999 m'],
+    [12345, 'km', '12.3 km'],
+    [8046.72, 'mi', '5.0 mi'],
+    [1500, 'm', '1500 m'],
+    [91.44, 'yd', '100 yd'],
+  ] as const)('%d m in %s is %s', (metres, unit, words) => {
     expect(sayDistance(metres, unit)).toBe(words)
   })
 })
 
 describe('paces', () => {
   it('turn into speeds and back', () => {
-    fc.assert(fc.property(fc.double({ min: 0.2, max: 25, noNaN: true }), fc.constantFrom('s/km', 's/mi', 's/100m', 's/100yd' as const), (speed, unit) =>
-      Math.abs(paceToSpeed(speedToPace(speed, unit), unit)! - speed) < 1e-9))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.2, max: 25, noNaN: true }),
+        fc.constantFrom('s/km', 's/mi', 's/100m', 's/100yd' as const),
+        (speed, unit) => Math.abs(paceToSpeed(speedToPace(speed, unit), unit)! - speed) < 1e-9,
+      ),
+    )
   })
   it('of a step need its own distance', () => {
     expect(paceToSpeed(80, 's/step', 400)).toBe(5)

@@ -15,11 +15,11 @@ export interface Random {
 export function randomFrom(seed: number): Random {
   let state = seed | 0
   const next = () => {
-    state = (state + 0x9E3779B9) | 0
+    state = (state + 0x9e3779b9) | 0
     let mixed = state ^ (state >>> 16)
-    mixed = Math.imul(mixed, 0x21F0AAAD)
+    mixed = Math.imul(mixed, 0x21f0aaad)
     mixed ^= mixed >>> 15
-    mixed = Math.imul(mixed, 0x735A2D97)
+    mixed = Math.imul(mixed, 0x735a2d97)
     return ((mixed ^ (mixed >>> 15)) >>> 0) / 4294967296
   }
   const normal = () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next())

@@ -20,7 +20,7 @@ export function powerAtSpeed(speed: number, totalKg: number, bike: Bike, slope =
   const air = 0.5 * airDensity * bike.cda * speed ** 2
   const rolling = bike.crr * totalKg * gravity * Math.cos(angle)
   const grade = totalKg * gravity * Math.sin(angle)
-  return speed * (air + rolling + grade) / driveEfficiency
+  return (speed * (air + rolling + grade)) / driveEfficiency
 }
 
 /**

@@ -1,7 +1,10 @@
 import type { Interval } from './interval'
 
 /** Minutes after midnight, 0 to below 1440, and how many days later (or earlier, below zero). */
-export interface ClockTime { minutes: number, days: number }
+export interface ClockTime {
+  minutes: number
+  days: number
+}
 
 const clockOf = (minutes: number): ClockTime => {
   const days = Math.floor(minutes / 1440)
@@ -15,8 +18,8 @@ const clockOf = (minutes: number): ClockTime => {
  * @returns each end rounded up to the minute; null where the session's length is not known at that end
  * @example homeBy(390, exactly(3600)).likely // { minutes: 450, days: 0 }, 07:30
  */
-export function homeBy(start: number, seconds: Interval): { low: ClockTime | null, likely: ClockTime | null, high: ClockTime | null } {
-  const at = (value: number | null) => value === null ? null : clockOf(start + Math.ceil(value / 60))
+export function homeBy(start: number, seconds: Interval): { low: ClockTime | null; likely: ClockTime | null; high: ClockTime | null } {
+  const at = (value: number | null) => (value === null ? null : clockOf(start + Math.ceil(value / 60)))
   return { low: at(seconds.low), likely: at(seconds.likely), high: at(seconds.high) }
 }
 
@@ -26,8 +29,8 @@ export function homeBy(start: number, seconds: Interval): { low: ClockTime | nul
  * @param home minutes after midnight
  * @returns rounded down to the minute; days below zero: the day before
  */
-export function startFor(home: number, seconds: Interval): { likely: ClockTime | null, safe: ClockTime | null } {
-  const at = (value: number | null) => value === null ? null : clockOf(home - Math.ceil(value / 60))
+export function startFor(home: number, seconds: Interval): { likely: ClockTime | null; safe: ClockTime | null } {
+  const at = (value: number | null) => (value === null ? null : clockOf(home - Math.ceil(value / 60)))
   return { likely: at(seconds.likely), safe: at(seconds.high) }
 }
 

@@ -1,11 +1,15 @@
 /** A number with its range; null where nothing can be said. */
-export interface Interval { low: number | null, likely: number | null, high: number | null }
+export interface Interval {
+  low: number | null
+  likely: number | null
+  high: number | null
+}
 
 export const exactly = (value: number): Interval => ({ low: value, likely: value, high: value })
 export const unknown: Interval = { low: null, likely: null, high: null }
 export const zero: Interval = exactly(0)
 
-const plus = (a: number | null, b: number | null) => a === null || b === null ? null : a + b
+const plus = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b)
 
 /** The sum of two ranges, end by end; a null in either end makes that end null. */
 export function add(a: Interval, b: Interval): Interval {
@@ -14,7 +18,7 @@ export function add(a: Interval, b: Interval): Interval {
 
 /** Every end through a function that keeps order. */
 export function mapInterval(interval: Interval, by: (value: number) => number): Interval {
-  const through = (value: number | null) => value === null ? null : by(value)
+  const through = (value: number | null) => (value === null ? null : by(value))
   return { low: through(interval.low), likely: through(interval.likely), high: through(interval.high) }
 }
 

@@ -9,9 +9,15 @@ import { lapMetres } from './lap'
 import { knownSeconds, reckon } from './reckon'
 
 const athlete: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 62,
-  run: { criticalSpeed: 4, criticalPower: 250 }, ride: { criticalPower: 215 }, swim: { criticalSpeed: 0.89 },
-  easyPace: { run: 360, swim: 1200 }, recoveryPace: { run: 400 },
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  massKg: 62,
+  run: { criticalSpeed: 4, criticalPower: 250 },
+  ride: { criticalPower: 215 },
+  swim: { criticalSpeed: 0.89 },
+  easyPace: { run: 360, swim: 1200 },
+  recoveryPace: { run: 400 },
 }
 const session = (text: string) => readScript(text).sessions[0]!
 const interval = (low: number | null, likely: number | null, high: number | null) => ({ low, likely, high })
@@ -53,8 +59,10 @@ describe('what a session comes to', () => {
   it('unrolls a repeat until a distance and cuts its last step', () => {
     const reckoning = reckon(session('sport run\n\nrepeat for 2 km\n  3:00 @ 4:00 /km\n  rest 1:00'), { athlete })
     expect(reckoning.flat.map(step => [step.path, step.round, step.metres.likely, step.partial])).toEqual([
-      ['1.1', [1], 750, undefined], ['1.2', [1], 0, undefined],
-      ['1.1', [2], 750, undefined], ['1.2', [2], 0, undefined],
+      ['1.1', [1], 750, undefined],
+      ['1.2', [1], 0, undefined],
+      ['1.1', [2], 750, undefined],
+      ['1.2', [2], 0, undefined],
       ['1.1', [3], 500, true],
     ])
     expect(reckoning.flat[0]!.rounds).toEqual([null])
@@ -62,7 +70,9 @@ describe('what a session comes to', () => {
   })
 
   it('lets the last send-off end at the touch, the others at the clock', () => {
-    const reckoning = reckon(session('sport swim\n\n3 times\n  100 m on 2:00 @ 1:50 /100m'), { athlete: { ...athlete, schools: { band: { kind: 'percent' } } } })
+    const reckoning = reckon(session('sport swim\n\n3 times\n  100 m on 2:00 @ 1:50 /100m'), {
+      athlete: { ...athlete, schools: { band: { kind: 'percent' } } },
+    })
     expect(reckoning.seconds.likely).toBe(120 + 120 + 110)
     expect(reckoning.flat[0]!.swimSeconds!.likely).toBe(110)
   })
@@ -73,29 +83,36 @@ describe('what a session comes to', () => {
   })
 
   it('holds on documents of every kind: low, likely and high in order, no NaN, and every flat step once', () => {
-    fc.assert(fc.property(arbitrarySession, (document) => {
-      const reckoning = reckon(document, { athlete })
-      for (const part of [reckoning, ...reckoning.flat]) {
-        for (const value of [part.seconds, part.metres]) {
-          const ends = [value.low, value.likely, value.high].filter(end => end !== null)
-          for (const end of ends) expect(Number.isFinite(end) && end >= 0).toBe(true)
-          expect([...ends].sort((a, b) => a - b)).toEqual(ends)
+    fc.assert(
+      fc.property(arbitrarySession, document => {
+        const reckoning = reckon(document, { athlete })
+        for (const part of [reckoning, ...reckoning.flat]) {
+          for (const value of [part.seconds, part.metres]) {
+            const ends = [value.low, value.likely, value.high].filter(end => end !== null)
+            for (const end of ends) expect(Number.isFinite(end) && end >= 0).toBe(true)
+            expect([...ends].sort((a, b) => a - b)).toEqual(ends)
+          }
         }
-      }
-      const opened = JSON.stringify(document.items).match(/"repeat":\{"(distance|seconds)"/)
-      if (!opened) expect(reckoning.flat).toHaveLength(countFlatSteps(document.items))
-    }), { numRuns: 1000 })
+        const opened = JSON.stringify(document.items).match(/"repeat":\{"(distance|seconds)"/)
+        if (!opened) expect(reckoning.flat).toHaveLength(countFlatSteps(document.items))
+      }),
+      { numRuns: 1000 },
+    )
   }, 60_000)
 })
 
 describe('power and speed on the bike', () => {
   it('takes 241 W for 10 m/s of an 80 kg rider and bike, by hand', () => {
     const air = 0.5 * 1.226 * 0.32 * 100
-    expect(powerAtSpeed(10, 80, defaultBike)).toBeCloseTo(10 * (air + 0.005 * 80 * 9.81) / 0.977, 6)
+    expect(powerAtSpeed(10, 80, defaultBike)).toBeCloseTo((10 * (air + 0.005 * 80 * 9.81)) / 0.977, 6)
   })
   it('finds the speed of a power and back', () => {
-    fc.assert(fc.property(fc.integer({ min: 20, max: 900 }), watts =>
-      Math.abs(powerAtSpeed(speedAtPower(watts, 80, defaultBike), 80, defaultBike) - watts) < 1e-6))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 900 }),
+        watts => Math.abs(powerAtSpeed(speedAtPower(watts, 80, defaultBike), 80, defaultBike) - watts) < 1e-6,
+      ),
+    )
   })
 })
 

@@ -33,7 +33,11 @@ export interface ReckonedStep {
   partial?: true
 }
 
-export interface ReckonRemark { path?: string, code: string, said: string }
+export interface ReckonRemark {
+  path?: string
+  code: string
+  said: string
+}
 
 export interface Reckoning {
   seconds: Interval
@@ -50,24 +54,41 @@ export interface ReckonOptions {
   on?: string
 }
 
-interface Reckoned { entry: ReckonedStep, flat: FlatStep, isOpen: boolean }
+interface Reckoned {
+  entry: ReckonedStep
+  flat: FlatStep
+  isOpen: boolean
+}
 
 function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
   const { step, path, round, rounds } = flat
-  const { said, isOpen, ...measured } = measureStep(step, flat.sport, flat.place?.kind, options.athlete ?? unknownAthlete, options.smoothingSeconds, options.on, isLast)
+  const { said, isOpen, ...measured } = measureStep(
+    step,
+    flat.sport,
+    flat.place?.kind,
+    options.athlete ?? unknownAthlete,
+    options.smoothingSeconds,
+    options.on,
+    isLast,
+  )
   for (const [code, words] of said) remarks.set(`${path} ${code} ${words}`, { path, code, said: words })
   const entry = { path, round, rounds, role: step.role, end: step.end, ...measured, startsAt: null }
   return { entry, flat, isOpen }
 }
 
 /** What a repeat goes on until, in metres or seconds; null for one that counts its rounds. */
-export function goalOf(block: Block): { measure: 'metres' | 'seconds', amount: number } | null {
+export function goalOf(block: Block): { measure: 'metres' | 'seconds'; amount: number } | null {
   if ('distance' in block.repeat) return { measure: 'metres', amount: toMetres(block.repeat.distance) }
   if ('seconds' in block.repeat) return { measure: 'seconds', amount: block.repeat.seconds }
   return null
 }
 
-interface OpenBlock { block: Block, left: number, done: boolean, guessed: boolean }
+interface OpenBlock {
+  block: Block
+  left: number
+  done: boolean
+  guessed: boolean
+}
 
 /** Goes through the steps; a repeat until a distance or time is unrolled until its likely measure is used up. */
 function unroll(session: Session, options: ReckonOptions, remarks: Map<string, ReckonRemark>): Reckoned[] {
@@ -84,16 +105,29 @@ function unroll(session: Session, options: ReckonOptions, remarks: Map<string, R
     if (open.guessed && round.at(-1)! > 1) open.done = true
     return !open.done && reckoned.length < limits.flatSteps
   }
-  eachStep(session, (flat) => {
-    if (reckoned.length >= limits.flatSteps) {
-      remarks.set('rounds', { path: flat.path, code: 'too-many-rounds', said: `it comes to more than ${limits.flatSteps} steps; the rest is not counted` })
-      return false
-    }
-    const next = reckonStep(flat, options, remarks, false)
-    if (openBlocks.size > 0) shorten(next, flat.blocks.flatMap((block, depth) => openBlocks.get(key(block, depth, flat.round)) ?? []), remarks)
-    reckoned.push(next)
-    return true
-  }, goesOn)
+  eachStep(
+    session,
+    flat => {
+      if (reckoned.length >= limits.flatSteps) {
+        remarks.set('rounds', {
+          path: flat.path,
+          code: 'too-many-rounds',
+          said: `it comes to more than ${limits.flatSteps} steps; the rest is not counted`,
+        })
+        return false
+      }
+      const next = reckonStep(flat, options, remarks, false)
+      if (openBlocks.size > 0)
+        shorten(
+          next,
+          flat.blocks.flatMap((block, depth) => openBlocks.get(key(block, depth, flat.round)) ?? []),
+          remarks,
+        )
+      reckoned.push(next)
+      return true
+    },
+    goesOn,
+  )
   return reckoned
 }
 
@@ -115,9 +149,12 @@ function shorten(next: Reckoned, around: OpenBlock[], remarks: Map<string, Recko
     const amount = amounts[index]
     if (amount === null || amount === undefined) {
       open.guessed = true
-      remarks.set(`rounds ${flat.path}`, { path: flat.path, code: 'rounds-unknown', said: 'how many rounds this takes is not known; one is counted' })
-    }
-    else if (amount > 0 && amount >= open.left - 1e-9) {
+      remarks.set(`rounds ${flat.path}`, {
+        path: flat.path,
+        code: 'rounds-unknown',
+        said: 'how many rounds this takes is not known; one is counted',
+      })
+    } else if (amount > 0 && amount >= open.left - 1e-9) {
       share = Math.min(share, open.left / amount)
     }
   })
@@ -163,7 +200,8 @@ export function reckon(session: Session, options: ReckonOptions = {}): Reckoning
     entry.metres = roundInterval(entry.metres)
   }
   return {
-    seconds: roundInterval(seconds), metres: roundInterval(metres),
+    seconds: roundInterval(seconds),
+    metres: roundInterval(metres),
     open: reckoned.filter(({ isOpen }) => isOpen).length,
     flat: reckoned.map(({ entry }) => entry),
     remarks: [...found.values(), ...trackRemark(session)],
@@ -187,8 +225,12 @@ function poolRemarks(session: Session, place: Extract<Place, { kind: 'pool' }>):
     if (metres === undefined || found.has(path)) continue
     const whole = poolLengths(metres, length)
     if (Math.abs(whole.metres - metres) < 0.01) continue
-    const words = `${Math.round(whole.metres / metresPer[place.unit] * 100) / 100} ${place.unit}`
-    found.set(path, { path, code: 'lengths', said: `${printEnd(step.end)} is not whole lengths here: ${whole.lengths} lengths are ${words}` })
+    const words = `${Math.round((whole.metres / metresPer[place.unit]) * 100) / 100} ${place.unit}`
+    found.set(path, {
+      path,
+      code: 'lengths',
+      said: `${printEnd(step.end)} is not whole lengths here: ${whole.lengths} lengths are ${words}`,
+    })
   }
   return [...found.values()]
 }
@@ -203,5 +245,5 @@ function trackRemark(session: Session): ReckonRemark[] {
 /** What is known of a session's length for certain, without what habit guesses: the sum of all ends that are times. */
 export function knownSeconds(reckoning: Reckoning): number {
   const isOpen = (end: End) => end.on === 'press' || end.on === 'heart-rate'
-  return reckoning.flat.reduce((sum, entry) => sum + (isOpen(entry.end) ? 0 : entry.seconds.likely ?? 0), 0)
+  return reckoning.flat.reduce((sum, entry) => sum + (isOpen(entry.end) ? 0 : (entry.seconds.likely ?? 0)), 0)
 }

@@ -14,29 +14,58 @@ const rowsOf = (text: string, athlete = ilse) => {
 }
 
 describe('the rows of the cue sheet', () => {
-  const rows = rowsOf('sport ride\n\nwarm-up 16:00 @ 65-75 %CP\n2 times, drop last recovery\n  4 times\n    1:30 @ 102-106 %CP\n    recovery 1:00\n  recovery 4:00\noff 5:00 @ 100 %CP\ncool-down until press')
+  const rows = rowsOf(
+    'sport ride\n\nwarm-up 16:00 @ 65-75 %CP\n2 times, drop last recovery\n  4 times\n    1:30 @ 102-106 %CP\n    recovery 1:00\n  recovery 4:00\noff 5:00 @ 100 %CP\ncool-down until press',
+  )
 
   it('stand in the order they are written, with their depth and roundel', () => {
     expect(rows.map(row => [row.path, row.depth, row.roundel])).toEqual([
-      ['1', 0, null], ['2', 0, '×2'], ['2.1', 1, '×4'], ['2.1.1', 2, null], ['2.1.2', 2, null], ['2.2', 1, null], ['3', 0, null], ['4', 0, null],
+      ['1', 0, null],
+      ['2', 0, '×2'],
+      ['2.1', 1, '×4'],
+      ['2.1.1', 2, null],
+      ['2.1.2', 2, null],
+      ['2.2', 1, null],
+      ['3', 0, null],
+      ['4', 0, null],
     ])
   })
 
   it('say when each first begins, and how long a round lasts', () => {
-    expect(rows.map(row => [row.path, row.startsAt])).toEqual([['1', 0], ['2', 960], ['2.1', 960], ['2.1.1', 960], ['2.1.2', 1050], ['2.2', 1560], ['3', null], ['4', 2400]])
+    expect(rows.map(row => [row.path, row.startsAt])).toEqual([
+      ['1', 0],
+      ['2', 960],
+      ['2.1', 960],
+      ['2.1.1', 960],
+      ['2.1.2', 1050],
+      ['2.2', 1560],
+      ['3', null],
+      ['4', 2400],
+    ])
     expect(rows.find(row => row.path === '2')).toMatchObject({ seconds: 840, comesTo: '14:00 each' })
     expect(rows.find(row => row.path === '2.1')).toMatchObject({ seconds: 150, comesTo: '2:30 each' })
   })
 
   it('say what each comes to for this athlete', () => {
-    expect(rows.map(row => row.comesTo)).toEqual(['140-161 W', '14:00 each', '2:30 each', '219-228 W', expect.stringMatching(/^about \d+ m$/), expect.stringMatching(/^about/), 'off', 'about 10 min'])
+    expect(rows.map(row => row.comesTo)).toEqual([
+      '140-161 W',
+      '14:00 each',
+      '2:30 each',
+      '219-228 W',
+      expect.stringMatching(/^about \d+ m$/),
+      expect.stringMatching(/^about/),
+      'off',
+      'about 10 min',
+    ])
   })
 
   it('put every band on one axis of effort, in percent of critical', () => {
     expect(rows[3]!.band).toEqual({ low: expect.closeTo(102, 1), high: expect.closeTo(106, 1) })
     expect(rows[0]!.band).toEqual({ low: expect.closeTo(65, 0), high: expect.closeTo(75, 0) })
     expect(rows[6]!.band).toBeNull()
-    const [pace, heart, effort, open] = rowsOf('sport run\n\n10:00 @ 90-95 %CS\n10:00 @ 75 %HRR or below\n10:00 @ RPE 7-8\n10:00 @ 4:30 /km or faster')
+    const [pace, heart, effort, open] = rowsOf(
+      'sport run\n\n10:00 @ 90-95 %CS\n10:00 @ 75 %HRR or below\n10:00 @ RPE 7-8\n10:00 @ 4:30 /km or faster',
+    )
     expect(pace!.band!.low).toBeCloseTo(90, 0)
     expect(heart!.band).toEqual({ low: effortAxis.low, high: expect.closeTo(75 / 0.88, 0) })
     expect(effort!.band).toEqual({ low: expect.closeTo(94, 0), high: expect.closeTo(101, 0) })
@@ -49,7 +78,11 @@ describe('the rows of the cue sheet', () => {
   })
 
   it('keep unread lines and legs', () => {
-    expect(rowsOf('sport multi\n\nunread hm\nleg ride\n  10:00').map(row => [row.kind, row.words])).toEqual([['unread', 'unread hm'], ['leg', 'leg ride'], ['step', '10:00']])
+    expect(rowsOf('sport multi\n\nunread hm\nleg ride\n  10:00').map(row => [row.kind, row.words])).toEqual([
+      ['unread', 'unread hm'],
+      ['leg', 'leg ride'],
+      ['step', '10:00'],
+    ])
   })
 
   it('count the hard part', () => {
@@ -58,15 +91,23 @@ describe('the rows of the cue sheet', () => {
   })
 
   it('are one for every item of any document, in its words', () => {
-    fc.assert(fc.property(arbitrarySession, (session) => {
-      const found = sheetRows(session, reckon(session, { athlete: ilse }), ilse)
-      const printed = session.items.map(item => printItem(item)).join('\n').split('\n').filter(line => !/^\s*#/.test(line))
-      expect(found).toHaveLength(printed.length)
-      found.forEach((row, index) => {
-        expect(printed[index]!.startsWith('  '.repeat(row.depth) + row.words)).toBe(true)
-        for (const value of [row.startsAt, row.metresAt, row.seconds]) expect(value === null || (Number.isFinite(value) && value >= 0)).toBe(true)
-      })
-    }), { numRuns: 500 })
+    fc.assert(
+      fc.property(arbitrarySession, session => {
+        const found = sheetRows(session, reckon(session, { athlete: ilse }), ilse)
+        const printed = session.items
+          .map(item => printItem(item))
+          .join('\n')
+          .split('\n')
+          .filter(line => !/^\s*#/.test(line))
+        expect(found).toHaveLength(printed.length)
+        found.forEach((row, index) => {
+          expect(printed[index]!.startsWith('  '.repeat(row.depth) + row.words)).toBe(true)
+          for (const value of [row.startsAt, row.metresAt, row.seconds])
+            expect(value === null || (Number.isFinite(value) && value >= 0)).toBe(true)
+        })
+      }),
+      { numRuns: 500 },
+    )
   })
 })
 

@@ -22,7 +22,7 @@ export interface SheetRow {
   metresAt: number | null
   comesTo: string
   /** The step's band on the sheet's one axis of effort, in percent of critical; null where open. */
-  band: { low: number, high: number } | null
+  band: { low: number; high: number } | null
   /** `×8`, or `⟳` for a repeat until a distance or time. */
   roundel: string | null
   /** How long one round or the step likely takes, for the height of its row. */
@@ -36,26 +36,28 @@ export const effortAxis = { low: 45, high: 130 } as const
 type Reckoned = NonNullable<ReckonedStep['target']>
 
 /** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
-export const onEffortAxis = remembered((target: Reckoned, athlete: Athlete, sport: Sport): { low: number, high: number } | null => {
+export const onEffortAxis = remembered((target: Reckoned, athlete: Athlete, sport: Sport): { low: number; high: number } | null => {
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {
         const critical = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
-        return critical === undefined ? null : value / critical * 100
+        return critical === undefined ? null : (value / critical) * 100
       }
       case 'm/s': {
         const critical = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
-        return critical === undefined ? null : value / critical * 100
+        return critical === undefined ? null : (value / critical) * 100
       }
       case 'bpm': {
         const { rest, max } = heartOf(athlete, sport)
-        return rest === undefined || max === undefined ? null : (value - rest) / (max - rest) / 0.88 * 100
+        return rest === undefined || max === undefined ? null : ((value - rest) / (max - rest) / 0.88) * 100
       }
-      case 'of 10': return 45 + value * 7
-      default: return null
+      case 'of 10':
+        return 45 + value * 7
+      default:
+        return null
     }
   }
-  const ends = [target.easiest ?? target.hardest, target.hardest ?? target.easiest].map(value => value === null ? null : share(value))
+  const ends = [target.easiest ?? target.hardest, target.hardest ?? target.easiest].map(value => (value === null ? null : share(value)))
   const [low, high] = ends
   if (low === null || high === null || low === undefined || high === undefined) return null
   const openLow = target.easiest === null ? effortAxis.low : low
@@ -63,20 +65,27 @@ export const onEffortAxis = remembered((target: Reckoned, athlete: Athlete, spor
   return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
 })
 
-const known = ({ easiest, hardest }: { easiest: number | null, hardest: number | null }) =>
-  ({ easiest: easiest ?? undefined, hardest: hardest ?? undefined })
+const known = ({ easiest, hardest }: { easiest: number | null; hardest: number | null }) => ({
+  easiest: easiest ?? undefined,
+  hardest: hardest ?? undefined,
+})
 
 const asProgramTarget = (target: Reckoned): ProgramTarget => ({
-  of: target.of as ProgramTarget['of'], unit: target.unit as ProgramTarget['unit'], ...known(target), ...(target.to ? { to: known(target.to) } : {}),
+  of: target.of as ProgramTarget['of'],
+  unit: target.unit as ProgramTarget['unit'],
+  ...known(target),
+  ...(target.to ? { to: known(target.to) } : {}),
 })
 
 /** A target's numbers as the athlete reads them in a sport. */
-const targetWords = remembered((target: Reckoned, athlete: Athlete, sport: Sport) => sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(athlete)[sport])))
+const targetWords = remembered((target: Reckoned, athlete: Athlete, sport: Sport) =>
+  sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(athlete)[sport])),
+)
 
 const stepWords = remembered(printStep)
 
 /** Forecast metres below two kilometres with the digits they deserve. */
-const aboutMetres = (metres: number) => metres < 200 ? Math.round(metres / 5) * 5 : metres < 2000 ? Math.round(metres / 10) * 10 : metres
+const aboutMetres = (metres: number) => (metres < 200 ? Math.round(metres / 5) * 5 : metres < 2000 ? Math.round(metres / 10) * 10 : metres)
 
 function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
@@ -88,10 +97,20 @@ function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athle
   return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
 }
 
-interface Found { first: ReckonedStep | undefined, metresAt: number | null, seconds: number | null }
+interface Found {
+  first: ReckonedStep | undefined
+  metresAt: number | null
+  seconds: number | null
+}
 
 /** Where a path or anything below it first comes, and how long its first round lasts. */
-function firstUnder(path: string, depth: number, starts: readonly (number | null)[], flat: readonly ReckonedStep[], index: Map<string, number>): Found {
+function firstUnder(
+  path: string,
+  depth: number,
+  starts: readonly (number | null)[],
+  flat: readonly ReckonedStep[],
+  index: Map<string, number>,
+): Found {
   const at = index.get(path)
   if (at === undefined) return { first: undefined, metresAt: null, seconds: null }
   const first = flat[at]!
@@ -111,8 +130,14 @@ function roundsWords(block: Block, path: string, flat: readonly ReckonedStep[]):
   const goal = goalOf(block)
   const inRound = flat.filter(entry => entry.path.startsWith(`${path}.`))
   const depth = path.split('.').length - 1
-  const first = inRound.filter(entry => entry.round.slice(0, depth + 1).join('.') === inRound[0]!.round.slice(0, depth + 1).join('.') && !entry.partial)
-  const rounds = new Set(inRound.filter(entry => entry.round.slice(0, depth).join('.') === inRound[0]!.round.slice(0, depth).join('.')).map(entry => entry.round[depth]))
+  const first = inRound.filter(
+    entry => entry.round.slice(0, depth + 1).join('.') === inRound[0]!.round.slice(0, depth + 1).join('.') && !entry.partial,
+  )
+  const rounds = new Set(
+    inRound
+      .filter(entry => entry.round.slice(0, depth).join('.') === inRound[0]!.round.slice(0, depth).join('.'))
+      .map(entry => entry.round[depth]),
+  )
   if (!goal || rounds.size === 0) return ''
   const amount = first.reduce((sum, entry) => add(sum, entry[goal.measure]), zero)
   const ends = amount.low && amount.high ? [Math.ceil(goal.amount / amount.high - 1e-9), Math.ceil(goal.amount / amount.low - 1e-9)] : []
@@ -178,8 +203,17 @@ export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athle
 
 function blankRow(path: string, depth: number, kind: Item['kind'], found: Found, off: boolean): SheetRow {
   return {
-    path, depth, kind, words: '', startsAt: found.first?.startsAt ?? null, metresAt: found.metresAt, comesTo: '', band: null,
-    roundel: null, seconds: found.seconds, off,
+    path,
+    depth,
+    kind,
+    words: '',
+    startsAt: found.first?.startsAt ?? null,
+    metresAt: found.metresAt,
+    comesTo: '',
+    band: null,
+    roundel: null,
+    seconds: found.seconds,
+    off,
   }
 }
 

@@ -9,8 +9,16 @@ import { add, exactly, mapInterval, roundInterval, unknown } from './interval'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 
 const athlete: Athlete = {
-  format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', massKg: 63, run: { criticalSpeed: 3.6, criticalPower: 240 }, ride: { criticalPower: 215 },
-  easyPace: { run: 360 }, recoveryPace: { run: 400 }, walkPace: { run: 600 }, schools: { band: { kind: 'even' } },
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  massKg: 63,
+  run: { criticalSpeed: 3.6, criticalPower: 240 },
+  ride: { criticalPower: 215 },
+  easyPace: { run: 360 },
+  recoveryPace: { run: 400 },
+  walkPace: { run: 600 },
+  schools: { band: { kind: 'even' } },
 }
 function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place['kind']) {
   const step = readScript(`sport ${sport}\n\n${row}\n`).sessions[0]!.items[0] as Step
@@ -19,8 +27,12 @@ function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place
 }
 
 describe('the speed of a step', () => {
-  it('is the target\'s, with the mean of the paces as likely', () => {
-    expect(speedOf('10:00 @ 4:00-5:00 /km').speed).toEqual({ low: expect.closeTo(1000 / 300, 9), likely: expect.closeTo(1000 / 270, 9), high: expect.closeTo(1000 / 240, 9) })
+  it("is the target's, with the mean of the paces as likely", () => {
+    expect(speedOf('10:00 @ 4:00-5:00 /km').speed).toEqual({
+      low: expect.closeTo(1000 / 300, 9),
+      likely: expect.closeTo(1000 / 270, 9),
+      high: expect.closeTo(1000 / 240, 9),
+    })
   })
   it('leaves the open side of a one-sided target open', () => {
     expect(speedOf('10:00 @ 4:00 /km or faster').speed).toEqual({ low: 1000 / 240, likely: 1000 / 240, high: null })
@@ -29,10 +41,17 @@ describe('the speed of a step', () => {
     expect(speedOf('10:00 @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo(1000 / 330, 9)
   })
   it('goes by critical power and speed on foot, by the forces on the bike', () => {
-    expect(speedOf('10:00 @ 200 W').speed.likely).toBeCloseTo(3.6 * 200 / 240, 9)
+    expect(speedOf('10:00 @ 200 W').speed.likely).toBeCloseTo((3.6 * 200) / 240, 9)
     expect(speedOf('10:00 @ 200 W', athlete, 'ride', 'outdoors').speed.likely).toBeCloseTo(speedAtPower(200, 72, defaultBike), 9)
   })
-  it.each([['warm-up 10:00', 1000 / 360], ['recovery 1:00', 2.5], ['recovery 1:00 walk', 1000 / 600], ['10:00 jog', 1000 / 360], ['cool-down 10:00', 1000 / 360], ['10:00 @ 140 bpm', 1000 / 360]])('of "%s" is by habit', (row, likely) => {
+  it.each([
+    ['warm-up 10:00', 1000 / 360],
+    ['recovery 1:00', 2.5],
+    ['recovery 1:00 walk', 1000 / 600],
+    ['10:00 jog', 1000 / 360],
+    ['cool-down 10:00', 1000 / 360],
+    ['10:00 @ 140 bpm', 1000 / 360],
+  ])('of "%s" is by habit', (row, likely) => {
     expect(speedOf(row).speed.likely).toBeCloseTo(likely, 9)
     expect(speedOf(row).speed.high! / speedOf(row).speed.low!).toBeCloseTo(1.1 / 0.9, 9)
   })
@@ -43,8 +62,10 @@ describe('the speed of a step', () => {
   })
   it('of a rest is nothing at all', () => expect(speedOf('rest 1:00').speed).toEqual(exactly(0)))
   it.each<[string, Athlete, Sport, Place['kind'] | undefined, string]>([
-    ['10:00 @ 200 W', athlete, 'ride', 'trainer', 'a trainer covers no way'], ['recovery 5:00', athlete, 'ride', 'trainer', 'a trainer covers no way'],
-    ['800 m', unknownAthlete, 'run', undefined, 'a target, or an easy pace'], ['warm-up 10:00', unknownAthlete, 'run', undefined, 'an easy pace'],
+    ['10:00 @ 200 W', athlete, 'ride', 'trainer', 'a trainer covers no way'],
+    ['recovery 5:00', athlete, 'ride', 'trainer', 'a trainer covers no way'],
+    ['800 m', unknownAthlete, 'run', undefined, 'a target, or an easy pace'],
+    ['warm-up 10:00', unknownAthlete, 'run', undefined, 'an easy pace'],
     ['10:00 @ 200 W', unknownAthlete, 'run', undefined, 'critical power and critical speed'],
   ])('of "%s" can be unknown, and says why', (row, who, sport, place, words) => {
     const { speed, missing } = speedOf(row, who, sport, place)

@@ -24,7 +24,7 @@ function speedOfPower(watts: number, athlete: Athlete, sport: Sport): number | n
     return speedAtPower(watts, (athlete.massKg ?? 75) + bike.massKg, bike)
   }
   const { criticalPower, criticalSpeed } = athlete.run ?? {}
-  return criticalPower === undefined || criticalSpeed === undefined ? null : criticalSpeed * watts / criticalPower
+  return criticalPower === undefined || criticalSpeed === undefined ? null : (criticalSpeed * watts) / criticalPower
 }
 
 function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place: Place['kind'] | undefined): SpeedReading | null {
@@ -39,9 +39,10 @@ function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place:
   const high = ends.map(end => toSpeed(end.hardest))
   const middle = (end: Band) => {
     const [easiest, hardest] = [toSpeed(end.easiest), toSpeed(end.hardest)]
-    return easiest !== null && hardest !== null ? meanOfPaces(easiest, hardest) : easiest ?? hardest
+    return easiest !== null && hardest !== null ? meanOfPaces(easiest, hardest) : (easiest ?? hardest)
   }
-  const both = ([first, last]: (number | null)[]) => typeof first === 'number' && typeof last === 'number' ? meanOfPaces(first, last) : null
+  const both = ([first, last]: (number | null)[]) =>
+    typeof first === 'number' && typeof last === 'number' ? meanOfPaces(first, last) : null
   const likely = both([target.said, target.to ?? target.said].map(middle))
   if (likely === null) return { speed: unknown, missing: 'critical power and critical speed' }
   return { speed: { low: both(low), likely, high: both(high) } }
@@ -56,14 +57,20 @@ function easySpeed(athlete: Athlete, sport: Sport): number | undefined {
   const effort = resolveEffort(athlete, sport, 'easy')
   if (!effort.ok) return undefined
   const value = (effort.easiest! + effort.hardest!) / 2
-  return effort.of === 'pace' ? value : speedOfPower(value, athlete, sport) ?? undefined
+  return effort.of === 'pace' ? value : (speedOfPower(value, athlete, sport) ?? undefined)
 }
 
 /**
  * The speed of a step: from its target where that tells one, else the athlete's easy, recovery or walking pace by role
  * and manner, each within a tenth; work without a target anywhere from easy to fast. A rest stands still.
  */
-export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athlete: Athlete, sport: Sport, place?: Place['kind']): SpeedReading {
+export function speedOfStep(
+  step: Step,
+  target: ResolvedTarget | undefined,
+  athlete: Athlete,
+  sport: Sport,
+  place?: Place['kind'],
+): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
   if (place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
   const told = target && ofTarget(target, athlete, sport, place)
@@ -77,7 +84,10 @@ export function speedOfStep(step: Step, target: ResolvedTarget | undefined, athl
   }
   if (step.role === 'work' && !target && step.manner !== 'jog') {
     if (easy === undefined) return { speed: unknown, missing: `a target, or an easy pace for the ${sport}` }
-    return { speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 }, guessed: 'how fast is not said; from easy to fast is reckoned' }
+    return {
+      speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 },
+      guessed: 'how fast is not said; from easy to fast is reckoned',
+    }
   }
   return easy === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(easy) }
 }
@@ -90,6 +100,6 @@ export const metresIn = (seconds: Interval, speed: Interval): Interval => ({
 })
 
 export function secondsOver(metres: number, speed: Interval): Interval {
-  const over = (value: number | null) => value === null || value <= 0 ? null : metres / value
+  const over = (value: number | null) => (value === null || value <= 0 ? null : metres / value)
   return { low: over(speed.high), likely: over(speed.likely), high: over(speed.low) }
 }

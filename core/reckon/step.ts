@@ -12,12 +12,29 @@ import { exactly, roundInterval, unknown, zero } from './interval'
 import type { SpeedReading } from './speed'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 
-export interface ReckonedTarget { of: string, easiest: number | null, hardest: number | null, unit: string, to?: { easiest: number | null, hardest: number | null } }
+export interface ReckonedTarget {
+  of: string
+  easiest: number | null
+  hardest: number | null
+  unit: string
+  to?: { easiest: number | null; hardest: number | null }
+}
 
-interface Measured { seconds: Interval, metres: Interval, swimSeconds?: Interval, isOpen: boolean }
+interface Measured {
+  seconds: Interval
+  metres: Interval
+  swimSeconds?: Interval
+  isOpen: boolean
+}
 
 /** The seconds a step's energy takes: the work of a ride over its power, a kilocalorie per kilogram and kilometre on foot. */
-function energySeconds(kilocalories: number, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport): Interval {
+function energySeconds(
+  kilocalories: number,
+  target: ResolvedTarget | undefined,
+  speed: Interval,
+  athlete: Athlete,
+  sport: Sport,
+): Interval {
   const aboutFifteen = (seconds: number): Interval => ({ low: seconds * 0.85, likely: seconds, high: seconds * 1.15 })
   if (sport === 'ride' && target?.of === 'power') {
     const watts = [target.said.easiest, target.said.hardest].filter(value => value !== undefined)
@@ -25,7 +42,7 @@ function energySeconds(kilocalories: number, target: ResolvedTarget | undefined,
     return aboutFifteen(pedalJoulesOf(kilocalories) / mean)
   }
   if (sport === 'run' && athlete.massKg !== undefined && speed.likely) {
-    return aboutFifteen(kilocalories / athlete.massKg * 1000 / speed.likely)
+    return aboutFifteen(((kilocalories / athlete.massKg) * 1000) / speed.likely)
   }
   return unknown
 }
@@ -33,10 +50,14 @@ function energySeconds(kilocalories: number, target: ResolvedTarget | undefined,
 /** A send-off lasts until its clock, or until the touch where that comes later; with no speed known it is taken as made. */
 function untilTheClock(swim: Interval, clock: number): Interval {
   if (swim.likely === null) return exactly(clock)
-  return { low: Math.max(swim.low ?? 0, clock), likely: Math.max(swim.likely, clock), high: swim.high === null ? null : Math.max(swim.high, clock) }
+  return {
+    low: Math.max(swim.low ?? 0, clock),
+    likely: Math.max(swim.likely, clock),
+    high: swim.high === null ? null : Math.max(swim.high, clock),
+  }
 }
 
-const leastKnown = (a: number | null, b: number | null) => a === null ? b : b === null ? a : Math.min(a, b)
+const leastKnown = (a: number | null, b: number | null) => (a === null ? b : b === null ? a : Math.min(a, b))
 
 /** The range of whichever comes first; nothing is known of its low end unless both are. */
 function firstOf(a: Interval, b: Interval): Interval {
@@ -46,7 +67,15 @@ function firstOf(a: Interval, b: Interval): Interval {
   return { low, likely, high }
 }
 
-function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed: Interval, athlete: Athlete, sport: Sport, isLast: boolean): Measured {
+function measure(
+  end: End,
+  step: Step,
+  target: ResolvedTarget | undefined,
+  speed: Interval,
+  athlete: Athlete,
+  sport: Sport,
+  isLast: boolean,
+): Measured {
   switch (end.on) {
     case 'time': {
       const seconds = exactly(end.seconds)
@@ -54,9 +83,14 @@ function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed
     }
     case 'distance': {
       const metres = toMetres(end)
-      return { seconds: step.role === 'rest' ? unknown : secondsOver(metres, speed), metres: step.role === 'rest' ? zero : exactly(metres), isOpen: false }
+      return {
+        seconds: step.role === 'rest' ? unknown : secondsOver(metres, speed),
+        metres: step.role === 'rest' ? zero : exactly(metres),
+        isOpen: false,
+      }
     }
-    case 'press': case 'heart-rate': {
+    case 'press':
+    case 'heart-rate': {
       const seconds: Interval = { low: 0, likely: usualSecondsOf(athlete, step.role), high: null }
       return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
     }
@@ -77,11 +111,15 @@ function measure(end: End, step: Step, target: ResolvedTarget | undefined, speed
   }
 }
 
-const asShown = (value: number | undefined, decimals: number) => value === undefined ? null : Math.round(value * 10 ** decimals) / 10 ** decimals
+const asShown = (value: number | undefined, decimals: number) =>
+  value === undefined ? null : Math.round(value * 10 ** decimals) / 10 ** decimals
 
 function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
   const decimals = target.unit === 'm/s' ? 4 : 1
-  const ends = (band: { easiest?: number, hardest?: number }) => ({ easiest: asShown(band.easiest, decimals), hardest: asShown(band.hardest, decimals) })
+  const ends = (band: { easiest?: number; hardest?: number }) => ({
+    easiest: asShown(band.easiest, decimals),
+    hardest: asShown(band.hardest, decimals),
+  })
   return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
 }
 
@@ -104,31 +142,46 @@ export interface MeasuredStep extends Measured {
  * @param on the day it is judged, ISO date
  * @param isLast the last send-off of a session ends at the touch
  */
-export const measureStep = remembered((
-  step: Step, sport: SessionSport, place: Place['kind'] | undefined, athlete: Athlete, smoothingSeconds: number | undefined, on: string | undefined, isLast: boolean,
-): MeasuredStep => {
-  if (sport === 'multi') {
-    const { seconds, isOpen } = measure(step.end, step, undefined, unknown, athlete, 'run', isLast)
-    return { seconds, metres: unknown, isOpen, said: [] }
-  }
-  const said: MeasuredStep['said'] = []
-  let target: ResolvedTarget | undefined
-  if (step.target) {
-    const resolution = resolveTarget(step.target, athlete, { sport, stepMetres: distanceOf(step.end), smoothingSeconds, on, slope: step.grade && slopeOf(step.grade) })
-    if (resolution.ok) target = resolution.target
-    else said.push(['target-unresolved', `needs ${resolution.missing}`])
-  }
-  const reading: SpeedReading = step.target && !target && step.role === 'work'
-    ? { speed: unknown }
-    : speedOfStep(step, target, athlete, sport, place)
-  const { swimSeconds, ...measured } = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
-  if (reading.guessed) said.push(['speed-guessed', reading.guessed])
-  if (reading.missing) {
-    if (measured.seconds.likely === null) said.push(['time-unknown', `how long it takes is not known: it needs ${reading.missing}`])
-    else if (measured.metres.likely === null) said.push(['distance-unknown', `how far it goes is not known: it needs ${reading.missing}`])
-  }
-  return {
-    ...(target ? { target: Object.freeze(reckonedTarget(target)) } : {}), ...measured,
-    ...(swimSeconds ? { swimSeconds: roundInterval(swimSeconds) } : {}), said,
-  }
-})
+export const measureStep = remembered(
+  (
+    step: Step,
+    sport: SessionSport,
+    place: Place['kind'] | undefined,
+    athlete: Athlete,
+    smoothingSeconds: number | undefined,
+    on: string | undefined,
+    isLast: boolean,
+  ): MeasuredStep => {
+    if (sport === 'multi') {
+      const { seconds, isOpen } = measure(step.end, step, undefined, unknown, athlete, 'run', isLast)
+      return { seconds, metres: unknown, isOpen, said: [] }
+    }
+    const said: MeasuredStep['said'] = []
+    let target: ResolvedTarget | undefined
+    if (step.target) {
+      const resolution = resolveTarget(step.target, athlete, {
+        sport,
+        stepMetres: distanceOf(step.end),
+        smoothingSeconds,
+        on,
+        slope: step.grade && slopeOf(step.grade),
+      })
+      if (resolution.ok) target = resolution.target
+      else said.push(['target-unresolved', `needs ${resolution.missing}`])
+    }
+    const reading: SpeedReading =
+      step.target && !target && step.role === 'work' ? { speed: unknown } : speedOfStep(step, target, athlete, sport, place)
+    const { swimSeconds, ...measured } = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
+    if (reading.guessed) said.push(['speed-guessed', reading.guessed])
+    if (reading.missing) {
+      if (measured.seconds.likely === null) said.push(['time-unknown', `how long it takes is not known: it needs ${reading.missing}`])
+      else if (measured.metres.likely === null) said.push(['distance-unknown', `how far it goes is not known: it needs ${reading.missing}`])
+    }
+    return {
+      ...(target ? { target: Object.freeze(reckonedTarget(target)) } : {}),
+      ...measured,
+      ...(swimSeconds ? { swimSeconds: roundInterval(swimSeconds) } : {}),
+      said,
+    }
+  },
+)

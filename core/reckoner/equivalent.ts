@@ -20,13 +20,25 @@ export interface EquivalentTime {
  * @source Riegel (1981); Daniels & Gilbert (1979)
  * @example equivalentTimes({ metres: 10000, seconds: 2820 }, [5000], 'run', unknown)[0].byPowerLaw // 1352
  */
-export function equivalentTimes(known: { metres: number, seconds: number }, distances: readonly number[], sport: Sport, athlete: Athlete): EquivalentTime[] {
+export function equivalentTimes(
+  known: { metres: number; seconds: number },
+  distances: readonly number[],
+  sport: Sport,
+  athlete: Athlete,
+): EquivalentTime[] {
   if (!(known.metres > 0) || !(known.seconds > 0)) return []
   const own = raceLawOf(athlete, sport)
   const law = fitPowerLaw(sport, [known])!
-  const exponent = own && (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined).length > 1 ? own.exponent : law.exponent
+  const exponent =
+    own && (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined).length > 1
+      ? own.exponent
+      : law.exponent
   const capacity = sport === 'run' ? oxygenCapacity(known.metres, known.seconds) : null
-  return distances.filter(metres => metres > 0).map(metres => ({
-    metres, byPowerLaw: secondsFor({ ...law, exponent }, metres), byOxygen: capacity === null || metres < 400 ? null : secondsAtCapacity(capacity, metres),
-  }))
+  return distances
+    .filter(metres => metres > 0)
+    .map(metres => ({
+      metres,
+      byPowerLaw: secondsFor({ ...law, exponent }, metres),
+      byOxygen: capacity === null || metres < 400 ? null : secondsAtCapacity(capacity, metres),
+    }))
 }

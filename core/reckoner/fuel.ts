@@ -1,7 +1,10 @@
 import { formatTime } from '../quantity/time'
 
 /** Seconds to the first prompt, and from each to the next. */
-export interface FuelPlan { first: number, every: number }
+export interface FuelPlan {
+  first: number
+  every: number
+}
 
 /**
  * Times to drink or eat at: from the first on, every so often, while the session lasts.

@@ -1,7 +1,11 @@
 /** Two of distance, time and speed, and with them the third. */
-export interface Movement { metres: number, seconds: number, speed: number }
+export interface Movement {
+  metres: number
+  seconds: number
+  speed: number
+}
 
-export type MovementReading = { ok: true, movement: Movement } | { ok: false, missing: string }
+export type MovementReading = { ok: true; movement: Movement } | { ok: false; missing: string }
 
 const sound = (value: number | undefined): value is number => value !== undefined && Number.isFinite(value) && value > 0
 

@@ -2,7 +2,11 @@ import { splitsOf } from '../reckon/splits'
 
 export type Pacing = 'even' | 'negative' | 'progressive'
 
-export interface PacedSplit { metres: number, seconds: number, elapsed: number }
+export interface PacedSplit {
+  metres: number
+  seconds: number
+  elapsed: number
+}
 
 /**
  * The splits of a distance in a time, paced evenly, with a faster second half, or a little faster with every split.
@@ -24,14 +28,14 @@ export function pacedSplits(metres: number, seconds: number, unitMetres: number,
   const slices = 400
   const weightOf = (from: number, to: number) => {
     let sum = 0
-    for (let slice = 0; slice < slices; slice++) sum += 1 / speedAt((from + (to - from) * (slice + 0.5) / slices) / metres)
-    return sum / slices * (to - from)
+    for (let slice = 0; slice < slices; slice++) sum += 1 / speedAt((from + ((to - from) * (slice + 0.5)) / slices) / metres)
+    return (sum / slices) * (to - from)
   }
   const weights = marks.map((mark, index) => weightOf(marks[index - 1] ?? 0, mark))
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   let elapsed = 0
   return marks.map((mark, index) => {
-    const own = seconds * weights[index]! / total
+    const own = (seconds * weights[index]!) / total
     elapsed = index === marks.length - 1 ? seconds : elapsed + own
     return { metres: mark - (marks[index - 1] ?? 0), seconds: own, elapsed }
   })

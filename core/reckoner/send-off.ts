@@ -1,4 +1,8 @@
-export interface SendOffRow { sendOff: number, rest: number, share: number }
+export interface SendOffRow {
+  sendOff: number
+  rest: number
+  share: number
+}
 
 const longest = 48 * 3600
 

@@ -11,14 +11,22 @@ export interface Stretch {
   first: number | null
   last: number | null
   metres: number | null
-  pauses: { from: number, to: number }[]
+  pauses: { from: number; to: number }[]
   /** How often the ceiling was called. */
   ceilings: number
   /** By its own end, by hand, or by stopping. */
   endedBy: 'end' | 'press' | 'skip' | 'stop'
 }
 
-interface Opened { path: string, round: number[], from: number, pauses: { from: number, to: number }[], ceilings: number, endedBy: Stretch['endedBy'], to: number | null }
+interface Opened {
+  path: string
+  round: number[]
+  from: number
+  pauses: { from: number; to: number }[]
+  ceilings: number
+  endedBy: Stretch['endedBy']
+  to: number | null
+}
 
 /** Position of the first sample later than t. */
 function firstAfter(times: readonly number[], t: number): number {
@@ -37,12 +45,12 @@ export function metresAt(recording: Recording, t: number): number | null {
   const { t: times, metres } = recording.samples
   const after = firstAfter(times, t)
   const before = after - 1
-  const low = before < 0 ? 0 : metres[before] ?? null
+  const low = before < 0 ? 0 : (metres[before] ?? null)
   if (after >= times.length) return low
   const high = metres[after] ?? null
   if (low === null || high === null) return low
   const from = before < 0 ? 0 : times[before]!
-  return low + (high - low) * (t - from) / (times[after]! - from)
+  return low + ((high - low) * (t - from)) / (times[after]! - from)
 }
 
 /** Elapsed seconds of a stretch without its pauses. */
@@ -81,31 +89,39 @@ export function alignByMarks(recording: Recording): Stretch[] {
   }
   for (const mark of recording.marks) {
     switch (mark.kind) {
-      case 'press': case 'skip': byHand = mark.kind
+      case 'press':
+      case 'skip':
+        byHand = mark.kind
         break
-      case 'jump': byHand = 'skip'
+      case 'jump':
+        byHand = 'skip'
         break
       case 'step':
         close(mark.t, byHand ?? 'end')
         byHand = null
         opened.push({ path: mark.path ?? '', round: mark.round ?? [], from: mark.t, pauses: [], ceilings: 0, endedBy: 'end', to: null })
         break
-      case 'back': reopen(opened, mark)
+      case 'back':
+        reopen(opened, mark)
         break
-      case 'pause': pausedAt = mark.t
+      case 'pause':
+        pausedAt = mark.t
         break
       case 'resume':
         if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
         pausedAt = null
         break
-      case 'ceiling': if (opened.length > 0) opened.at(-1)!.ceilings++
+      case 'ceiling':
+        if (opened.length > 0) opened.at(-1)!.ceilings++
         break
       case 'stop':
         if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
         pausedAt = null
         close(mark.t, byHand ?? 'stop')
         break
-      case 'lap': case 'nudge': case 'prompt':
+      case 'lap':
+      case 'nudge':
+      case 'prompt':
     }
   }
   close(end, 'stop')
@@ -114,10 +130,20 @@ export function alignByMarks(recording: Recording): Stretch[] {
     const first = firstAfter(recording.samples.t, entry.from)
     const last = firstAfter(recording.samples.t, to) - 1
     const [start, finish] = [metresAt(recording, entry.from), metresAt(recording, to)]
-    const paused = entry.pauses.reduce((sum, pause) => sum + (metresAt(recording, pause.to) ?? 0) - (metresAt(recording, pause.from) ?? 0), 0)
+    const paused = entry.pauses.reduce(
+      (sum, pause) => sum + (metresAt(recording, pause.to) ?? 0) - (metresAt(recording, pause.from) ?? 0),
+      0,
+    )
     return {
-      path: entry.path, round: entry.round, from: entry.from, to, pauses: entry.pauses, ceilings: entry.ceilings, endedBy: entry.endedBy,
-      first: first <= last ? first : null, last: first <= last ? last : null,
+      path: entry.path,
+      round: entry.round,
+      from: entry.from,
+      to,
+      pauses: entry.pauses,
+      ceilings: entry.ceilings,
+      endedBy: entry.endedBy,
+      first: first <= last ? first : null,
+      last: first <= last ? last : null,
       metres: start === null || finish === null ? null : Math.max(0, finish - start - paused),
     }
   })

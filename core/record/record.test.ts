@@ -16,22 +16,37 @@ import { plannedSteps, score } from './score'
 const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
 
 /** A recording of one sample a second; `speedAt` gives the metres of each second, null for no signal. */
-function recordingOf(seconds: number, marks: Mark[], speedAt: (t: number) => number | null = () => 4, heartRate: (t: number) => number | null = () => 140): Recording {
+function recordingOf(
+  seconds: number,
+  marks: Mark[],
+  speedAt: (t: number) => number | null = () => 4,
+  heartRate: (t: number) => number | null = () => 140,
+): Recording {
   let way = 0
   const t = Array.from({ length: seconds }, (_, index) => index + 1)
-  const metres = t.map((time) => {
+  const metres = t.map(time => {
     const speed = speedAt(time)
     way += speed ?? 4
     return speed === null ? null : way
   })
-  return { format: 'agonis.recording', version: 1, sport: 'run', startedAt: '2026-03-31T06:00:00Z', samples: { t, metres, heartRate: t.map(heartRate) }, marks }
+  return {
+    format: 'agonis.recording',
+    version: 1,
+    sport: 'run',
+    startedAt: '2026-03-31T06:00:00Z',
+    samples: { t, metres, heartRate: t.map(heartRate) },
+    marks,
+  }
 }
-const mark = (t: number, kind: Mark['kind'], path?: string, round: number[] = []): Mark => path ? { t, kind, path, round } : { t, kind }
+const mark = (t: number, kind: Mark['kind'], path?: string, round: number[] = []): Mark => (path ? { t, kind, path, round } : { t, kind })
 
-describe('aligning by the engine\'s marks', () => {
+describe("aligning by the engine's marks", () => {
   it('cuts stretches at the very instants, with metres between samples', () => {
     const recording = recordingOf(100, [mark(0, 'step', '1'), mark(30.5, 'step', '2'), mark(90, 'stop')])
-    expect(alignByMarks(recording).map(({ path, from, to, metres, endedBy }) => [path, from, to, metres, endedBy])).toEqual([['1', 0, 30.5, expect.closeTo(122, 6), 'end'], ['2', 30.5, 90, expect.closeTo(238, 6), 'stop']])
+    expect(alignByMarks(recording).map(({ path, from, to, metres, endedBy }) => [path, from, to, metres, endedBy])).toEqual([
+      ['1', 0, 30.5, expect.closeTo(122, 6), 'end'],
+      ['2', 30.5, 90, expect.closeTo(238, 6), 'stop'],
+    ])
     expect(metresAt(recording, 30.5)).toBe(122)
   })
   it('leaves pauses out of seconds and metres', () => {
@@ -40,8 +55,20 @@ describe('aligning by the engine\'s marks', () => {
     expect(first!.metres).toBeCloseTo(160, 6)
   })
   it('goes on with a step that was taken back', () => {
-    const stretches = alignByMarks(recordingOf(60, [mark(0, 'step', '1'), mark(20, 'skip', '1'), mark(20, 'step', '2'), mark(23, 'back', '1'), mark(40, 'step', '2'), mark(60, 'stop')]))
-    expect(stretches.map(({ path, from, to, endedBy }) => [path, from, to, endedBy])).toEqual([['1', 0, 40, 'end'], ['2', 40, 60, 'stop']])
+    const stretches = alignByMarks(
+      recordingOf(60, [
+        mark(0, 'step', '1'),
+        mark(20, 'skip', '1'),
+        mark(20, 'step', '2'),
+        mark(23, 'back', '1'),
+        mark(40, 'step', '2'),
+        mark(60, 'stop'),
+      ]),
+    )
+    expect(stretches.map(({ path, from, to, endedBy }) => [path, from, to, endedBy])).toEqual([
+      ['1', 0, 40, 'end'],
+      ['2', 40, 60, 'stop'],
+    ])
   })
   it('ends an open stretch with the recording', () => {
     expect(alignByMarks(recordingOf(50, [mark(0, 'step', '1')]))[0]).toMatchObject({ to: 50, endedBy: 'stop' })
@@ -51,22 +78,33 @@ describe('aligning by the engine\'s marks', () => {
 
 describe('scoring', () => {
   const program = programOf('sport run\n\n2 times, drop last recovery\n  2:00 @ 4:00-4:20 /km\n  recovery 1:00\ncool-down until press')
-  const marks = [mark(0, 'step', '1.1', [1]), mark(120, 'step', '1.2', [1]), mark(180, 'step', '1.1', [2]), mark(300, 'step', '2'), mark(400, 'stop')]
+  const marks = [
+    mark(0, 'step', '1.1', [1]),
+    mark(120, 'step', '1.2', [1]),
+    mark(180, 'step', '1.1', [2]),
+    mark(300, 'step', '2'),
+    mark(400, 'stop'),
+  ]
 
   it('counts a step held that stayed in its band after settling', () => {
     const { basis, confidence, steps, totals } = score(program, recordingOf(400, marks))
     expect([basis, confidence]).toEqual(['program', 0.9])
     expect(score(program, { ...recordingOf(400, marks), program: digestOf(program) }).confidence).toBe(1)
     expect(steps.map(step => [step.path, step.round, step.status, step.held, step.seconds])).toEqual([
-      ['1.1', [1], 'done', 1, 120], ['1.2', [1], 'done', null, 60], ['1.1', [2], 'done', 1, 120], ['2', [], 'done', null, 100],
+      ['1.1', [1], 'done', 1, 120],
+      ['1.2', [1], 'done', null, 60],
+      ['1.1', [2], 'done', 1, 120],
+      ['2', [], 'done', null, 100],
     ])
     expect(steps[0]!.mean).toMatchObject({ speed: expect.closeTo(4, 1), heartRate: 140, power: null })
     expect(totals).toEqual({ seconds: 400, metres: expect.closeTo(1600, 0), held: 1, done: 4, planned: 4 })
   })
 
   it.each<[string, (t: number) => number | null, string]>([
-    ['too fast', t => t > 180 && t <= 300 ? 4.5 : 4, 'too-hard'], ['too slow', t => t > 180 && t <= 300 ? 3.5 : 4, 'too-easy'],
-    ['uneven', t => t > 180 && t <= 300 ? (Math.floor(t / 15) % 2 === 0 ? 5 : 3) : 4, 'uneven'], ['no signal', t => t > 180 && t <= 300 ? null : 4, 'no-signal'],
+    ['too fast', t => (t > 180 && t <= 300 ? 4.5 : 4), 'too-hard'],
+    ['too slow', t => (t > 180 && t <= 300 ? 3.5 : 4), 'too-easy'],
+    ['uneven', t => (t > 180 && t <= 300 ? (Math.floor(t / 15) % 2 === 0 ? 5 : 3) : 4), 'uneven'],
+    ['no signal', t => (t > 180 && t <= 300 ? null : 4), 'no-signal'],
   ])('says which round went wrong and why: %s', (_, speed, reason) => {
     const { steps } = score(program, recordingOf(400, marks, speed))
     expect(steps[0]!.reason).toBeUndefined()
@@ -75,13 +113,28 @@ describe('scoring', () => {
 
   it('puts the ceiling before everything else', () => {
     const called = [...marks.slice(0, 3), mark(200, 'ceiling', '1.1', [2]), ...marks.slice(3)]
-    expect(score(program, recordingOf(400, called, () => 3)).steps[2]!.reason).toBe('ceiling')
+    expect(
+      score(
+        program,
+        recordingOf(400, called, () => 3),
+      ).steps[2]!.reason,
+    ).toBe('ceiling')
   })
 
   it('tells cut short from skipped, and what was never begun', () => {
-    const early = [mark(0, 'step', '1.1', [1]), mark(60, 'skip', '1.1', [1]), mark(60, 'step', '1.2', [1]), mark(61, 'skip', '1.2', [1]), mark(61, 'step', '1.1', [2]), mark(100, 'stop')]
+    const early = [
+      mark(0, 'step', '1.1', [1]),
+      mark(60, 'skip', '1.1', [1]),
+      mark(60, 'step', '1.2', [1]),
+      mark(61, 'skip', '1.2', [1]),
+      mark(61, 'step', '1.1', [2]),
+      mark(100, 'stop'),
+    ]
     expect(score(program, recordingOf(100, early)).steps.map(step => [step.path, step.round, step.status])).toEqual([
-      ['1.1', [1], 'cut-short'], ['1.2', [1], 'skipped'], ['1.1', [2], 'cut-short'], ['2', [], 'skipped'],
+      ['1.1', [1], 'cut-short'],
+      ['1.2', [1], 'skipped'],
+      ['1.1', [2], 'cut-short'],
+      ['2', [], 'skipped'],
     ])
   })
 
@@ -92,7 +145,12 @@ describe('scoring', () => {
 
   it('lets a heart rate lag for a minute before it is judged', () => {
     const heart = programOf('sport run\n\n3:00 @ 150-160 bpm')
-    const rising = recordingOf(180, [mark(0, 'step', '1'), mark(180, 'stop')], () => 3, t => Math.min(155, 100 + t))
+    const rising = recordingOf(
+      180,
+      [mark(0, 'step', '1'), mark(180, 'stop')],
+      () => 3,
+      t => Math.min(155, 100 + t),
+    )
     expect(score(heart, rising).steps[0]).toMatchObject({ held: 1, status: 'done' })
   })
 
@@ -111,7 +169,10 @@ describe('scoring', () => {
 
   it('keeps rounds of a repeat until a distance that no plan could count', () => {
     const open = programOf('sport run\n\nrepeat for 1 km\n  1:00 @ 4:00-4:20 /km')
-    const { steps } = score(open, recordingOf(250, [mark(0, 'step', '1.1', [1]), mark(60, 'step', '1.1', [2]), mark(120, 'step', '1.1', [3]), mark(250, 'stop')]))
+    const { steps } = score(
+      open,
+      recordingOf(250, [mark(0, 'step', '1.1', [1]), mark(60, 'step', '1.1', [2]), mark(120, 'step', '1.1', [3]), mark(250, 'stop')]),
+    )
     expect(steps.map(step => step.round)).toEqual([[1], [2], [3]])
   })
 

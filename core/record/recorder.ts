@@ -2,11 +2,18 @@ import type { Reading } from '../wrist/engine/holding'
 import type { Mark, Recording, Samples } from './recording'
 
 /** Writes a recording down as it happens; grows in place, for hours of one sample a second. */
-export interface Recorder { samples: Required<Samples>, marks: Mark[] }
+export interface Recorder {
+  samples: Required<Samples>
+  marks: Mark[]
+}
 
-export const emptyRecorder = (): Recorder => ({ samples: { t: [], metres: [], heartRate: [], power: [], cadence: [], lat: [], lon: [], altitude: [] }, marks: [] })
+export const emptyRecorder = (): Recorder => ({
+  samples: { t: [], metres: [], heartRate: [], power: [], cadence: [], lat: [], lon: [], altitude: [] },
+  marks: [],
+})
 
-const rounded = (value: number | null | undefined, steps: number) => value === null || value === undefined ? null : Math.round(value * steps) / steps
+const rounded = (value: number | null | undefined, steps: number) =>
+  value === null || value === undefined ? null : Math.round(value * steps) / steps
 
 /** Adds a sample; one that is not later than the last is passed over, so that time strictly goes on. */
 export function addReading(recorder: Recorder, reading: Reading): void {
@@ -28,9 +35,14 @@ export function addMarks(recorder: Recorder, marks: readonly Mark[]): void {
 }
 
 /** The finished recording; a column without any signal is left out. */
-export function finishRecording(recorder: Recorder, head: Pick<Recording, 'sport' | 'startedAt' | 'timeZone' | 'program' | 'felt'>): Recording {
+export function finishRecording(
+  recorder: Recorder,
+  head: Pick<Recording, 'sport' | 'startedAt' | 'timeZone' | 'program' | 'felt'>,
+): Recording {
   const { t, metres, ...signals } = recorder.samples
   const heard = Object.fromEntries(Object.entries(signals).filter(([, column]) => column.some(value => value !== null)))
   const marks = [...recorder.marks].sort((a, b) => a.t - b.t)
-  return JSON.parse(JSON.stringify({ format: 'agonis.recording', version: 1, ...head, samples: { t, metres, ...heard }, marks })) as Recording
+  return JSON.parse(
+    JSON.stringify({ format: 'agonis.recording', version: 1, ...head, samples: { t, metres, ...heard }, marks }),
+  ) as Recording
 }

@@ -2,9 +2,14 @@ import type { SessionSport } from '../session/document'
 
 /** What a watch brings home, as `docs/formats/recording.schema.json` states it. */
 export const markKinds = ['step', 'lap', 'press', 'skip', 'back', 'jump', 'pause', 'resume', 'nudge', 'ceiling', 'prompt', 'stop'] as const
-export type MarkKind = typeof markKinds[number]
+export type MarkKind = (typeof markKinds)[number]
 
-export interface Mark { t: number, kind: MarkKind, path?: string, round?: number[] }
+export interface Mark {
+  t: number
+  kind: MarkKind
+  path?: string
+  round?: number[]
+}
 
 export type Column = (number | null)[]
 export interface Samples {
@@ -28,7 +33,7 @@ export interface Recording {
   timeZone?: string
   samples: Samples
   marks: Mark[]
-  felt?: { rpe?: number, note?: string, pain?: boolean }
+  felt?: { rpe?: number; note?: string; pain?: boolean }
   /** SHA-256 of the program it was carried out from. */
   program?: string
 }

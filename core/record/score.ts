@@ -11,7 +11,12 @@ import type { Recording } from './recording'
 export type StepStatus = 'done' | 'cut-short' | 'ran-over' | 'skipped' | 'merged' | 'moved' | 'extra' | 'unknown'
 export type StepReason = 'too-hard' | 'too-easy' | 'uneven' | 'no-signal' | 'ceiling'
 
-export interface Means { speed: number | null, heartRate: number | null, power: number | null, cadence: number | null }
+export interface Means {
+  speed: number | null
+  heartRate: number | null
+  power: number | null
+  cadence: number | null
+}
 
 export interface ScoredStep {
   path: string
@@ -33,10 +38,14 @@ export interface Score {
   basis: 'program' | 'laps' | 'shape' | 'none'
   confidence: number
   steps: ScoredStep[]
-  totals: { seconds: number, metres: number | null, held: number | null, done: number, planned: number }
+  totals: { seconds: number; metres: number | null; held: number | null; done: number; planned: number }
 }
 
-interface Planned { step: ProgramStep, path: string, round: number[] }
+interface Planned {
+  step: ProgramStep
+  path: string
+  round: number[]
+}
 
 /** The program's steps in order; of a repeat until a distance or time only its first round is sure. */
 export function* plannedSteps(items: readonly ProgramItem[], round: number[] = []): Generator<Planned> {
@@ -57,19 +66,31 @@ const surelySkipped = 0.6
 const key = (path: string, round: readonly number[]) => `${path}@${round.join('.')}`
 
 const round1 = (value: number) => Math.round(value * 10) / 10
-const mean = (values: number[]) => values.length === 0 ? null : round1(values.reduce((sum, value) => sum + value, 0) / values.length)
+const mean = (values: number[]) => (values.length === 0 ? null : round1(values.reduce((sum, value) => sum + value, 0) / values.length))
 
-interface Judged { held: number | null, hard: number, easy: number, seconds: number }
+interface Judged {
+  held: number | null
+  hard: number
+  easy: number
+  seconds: number
+}
 
 function readingAt(recording: Recording, index: number): Reading {
   const { t, metres, heartRate, power, cadence } = recording.samples
-  return { t: t[index]!, metres: metres[index] ?? null, heartRate: heartRate?.[index] ?? null, power: power?.[index] ?? null, cadence: cadence?.[index] ?? null }
+  return {
+    t: t[index]!,
+    metres: metres[index] ?? null,
+    heartRate: heartRate?.[index] ?? null,
+    power: power?.[index] ?? null,
+    cadence: cadence?.[index] ?? null,
+  }
 }
 
 /** Progress through the step at a time, for targets that change. */
 function shareAt(end: ProgramEnd, stretch: Stretch, reading: Reading, startMetres: number | null): number {
   if (end.on === 'time') return Math.min(1, Math.max(0, (reading.t - stretch.from) / end.seconds))
-  if (end.on === 'distance' && reading.metres !== null && startMetres !== null) return Math.min(1, Math.max(0, (reading.metres - startMetres) / end.metres))
+  if (end.on === 'distance' && reading.metres !== null && startMetres !== null)
+    return Math.min(1, Math.max(0, (reading.metres - startMetres) / end.metres))
   return 0
 }
 
@@ -103,7 +124,7 @@ function judge(recording: Recording, step: ProgramStep, stretch: Stretch, smooth
     if (side === 'too-hard') result.hard += seconds
     if (side === 'too-easy') result.easy += seconds
   }
-  if (result.seconds >= 10) result.held = Math.round(inside / result.seconds * 1000) / 1000
+  if (result.seconds >= 10) result.held = Math.round((inside / result.seconds) * 1000) / 1000
   return result
 }
 
@@ -120,11 +141,18 @@ function reasonOf(judged: Judged, step: ProgramStep, stretch: Stretch, moving: n
 /** Whether a step that something else ended had come to its own end all the same; an open step is done whenever it is left. */
 function reached(end: ProgramEnd, moving: number, metres: number | null): boolean {
   switch (end.on) {
-    case 'time': return moving >= end.seconds - 1
-    case 'distance': case 'send-off': return metres !== null && metres >= end.metres * 0.99 - 1
-    case 'first': return end.of.some(part => reached(part, moving, metres))
-    case 'press': return true
-    case 'heart-rate': case 'energy': return false
+    case 'time':
+      return moving >= end.seconds - 1
+    case 'distance':
+    case 'send-off':
+      return metres !== null && metres >= end.metres * 0.99 - 1
+    case 'first':
+      return end.of.some(part => reached(part, moving, metres))
+    case 'press':
+      return true
+    case 'heart-rate':
+    case 'energy':
+      return false
   }
 }
 
@@ -139,13 +167,20 @@ function meansOf(recording: Recording, stretch: Stretch, metres: number | null, 
   }
   const { heartRate, power, cadence } = recording.samples
   return {
-    speed: metres === null || moving <= 0 ? null : Math.round(metres / moving * 1000) / 1000,
-    heartRate: mean(values(heartRate)), power: mean(values(power)), cadence: mean(values(cadence)),
+    speed: metres === null || moving <= 0 ? null : Math.round((metres / moving) * 1000) / 1000,
+    heartRate: mean(values(heartRate)),
+    power: mean(values(power)),
+    cadence: mean(values(cadence)),
   }
 }
 
 const nothing: Pick<ScoredStep, 'seconds' | 'metres' | 'held' | 'mean' | 'startsAt' | 'endsAt'> = {
-  seconds: null, metres: null, held: null, mean: { speed: null, heartRate: null, power: null, cadence: null }, startsAt: null, endsAt: null,
+  seconds: null,
+  metres: null,
+  held: null,
+  mean: { speed: null, heartRate: null, power: null, cadence: null },
+  startsAt: null,
+  endsAt: null,
 }
 
 function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, smoothing: number): ScoredStep {
@@ -157,9 +192,16 @@ function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, 
   const status: StepStatus = isReached ? 'done' : moving < 3 ? 'skipped' : 'cut-short'
   const reason = reasonOf(judged, step, stretch, moving)
   return {
-    path: planned.path, round: planned.round, status, ...(reason ? { reason } : {}),
-    seconds: round1(moving), metres: metres === null ? null : round1(metres), held: judged.held,
-    mean: meansOf(recording, stretch, metres, moving), startsAt: stretch.from, endsAt: stretch.to,
+    path: planned.path,
+    round: planned.round,
+    status,
+    ...(reason ? { reason } : {}),
+    seconds: round1(moving),
+    metres: metres === null ? null : round1(metres),
+    held: judged.held,
+    mean: meansOf(recording, stretch, metres, moving),
+    startsAt: stretch.from,
+    endsAt: stretch.to,
   }
 }
 
@@ -177,9 +219,16 @@ export function score(program: Program, recording: Recording): Score {
   if (stretches.length === 0) {
     const { t, metres } = recording.samples
     return {
-      basis: 'none', confidence: 0,
+      basis: 'none',
+      confidence: 0,
       steps: planned.map(({ path, round }) => ({ path, round, status: 'unknown', ...nothing })),
-      totals: { seconds: round1(t.at(-1) ?? 0), metres: metres.findLast(value => value !== null) ?? null, held: null, done: 0, planned: planned.length },
+      totals: {
+        seconds: round1(t.at(-1) ?? 0),
+        metres: metres.findLast(value => value !== null) ?? null,
+        held: null,
+        done: 0,
+        planned: planned.length,
+      },
     }
   }
   const steps: ScoredStep[] = []
@@ -190,7 +239,16 @@ export function score(program: Program, recording: Recording): Score {
     const template = own ?? byPath.get(stretch.path)
     if (!template) {
       const moving = movingSeconds(stretch)
-      steps.push({ path: stretch.path, round: stretch.round, status: 'extra', ...nothing, seconds: round1(moving), metres: stretch.metres, startsAt: stretch.from, endsAt: stretch.to })
+      steps.push({
+        path: stretch.path,
+        round: stretch.round,
+        status: 'extra',
+        ...nothing,
+        seconds: round1(moving),
+        metres: stretch.metres,
+        startsAt: stretch.from,
+        endsAt: stretch.to,
+      })
       continue
     }
     known.delete(key(stretch.path, stretch.round))
@@ -203,13 +261,19 @@ export function score(program: Program, recording: Recording): Score {
   if (confidence < surelySkipped) for (const step of steps) if (step.status === 'skipped') step.status = 'unknown'
   const judged = steps.filter(step => step.held !== null)
   const judgedSeconds = judged.reduce((sum, step) => sum + step.seconds!, 0)
-  const sum = (values: (number | null)[]) => values.every(value => value === null) ? null : round1(values.reduce<number>((total, value) => total + (value ?? 0), 0))
+  const sum = (values: (number | null)[]) =>
+    values.every(value => value === null) ? null : round1(values.reduce<number>((total, value) => total + (value ?? 0), 0))
   return {
-    basis: 'program', confidence, steps,
+    basis: 'program',
+    confidence,
+    steps,
     totals: {
       seconds: sum(steps.map(step => step.seconds)) ?? 0,
       metres: sum(steps.map(step => step.metres)),
-      held: judgedSeconds > 0 ? Math.round(judged.reduce((total, step) => total + step.held! * step.seconds!, 0) / judgedSeconds * 1000) / 1000 : null,
+      held:
+        judgedSeconds > 0
+          ? Math.round((judged.reduce((total, step) => total + step.held! * step.seconds!, 0) / judgedSeconds) * 1000) / 1000
+          : null,
       done: steps.filter(step => step.status === 'done').length,
       planned: steps.filter(step => step.status !== 'extra').length,
     },

@@ -8,8 +8,18 @@ import type { Recording } from './recording'
 import { score } from './score'
 import { learnSteadiness } from './steadiness'
 
-const athlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', ride: { criticalPower: 215 }, schools: { band: { kind: 'even' } } }
-const { program } = fit(readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, { athlete })
+const athlete: Athlete = {
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  ride: { criticalPower: 215 },
+  schools: { band: { kind: 'even' } },
+}
+const { program } = fit(
+  readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!,
+  profileNamed('all-sport')!,
+  { athlete },
+)
 
 /** A recording whose power wanders as planted. */
 function planted(sd: number, tau: number, isSilent: (t: number) => boolean = () => false): Recording {
@@ -17,20 +27,30 @@ function planted(sd: number, tau: number, isSilent: (t: number) => boolean = () 
   const phi = Math.exp(-1 / tau)
   let noise = sd * normal()
   const t = Array.from({ length: 2521 }, (_, index) => index)
-  const power = t.map((second) => {
+  const power = t.map(second => {
     noise = noise * phi + sd * Math.sqrt(1 - phi * phi) * normal()
     return isSilent(second) ? null : 200 * (1 + noise)
   })
   const starts = [0, 1200, 1260, 2460]
   return {
-    format: 'agonis.recording', version: 1, sport: 'ride', startedAt: '2026-03-31T06:00:00.000Z', samples: { t, metres: t.map(second => second * 8), power },
-    marks: [...starts.map((at, index) => ({ t: at, kind: 'step' as const, path: index % 2 === 0 ? '1.1' : '1.2', round: [index < 2 ? 1 : 2] })), { t: 2520, kind: 'stop' as const }],
+    format: 'agonis.recording',
+    version: 1,
+    sport: 'ride',
+    startedAt: '2026-03-31T06:00:00.000Z',
+    samples: { t, metres: t.map(second => second * 8), power },
+    marks: [
+      ...starts.map((at, index) => ({ t: at, kind: 'step' as const, path: index % 2 === 0 ? '1.1' : '1.2', round: [index < 2 ? 1 : 2] })),
+      { t: 2520, kind: 'stop' as const },
+    ],
   }
 }
 const learnt = (recording: Recording) => learnSteadiness([{ recording, program, score: score(program, recording) }])
 
 describe('steadiness learnt from recordings', () => {
-  it.each([[0.07, 3], [0.03, 8]])('recovers a planted spread of %d and correlation time of %d s', (sd, tau) => {
+  it.each([
+    [0.07, 3],
+    [0.03, 8],
+  ])('recovers a planted spread of %d and correlation time of %d s', (sd, tau) => {
     const [found] = learnt(planted(sd, tau))
     expect(found).toMatchObject({ sport: 'ride', measure: 'power', steps: 2 })
     expect(Math.abs(found!.sd / sd - 1)).toBeLessThan(0.1)
@@ -38,7 +58,9 @@ describe('steadiness learnt from recordings', () => {
   })
   it('is not misled by metres rounded to the tenth', () => {
     const swim: Athlete = { ...athlete, swim: { criticalSpeed: 0.9 } }
-    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, { athlete: swim }).program
+    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, {
+      athlete: swim,
+    }).program
     const normal = normalsFrom(4)
     const phi = Math.exp(-1 / 6)
     let [noise, metres] = [0.03 * normal(), 0]
@@ -48,7 +70,17 @@ describe('steadiness learnt from recordings', () => {
       metres += 0.91 * (1 + noise)
       return Math.round(metres * 10) / 10
     })
-    const recording: Recording = { format: 'agonis.recording', version: 1, sport: 'swim', startedAt: '2026-03-31T06:00:00.000Z', samples: { t, metres: column }, marks: [{ t: 0, kind: 'step', path: '1', round: [] }, { t: 1800, kind: 'stop' }] }
+    const recording: Recording = {
+      format: 'agonis.recording',
+      version: 1,
+      sport: 'swim',
+      startedAt: '2026-03-31T06:00:00.000Z',
+      samples: { t, metres: column },
+      marks: [
+        { t: 0, kind: 'step', path: '1', round: [] },
+        { t: 1800, kind: 'stop' },
+      ],
+    }
     const [found] = learnSteadiness([{ recording, program: swum, score: score(swum, recording) }])
     expect(Math.abs(found!.sd / 0.03 - 1)).toBeLessThan(0.4)
     expect(found!.tau).toBeGreaterThan(2)

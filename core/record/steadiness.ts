@@ -7,12 +7,24 @@ import type { Score } from './score'
 import { plannedSteps } from './score'
 
 /** What recordings say of how steadily a target is held. */
-export interface LearntSteadiness extends Steadiness { sport: Sport, measure: 'speed' | 'power', seconds: number, steps: number }
+export interface LearntSteadiness extends Steadiness {
+  sport: Sport
+  measure: 'speed' | 'power'
+  seconds: number
+  steps: number
+}
 
-export interface DoneProgram { recording: Recording, program: Program, score: Score }
+export interface DoneProgram {
+  recording: Recording
+  program: Program
+  score: Score
+}
 
 /** Sums of products a number of seconds apart, and how many; `lags[0]` are the squares. */
-interface Pool { lags: { sum: number, pairs: number }[], steps: number }
+interface Pool {
+  lags: { sum: number; pairs: number }[]
+  steps: number
+}
 
 const emptyPool = (): Pool => ({ lags: Array.from({ length: 4 }, () => ({ sum: 0, pairs: 0 })), steps: 0 })
 
@@ -40,7 +52,7 @@ function residuals({ samples }: Recording, from: number, to: number, measure: 's
   }
   const known = values.filter(value => value !== null)
   const mean = known.reduce((sum, value) => sum + value, 0) / known.length
-  return mean > 0 ? values.map(value => value === null ? null : value / mean - 1) : []
+  return mean > 0 ? values.map(value => (value === null ? null : value / mean - 1)) : []
 }
 
 function addTo(pool: Pool, shares: readonly (number | null)[]): void {
@@ -61,7 +73,7 @@ function addTo(pool: Pool, shares: readonly (number | null)[]): void {
  * spoils the first second: it is told from two and three seconds apart.
  */
 function autoregressionOf({ lags }: Pool, measure: 'speed' | 'power'): Steadiness | null {
-  const covariances = lags.map(({ sum, pairs }) => pairs === 0 ? 0 : sum / pairs) as [number, number, number, number]
+  const covariances = lags.map(({ sum, pairs }) => (pairs === 0 ? 0 : sum / pairs)) as [number, number, number, number]
   const [near, far] = measure === 'power' ? [covariances[0], covariances[1]] : [covariances[2], covariances[3]]
   if (!(near > 0)) return null
   const phi = Math.min(0.995, Math.max(0.05, far / near))
@@ -83,7 +95,8 @@ export function learnSteadiness(done: readonly DoneProgram[]): LearntSteadiness[
     for (const { path, status, startsAt, endsAt } of score.steps) {
       const step = steps.get(path)
       const of = step?.target?.of
-      if (!step || (of !== 'pace' && of !== 'power') || step.target!.to || status !== 'done' || startsAt === null || endsAt === null) continue
+      if (!step || (of !== 'pace' && of !== 'power') || step.target!.to || status !== 'done' || startsAt === null || endsAt === null)
+        continue
       const from = startsAt + settlingSeconds[of]
       if (endsAt - from < shortestStep) continue
       const key = `${step.sport} ${of === 'pace' ? 'speed' : 'power'}`

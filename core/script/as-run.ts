@@ -40,7 +40,12 @@ function parseRound(text: string): RoundResult | undefined {
 export function parseResult(text: string): RowResult | null {
   const match = /^(.*?)(?:(?:^|, )held (\d{1,3}) %)?$/s.exec(text.trim())
   if (!match) return null
-  const words = match[1]! === '' ? [] : match[1]!.includes(', ') || match[1] === notDone || / k?m$/.test(match[1]!) ? match[1]!.split(', ') : match[1]!.split(' ')
+  const words =
+    match[1]! === ''
+      ? []
+      : match[1]!.includes(', ') || match[1] === notDone || / k?m$/.test(match[1]!)
+        ? match[1]!.split(', ')
+        : match[1]!.split(' ')
   const rounds = words.map(parseRound)
   if (rounds.some(round => round === undefined) || Number(match[2] ?? 0) > 100 || text.trim() === '') return null
   return { rounds: rounds as RoundResult[], ...(match[2] ? { held: Number(match[2]) / 100 } : {}) }
@@ -53,8 +58,7 @@ function indexOutside(line: string, sign: string): number {
     if (quote !== '') {
       if (letter === '\\') at++
       else if (letter === quote) quote = ''
-    }
-    else if (letter === '"') quote = '"'
+    } else if (letter === '"') quote = '"'
     else if (line.startsWith('?{', at)) quote = '}'
     else if (line.startsWith(sign, at)) return at
   }
@@ -62,7 +66,7 @@ function indexOutside(line: string, sign: string): number {
 }
 
 /** Takes the result off a row: the row without it, and the result; null when the line has none. */
-export function takeResult(line: string): { row: string, result: RowResult } | null {
+export function takeResult(line: string): { row: string; result: RowResult } | null {
   if (!line.includes(mark)) return null
   const at = indexOutside(line, mark)
   const note = indexOutside(line, '  #')
@@ -81,7 +85,8 @@ function printRows(items: readonly Item[], results: ReadonlyMap<string, RowResul
   return items.flatMap((item, index) => {
     const path = `${prefix}${index + 1}`
     const result = results.get(path)
-    if (item.kind === 'block' || item.kind === 'leg') return [printItem({ ...item, items: [] } as Item, depth), ...printRows(item.items, results, `${path}.`, depth + 1)]
+    if (item.kind === 'block' || item.kind === 'leg')
+      return [printItem({ ...item, items: [] } as Item, depth), ...printRows(item.items, results, `${path}.`, depth + 1)]
     return [result && item.kind === 'step' ? printRow(item, result, depth) : printItem(item, depth)]
   })
 }
@@ -123,8 +128,9 @@ export function resultsOf(session: Session, steps: readonly ScoredStep[]): Map<s
     const isDone = step.status !== 'skipped' && value !== null
     known.rounds.push(isDone ? (isTimed(end) ? { metres: Math.round(value) } : { seconds: Math.round(value) }) : null)
     results.set(step.path, known)
-    if (step.held !== null) held.set(step.path, [...held.get(step.path) ?? [], step.held])
+    if (step.held !== null) held.set(step.path, [...(held.get(step.path) ?? []), step.held])
   }
-  for (const [path, shares] of held) results.get(path)!.held = Math.round(shares.reduce((sum, share) => sum + share, 0) / shares.length * 100) / 100
+  for (const [path, shares] of held)
+    results.get(path)!.held = Math.round((shares.reduce((sum, share) => sum + share, 0) / shares.length) * 100) / 100
   return results
 }

@@ -25,7 +25,13 @@ const bullet = /^\s*(?:[-*\u2022]\s+)?\(?\d{1,2}[.)]/
 
 const isNoteMark = (words: string) => words.includes('#') && onlySigns.test(words.slice(0, words.indexOf('#')))
 
-interface Mark { from: number, to: number, kind: StretchKind, session?: number, path?: string }
+interface Mark {
+  from: number
+  to: number
+  kind: StretchKind
+  session?: number
+  path?: string
+}
 
 function marksByLine(result: ReadResult): Map<number, Mark[]> {
   const marks = new Map<number, Mark[]>()
@@ -35,7 +41,8 @@ function marksByLine(result: ReadResult): Map<number, Mark[]> {
     else marks.set(line, [mark])
   }
   result.places.forEach((places, session) => {
-    for (const [path, place] of places) add(place.line, { from: place.column - 1, to: place.column - 1 + place.length, kind: 'row', session, path })
+    for (const [path, place] of places)
+      add(place.line, { from: place.column - 1, to: place.column - 1 + place.length, kind: 'row', session, path })
   })
   for (const remark of result.remarks) {
     if (wholeLineCodes.has(remark.code)) continue
@@ -61,7 +68,8 @@ function strongest(marks: readonly Mark[], at: number): Mark | null {
 function stretchesOf(text: string, line: number, marks: readonly Mark[]): Stretch[] {
   if (text === '') return []
   if (noteLine.test(text)) return [{ line, column: 1, text, kind: 'note' }]
-  if (headerLine.test(text) && !marks.some(mark => mark.kind === 'row' || mark.kind === 'left-over')) return [{ line, column: 1, text, kind: 'header' }]
+  if (headerLine.test(text) && !marks.some(mark => mark.kind === 'row' || mark.kind === 'left-over'))
+    return [{ line, column: 1, text, kind: 'header' }]
   const stretches: Stretch[] = []
   let start = 0
   let current = strongest(marks, 0)

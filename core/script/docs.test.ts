@@ -10,18 +10,32 @@ const blocks = (language: string) => [...page.matchAll(new RegExp(`\`\`\`${langu
 describe('the examples in docs/script.md', () => {
   it('are many', () => expect([blocks('script').length, blocks('typed')[0]!.split('\n').length]).toEqual([4, 19]))
 
-  it.each(blocks('script'))('reads back to the letter: %s', (text) => {
+  it.each(blocks('script'))('reads back to the letter: %s', text => {
     const { sessions, results, remarks } = readScript(text)
     expect(remarks.filter(remark => remark.level === 'note' || remark.level === 'error')).toEqual([])
     expect(printAsRun(sessions[0]!, results[0]!)).toBe(text)
   })
 
-  it.each(blocks('typed').flatMap(block => block.trimEnd().split('\n')).map(line => line.split(' => ') as [string, string]))('%s', (said, reads) => {
-    const rows = printSession(readScript(said).sessions[0]!).split('\n\n')[1]!.trimEnd().split('\n').map(row => row.trim())
+  it.each(
+    blocks('typed')
+      .flatMap(block => block.trimEnd().split('\n'))
+      .map(line => line.split(' => ') as [string, string]),
+  )('%s', (said, reads) => {
+    const rows = printSession(readScript(said).sessions[0]!)
+      .split('\n\n')[1]!
+      .trimEnd()
+      .split('\n')
+      .map(row => row.trim())
     expect(rows.join(' | ')).toBe(reads)
   })
 
-  it.each([...page.matchAll(/^\| (?:pace|one side open|speed|percent|zone|perceived|named|changing)[^|]*\| (.*) \|$/gm)].flatMap(match => [...match[1]!.matchAll(/`([^`]+)`/g)]).map(match => match[1]!))('the target %s', (target) => {
-    expect(readScript(`sport run\n\n10:00 @ ${target}\n`).remarks.filter(remark => remark.level !== 'note' || remark.code === 'spelling')).toEqual([])
+  it.each(
+    [...page.matchAll(/^\| (?:pace|one side open|speed|percent|zone|perceived|named|changing)[^|]*\| (.*) \|$/gm)]
+      .flatMap(match => [...match[1]!.matchAll(/`([^`]+)`/g)])
+      .map(match => match[1]!),
+  )('the target %s', target => {
+    expect(
+      readScript(`sport run\n\n10:00 @ ${target}\n`).remarks.filter(remark => remark.level !== 'note' || remark.code === 'spelling'),
+    ).toEqual([])
   })
 })

@@ -3,7 +3,12 @@ import examples from '../../docs/script-examples.json'
 import { printSession } from './print'
 import { readScript } from './read'
 
-interface Example { said: string, reads: string, sport?: string, remarks?: string[] }
+interface Example {
+  said: string
+  reads: string
+  sport?: string
+  remarks?: string[]
+}
 
 /** Remarks that every shorthand has: what sport was taken, and how the row is spelled. */
 const usual = ['spelling', 'sport', 'open-end']
@@ -11,7 +16,9 @@ const usual = ['spelling', 'sport', 'open-end']
 describe('the examples of the script', () => {
   it.each(examples as Example[])('$said', ({ said, reads, sport, remarks }) => {
     const result = readScript(said, sport ? { sport: sport as 'run' } : {})
-    const rows = printSession(result.sessions[0]!).replace(/^[\s\S]*?\n\n/, '').trimEnd()
+    const rows = printSession(result.sessions[0]!)
+      .replace(/^[\s\S]*?\n\n/, '')
+      .trimEnd()
     expect(rows).toBe(reads)
     if (!remarks) return
     const told = result.remarks.filter(remark => !usual.includes(remark.code)).map(remark => `${remark.level} ${remark.code}`)

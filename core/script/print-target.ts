@@ -4,10 +4,14 @@ import { isPaceUnit } from '../quantity/intensity'
 import { formatNumber, formatTime } from '../quantity/time'
 
 const unitText: Partial<Record<BandUnit, string>> = {
-  's/km': '/km', 's/mi': '/mi', 's/100m': '/100m', 's/100yd': '/100yd', 's/step': '/step',
+  's/km': '/km',
+  's/mi': '/mi',
+  's/100m': '/100m',
+  's/100yd': '/100yd',
+  's/step': '/step',
 }
 
-const value = (amount: number, unit: BandUnit) => isPaceUnit(unit) ? formatTime(amount) : formatNumber(amount)
+const value = (amount: number, unit: BandUnit) => (isPaceUnit(unit) ? formatTime(amount) : formatNumber(amount))
 
 function bandNumbers(band: Band, unit: BandUnit): string {
   const { easiest, hardest } = band
@@ -55,7 +59,7 @@ function printEffort(effort: Pick<EffortTarget, 'name' | 'offset'>): string {
   return `${effort.name} effort${effort.offset ? printOffset(effort.offset) : ''}`
 }
 
-const giveUnitText = (unit: Give['unit']) => unit === 's/step' ? 's' : unit
+const giveUnitText = (unit: Give['unit']) => (unit === 's/step' ? 's' : unit)
 
 function printGive(give: Give): string {
   const sides = []
@@ -74,11 +78,9 @@ export function printTarget(target: Target, bare = false): string {
   let words: string
   if (isEffortTarget(target)) {
     words = printEffort(target) + (target.to ? ` to ${printEffort(target.to)}` : '')
-  }
-  else if (isZoneTarget(target)) {
+  } else if (isZoneTarget(target)) {
     words = printZone(target, target.of) + (target.to ? ` to ${printZone(target.to, target.of)}` : '')
-  }
-  else {
+  } else {
     words = printBand(target, bare)
   }
   if (target.over !== undefined) words += ` over ${formatNumber(target.over)} s`

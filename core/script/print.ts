@@ -7,9 +7,12 @@ import { printTarget } from './print-target'
 /** A place as it stands after the word `place`. */
 export function printPlace(place: Place): string {
   switch (place.kind) {
-    case 'pool': return `pool ${formatNumber(place.length)} ${place.unit}`
-    case 'track': return place.lane === undefined ? 'track' : `track, lane ${place.lane}`
-    default: return place.kind
+    case 'pool':
+      return `pool ${formatNumber(place.length)} ${place.unit}`
+    case 'track':
+      return place.lane === undefined ? 'track' : `track, lane ${place.lane}`
+    default:
+      return place.kind
   }
 }
 
@@ -23,12 +26,18 @@ function printPrompt(prompt: Prompt): string {
 /** Writes an end; the second of two that are themselves a choice stands in brackets. */
 export function printEnd(end: End): string {
   switch (end.on) {
-    case 'time': return formatTime(end.seconds)
-    case 'distance': return `${formatNumber(end.value)} ${end.unit}`
-    case 'press': return 'until press'
-    case 'heart-rate': return end.below !== undefined ? `until HR below ${formatNumber(end.below)}` : `until HR above ${formatNumber(end.above)}`
-    case 'energy': return `${formatNumber(end.kilocalories)} kcal`
-    case 'send-off': return `${formatNumber(end.value)} ${end.unit} on ${formatTime(end.seconds)}`
+    case 'time':
+      return formatTime(end.seconds)
+    case 'distance':
+      return `${formatNumber(end.value)} ${end.unit}`
+    case 'press':
+      return 'until press'
+    case 'heart-rate':
+      return end.below !== undefined ? `until HR below ${formatNumber(end.below)}` : `until HR above ${formatNumber(end.above)}`
+    case 'energy':
+      return `${formatNumber(end.kilocalories)} kcal`
+    case 'send-off':
+      return `${formatNumber(end.value)} ${end.unit} on ${formatTime(end.seconds)}`
     case 'first': {
       const [first, second] = end.of
       return `${printEnd(first)} or ${second.on === 'first' ? `(${printEnd(second)})` : printEnd(second)}`
@@ -37,7 +46,7 @@ export function printEnd(end: End): string {
 }
 
 function printGrade(grade: Grade): string {
-  const span = (low: number, high: number) => low === high ? formatNumber(low) : `${formatNumber(low)}-${formatNumber(high)}`
+  const span = (low: number, high: number) => (low === high ? formatNumber(low) : `${formatNumber(low)}-${formatNumber(high)}`)
   if (grade.low >= 0) return `uphill ${span(grade.low, grade.high)} %`
   if (grade.high <= 0) return `downhill ${span(Math.abs(grade.high), Math.abs(grade.low))} %`
   return `grade ${formatNumber(grade.low)} to ${formatNumber(grade.high)} %`
@@ -48,7 +57,7 @@ function printSwim(swim: Swim): string {
   if (swim.stroke) words.push(swim.stroke)
   if (swim.mode) words.push(swim.mode)
   if (swim.drill !== undefined) words.push(JSON.stringify(swim.drill))
-  return [...words, ...swim.kit ?? []].join(' ')
+  return [...words, ...(swim.kit ?? [])].join(' ')
 }
 
 function printDoubt(doubt: Doubt): string {
@@ -59,7 +68,7 @@ function printDoubt(doubt: Doubt): string {
 function noteLines(text: string, note: string | undefined, indent: string): string {
   if (note === undefined) return indent + text
   const [first, ...further] = note.split('\n')
-  const mark = (line: string) => line === '' ? '#' : `# ${line}`
+  const mark = (line: string) => (line === '' ? '#' : `# ${line}`)
   return [`${indent}${text}  ${mark(first!)}`, ...further.map(line => indent + mark(line))].join('\n')
 }
 
@@ -77,12 +86,10 @@ export function printStep(step: Step): string {
   if (step.grade) parts.push(printGrade(step.grade))
   if (ownTime) {
     if (step.also) parts.push('@', printTarget(step.also))
-  }
-  else if (step.target) {
+  } else if (step.target) {
     parts.push('@', printTarget(step.target))
     if (step.also) parts.push('and', printTarget(step.also))
-  }
-  else if (step.also) {
+  } else if (step.also) {
     parts.push('@ also', printTarget(step.also))
   }
   if (step.ceiling) parts.push(printCeiling(step.ceiling))
@@ -103,7 +110,8 @@ export function printRepeat(repeat: Repeat): string {
 export function printBlockHeader(block: Block): string {
   const parts = [printRepeat(block.repeat)]
   if (block.lastRecovery) parts.push('drop last recovery')
-  if ('stopAfterMissed' in block.repeat && block.repeat.stopAfterMissed !== undefined) parts.push(`stop after ${block.repeat.stopAfterMissed} missed`)
+  if ('stopAfterMissed' in block.repeat && block.repeat.stopAfterMissed !== undefined)
+    parts.push(`stop after ${block.repeat.stopAfterMissed} missed`)
   if (block.ceiling) parts.push(printCeiling(block.ceiling))
   return `${block.off ? 'off ' : ''}${parts.join(', ')}${block.doubt ? ` ${printDoubt(block.doubt)}` : ''}`
 }
@@ -117,10 +125,14 @@ export function printLegHeader(leg: Leg): string {
 export function printItem(item: Item, depth = 0): string {
   const indent = '  '.repeat(depth)
   switch (item.kind) {
-    case 'step': return noteLines(printStep(item), item.note, indent)
-    case 'unread': return `${indent}unread ${item.text}`
-    case 'block': return [noteLines(printBlockHeader(item), item.note, indent), ...item.items.map(inner => printItem(inner, depth + 1))].join('\n')
-    case 'leg': return [indent + printLegHeader(item), ...item.items.map(inner => printItem(inner, depth + 1))].join('\n')
+    case 'step':
+      return noteLines(printStep(item), item.note, indent)
+    case 'unread':
+      return `${indent}unread ${item.text}`
+    case 'block':
+      return [noteLines(printBlockHeader(item), item.note, indent), ...item.items.map(inner => printItem(inner, depth + 1))].join('\n')
+    case 'leg':
+      return [indent + printLegHeader(item), ...item.items.map(inner => printItem(inner, depth + 1))].join('\n')
   }
 }
 
@@ -132,7 +144,7 @@ function printHeaders(session: Session): string[] {
   if (session.day !== undefined) lines.push(`day ${session.day}`)
   if (session.ceiling) lines.push(printCeiling(session.ceiling))
   for (const prompt of session.prompts ?? []) lines.push(printPrompt(prompt))
-  if (session.note !== undefined) lines.push(...session.note.split('\n').map(line => line === '' ? '#' : `# ${line}`))
+  if (session.note !== undefined) lines.push(...session.note.split('\n').map(line => (line === '' ? '#' : `# ${line}`)))
   return lines
 }
 

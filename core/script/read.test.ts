@@ -45,50 +45,113 @@ describe('canonical script', () => {
   it('means what it says', () => {
     const { items, ...head } = one(ladder)
     expect(head).toEqual({
-      format: 'agonis.session', version: 1, title: 'Quay ladder', sport: 'run', place: { kind: 'track', lane: 2 }, day: '2026-03-31',
-      ceiling: { of: 'heart-rate', above: 172 }, prompts: [{ say: 'drink', from: 2400, every: 1200 }],
+      format: 'agonis.session',
+      version: 1,
+      title: 'Quay ladder',
+      sport: 'run',
+      place: { kind: 'track', lane: 2 },
+      day: '2026-03-31',
+      ceiling: { of: 'heart-rate', above: 172 },
+      prompts: [{ say: 'drink', from: 2400, every: 1200 }],
     })
     expect(items[0]).toEqual({ kind: 'step', role: 'warm-up', end: { on: 'press' } })
     expect(items[1]).toEqual({
-      kind: 'block', repeat: { times: 3 }, lastRecovery: 'drop', items: [
+      kind: 'block',
+      repeat: { times: 3 },
+      lastRecovery: 'drop',
+      items: [
         { kind: 'step', role: 'work', end: { on: 'distance', value: 400, unit: 'm' }, target: { of: 'effort', name: '5k' } },
         { kind: 'step', role: 'recovery', end: { on: 'time', seconds: 90 }, manner: 'jog' },
       ],
     })
     expect(items[4]).toEqual({
-      kind: 'step', role: 'work', end: { on: 'time', seconds: 600 }, note: 'sit tall',
+      kind: 'step',
+      role: 'work',
+      end: { on: 'time', seconds: 600 },
+      note: 'sit tall',
       target: { of: 'power', unit: '%CP', easiest: 65, hardest: 70, to: { of: 'power', unit: '%CP', easiest: 85, hardest: 90 } },
       also: { of: 'cadence', unit: 'rpm', easiest: 85, hardest: 95 },
     })
-    expect(items[5]).toMatchObject({ end: { on: 'first', of: [{ on: 'time', seconds: 480 }, { on: 'distance', value: 2, unit: 'km' }] } })
+    expect(items[5]).toMatchObject({
+      end: {
+        on: 'first',
+        of: [
+          { on: 'time', seconds: 480 },
+          { on: 'distance', value: 2, unit: 'km' },
+        ],
+      },
+    })
     expect((items[7] as Block).items[0]).toEqual({
-      kind: 'step', role: 'work', end: { on: 'send-off', value: 100, unit: 'm', seconds: 105 }, swim: { stroke: 'back', mode: 'kick', kit: ['fins'] },
+      kind: 'step',
+      role: 'work',
+      end: { on: 'send-off', value: 100, unit: 'm', seconds: 105 },
+      swim: { stroke: 'back', mode: 'kick', kit: ['fins'] },
     })
     expect((items[6] as Block).off).toBe(true)
   })
 
   it.each([
-    'place pool 25 m', 'place pool 33.3 yd', 'place open-water', 'day mon', 'ceiling 85 %HRmax', 'prompt drink from 40:00 every 20:00, 9 times', 'prompt take a gel from here from 10:00 every 1:00:00',
-  ])('keeps the header %s', (header) => {
+    'place pool 25 m',
+    'place pool 33.3 yd',
+    'place open-water',
+    'day mon',
+    'ceiling 85 %HRmax',
+    'prompt drink from 40:00 every 20:00, 9 times',
+    'prompt take a gel from here from 10:00 every 1:00:00',
+  ])('keeps the header %s', header => {
     const text = `sport run\n${header}\n\n10:00\n`
     expect(read(text).remarks).toEqual([])
     expect(printSession(one(text))).toBe(text)
   })
 
   it.each([
-    '4:05 /km', '6:52-7:04 /mi', '1:45 /100m', '30-32 km/h', '140-150 bpm', '150 bpm or below', '95-105 %CP', 'zone 4 heart rate', 'zone 2-3 power', 'zone 2 of 3 power', 'zone 2 of own power',
-    '85-95 rpm', 'RPE 6-7', '5k effort - 2 %', '4:05 /km or slower', '200 W or above', '4:30 to 4:10 /km', 'easy effort to 10k effort + 5 s/km', 'zone 2 heart rate to zone 4 heart rate',
-    'RPE 3-4 to 6-7', '250 W over 10 s give 5 W harder, 2 W easier', '4:05 /km over 30 s', '200 W and 85-95 rpm over 5 s', '90 %HRR', 'also 85-95 rpm',
-  ])('keeps the target %s', (target) => {
+    '4:05 /km',
+    '6:52-7:04 /mi',
+    '1:45 /100m',
+    '30-32 km/h',
+    '140-150 bpm',
+    '150 bpm or below',
+    '95-105 %CP',
+    'zone 4 heart rate',
+    'zone 2-3 power',
+    'zone 2 of 3 power',
+    'zone 2 of own power',
+    '85-95 rpm',
+    'RPE 6-7',
+    '5k effort - 2 %',
+    '4:05 /km or slower',
+    '200 W or above',
+    '4:30 to 4:10 /km',
+    'easy effort to 10k effort + 5 s/km',
+    'zone 2 heart rate to zone 4 heart rate',
+    'RPE 3-4 to 6-7',
+    '250 W over 10 s give 5 W harder, 2 W easier',
+    '4:05 /km over 30 s',
+    '200 W and 85-95 rpm over 5 s',
+    '90 %HRR',
+    'also 85-95 rpm',
+  ])('keeps the target %s', target => {
     const text = `sport run\n\n10:00 @ ${target}\n`
     expect(read(text).remarks).toEqual([])
     expect(printSession(one(text))).toBe(text)
   })
 
   it.each([
-    '400 m in 1:32 @ 180 spm', '400 m in 1:30-1:34 over 5 s', '300 kcal', '10:00 grade -2 to 4 %', '10:00 downhill 4 %', '100 m "catch-up"', '100 m free drill "one arm" fins paddles',
-    '10:00 ceiling 160 bpm ?{10m}', 'transition until press', '10:00 or until press', '10:00 or (1 km or until HR above 170)', 'off recovery 2:00 walk', 'unread how about a jog?', '0:30 stride',
-  ])('keeps the row %s', (row) => {
+    '400 m in 1:32 @ 180 spm',
+    '400 m in 1:30-1:34 over 5 s',
+    '300 kcal',
+    '10:00 grade -2 to 4 %',
+    '10:00 downhill 4 %',
+    '100 m "catch-up"',
+    '100 m free drill "one arm" fins paddles',
+    '10:00 ceiling 160 bpm ?{10m}',
+    'transition until press',
+    '10:00 or until press',
+    '10:00 or (1 km or until HR above 170)',
+    'off recovery 2:00 walk',
+    'unread how about a jog?',
+    '0:30 stride',
+  ])('keeps the row %s', row => {
     const text = `sport run\n\n${row}\n`
     expect(printSession(one(text))).toBe(text)
   })
@@ -115,22 +178,34 @@ describe('canonical script', () => {
   })
 
   it('keeps legs with their places', () => {
-    const text = 'sport multi\n\nleg swim, place pool 25 m\n  100 m\ntransition until press\nleg ride, place trainer\n  2 times\n    10:00 @ 200 W\n'
+    const text =
+      'sport multi\n\nleg swim, place pool 25 m\n  100 m\ntransition until press\nleg ride, place trainer\n  2 times\n    10:00 @ 200 W\n'
     expect(read(text).remarks).toEqual([])
     expect(printSession(one(text))).toBe(text)
   })
 })
 
 describe('roles that the surroundings decide', () => {
-  const roles = (text: string) => one(text).items.map(item => item.kind === 'step' ? item.role : item.kind)
+  const roles = (text: string) => one(text).items.map(item => (item.kind === 'step' ? item.role : item.kind))
   it('across lines: first a warm-up, last a cool-down, between a recovery', () => {
-    expect(roles('10 min easy\n5 km @ 4:30 /km\n3 min jog\n5 km @ 4:30 /km\n10 min easy')).toEqual(['warm-up', 'work', 'recovery', 'work', 'cool-down'])
+    expect(roles('10 min easy\n5 km @ 4:30 /km\n3 min jog\n5 km @ 4:30 /km\n10 min easy')).toEqual([
+      'warm-up',
+      'work',
+      'recovery',
+      'work',
+      'cool-down',
+    ])
   })
   it('alone it is the work', () => {
-    expect(one('40 min easy').items).toEqual([{ kind: 'step', role: 'work', end: { on: 'time', seconds: 2400 }, target: { of: 'effort', name: 'easy' } }])
+    expect(one('40 min easy').items).toEqual([
+      { kind: 'step', role: 'work', end: { on: 'time', seconds: 2400 }, target: { of: 'effort', name: 'easy' } },
+    ])
   })
   it('in a repeat it is a recovery', () => {
-    expect((one('3 x (2 min @ 4:00 /km, 1 min easy)').items[0] as Block).items.map(item => (item as Step).role)).toEqual(['work', 'recovery'])
+    expect((one('3 x (2 min @ 4:00 /km, 1 min easy)').items[0] as Block).items.map(item => (item as Step).role)).toEqual([
+      'work',
+      'recovery',
+    ])
   })
   it('a canonical row with a manner stays the work it says', () => {
     expect(roles('sport run\n\n10:00 walk\n20:00 @ 4:30 /km\n')).toEqual(['work', 'work'])
@@ -139,8 +214,13 @@ describe('roles that the surroundings decide', () => {
 
 describe('what sport it is', () => {
   it.each([
-    ['100 free, 50 back', 'swim'], ['8 x 100 on 1:45', 'swim'], ['20 min @ 90 rpm', 'ride'], ['20 min on the trainer', 'ride'], ['20 min @ 250 W', 'ride'],
-    ['4x6min @ 4:20-4:26 w 90s float', 'run'], ['3 x 10 min', 'run'],
+    ['100 free, 50 back', 'swim'],
+    ['8 x 100 on 1:45', 'swim'],
+    ['20 min @ 90 rpm', 'ride'],
+    ['20 min on the trainer', 'ride'],
+    ['20 min @ 250 W', 'ride'],
+    ['4x6min @ 4:20-4:26 w 90s float', 'run'],
+    ['3 x 10 min', 'run'],
   ])('"%s" is a %s', (text, sport) => expect(one(text).sport).toBe(sport))
 
   it('goes by a sport line before the option, and by the option before a guess', () => {
@@ -152,10 +232,15 @@ describe('what sport it is', () => {
 
 describe('remarks', () => {
   it.each([
-    ['place track lane 2', 'place track, lane 2'], ['place: Track in lane 2', 'place track, lane 2'], ['Place 25yd pool', 'place pool 25 yd'], ['place: trail', 'place trail'],
+    ['place track lane 2', 'place track, lane 2'],
+    ['place: Track in lane 2', 'place track, lane 2'],
+    ['Place 25yd pool', 'place pool 25 yd'],
+    ['place: trail', 'place trail'],
   ])('offer the place as it is kept: %s', (words, kept) => {
     const { sessions, remarks } = read(`sport run\n${words}\n\n400 m\n`)
-    expect(remarks.filter(remark => remark.line === 2)).toMatchObject([{ level: 'note', code: 'spelling', column: 1, length: words.length, readAs: kept, fixes: [{ replacement: kept }] }])
+    expect(remarks.filter(remark => remark.line === 2)).toMatchObject([
+      { level: 'note', code: 'spelling', column: 1, length: words.length, readAs: kept, fixes: [{ replacement: kept }] },
+    ])
     expect(printSession(sessions[0]!)).toContain(`\n${kept}\n`)
   })
   it('go by the pool of a place however it is said', () => {
@@ -188,8 +273,14 @@ describe('remarks', () => {
   })
 
   it.each([
-    ['400 h easy', 'longer than 48 h'], ['0 min easy', 'more than zero'], ['-5 min easy', 'more than zero'], ['1000 x 1 min', '1 to 999 times'], ['0 x 1 min', '1 to 999 times'],
-    ['10 min until', 'until what?'], ['3 x (1 min', 'a bracket is not closed'], ['10 min @ sideways 3', 'the target after @'],
+    ['400 h easy', 'longer than 48 h'],
+    ['0 min easy', 'more than zero'],
+    ['-5 min easy', 'more than zero'],
+    ['1000 x 1 min', '1 to 999 times'],
+    ['0 x 1 min', '1 to 999 times'],
+    ['10 min until', 'until what?'],
+    ['3 x (1 min', 'a bracket is not closed'],
+    ['10 min @ sideways 3', 'the target after @'],
   ])('say why "%s" cannot be read', (text, why) => {
     const [error] = asked(read(text).remarks)
     expect(error).toMatchObject({ level: 'error', line: 1 })
@@ -201,7 +292,13 @@ describe('remarks', () => {
     expect(asked(read(`${'('.repeat(12)}1 min${')'.repeat(12)}`).remarks).at(0)!.readAs).toContain('brackets stand more than 6 deep')
   })
 
-  it.each([['sport paddling', 'a sport is'], ['place moon', 'a place is'], ['day 2026-02-30', 'a day is'], ['prompt drink', 'a prompt reads'], ['ceiling high', 'a ceiling reads']])('say what header "%s" should be', (line, why) => {
+  it.each([
+    ['sport paddling', 'a sport is'],
+    ['place moon', 'a place is'],
+    ['day 2026-02-30', 'a day is'],
+    ['prompt drink', 'a prompt reads'],
+    ['ceiling high', 'a ceiling reads'],
+  ])('say what header "%s" should be', (line, why) => {
     const { sessions, remarks } = read(`${line}\n\n10:00\n`)
     expect(remarks.find(remark => remark.level === 'error')).toMatchObject({ line: 1 })
     expect(remarks.find(remark => remark.level === 'error')!.readAs).toContain(why)
@@ -212,7 +309,7 @@ describe('remarks', () => {
     expect(asked(read('sport run\n\n3 times\n10:00\n').remarks)[0]).toMatchObject({ line: 3, code: 'empty-block' })
   })
 
-  it('keep talk as the session\'s note', () => {
+  it("keep talk as the session's note", () => {
     const { sessions, remarks } = read('Good morning Ilse!\n10 min easy, 20 min @ 4:50 /km\nsee you at the quay')
     expect(sessions[0]!.note).toBe('Good morning Ilse!\nsee you at the quay')
     expect(sessions[0]!.items).toHaveLength(2)
@@ -224,7 +321,7 @@ describe('remarks', () => {
     expect([between('3 x (400, 200) w/ 2 min jog'), between('3 x 400 w/ 2 min jog')]).toEqual([0, 1])
   })
 
-  it('take a cap on a line of its own as the session\'s ceiling', () => {
+  it("take a cap on a line of its own as the session's ceiling", () => {
     expect(one('HR < 145\n10 min easy, 20 min @ 5:30 /km').ceiling).toEqual({ of: 'heart-rate', above: 145 })
   })
 })
@@ -251,17 +348,23 @@ describe('limits', () => {
     expect(read(`# ${'ø'.repeat(limits.textBytes / 2)}`).remarks[0]!.code).toBe('too-long')
   })
   it.each([
-    ['100 times\n  100 times\n    1:00', 'steps'], [`${Array.from({ length: 30 }, (_, depth) => `${'  '.repeat(depth)}2 times`).join('\n')}\n${'  '.repeat(30)}1:00`, 'nesting'],
-    ['100 times\n  59:00', 'duration'], [`title ${'a'.repeat(121)}\n1:00`, 'title'],
+    ['100 times\n  100 times\n    1:00', 'steps'],
+    [`${Array.from({ length: 30 }, (_, depth) => `${'  '.repeat(depth)}2 times`).join('\n')}\n${'  '.repeat(30)}1:00`, 'nesting'],
+    ['100 times\n  59:00', 'duration'],
+    [`title ${'a'.repeat(121)}\n1:00`, 'title'],
   ])('are told as an error', (text, code) => {
-    expect(read(`sport run\n${text.startsWith('title') ? '' : '\n'}${text}\n`).remarks.map(remark => [remark.level, remark.code])).toContainEqual(['error', code])
+    expect(
+      read(`sport run\n${text.startsWith('title') ? '' : '\n'}${text}\n`).remarks.map(remark => [remark.level, remark.code]),
+    ).toContainEqual(['error', code])
   })
   it('stop the reading of rows past the steps of a session; each such line stands unread with its reason', () => {
     const { sessions, remarks } = read(`sport run\n\n${'6 x 100 m\n'.repeat(900)}`)
     const items = sessions[0]!.items
     expect(items).toHaveLength(900)
     expect(items.findIndex(item => item.kind === 'unread')).toBe(834)
-    expect(remarks.filter(remark => remark.code === 'past-limit').map(remark => remark.line)).toEqual(Array.from({ length: 66 }, (_, index) => 837 + index))
+    expect(remarks.filter(remark => remark.code === 'past-limit').map(remark => remark.line)).toEqual(
+      Array.from({ length: 66 }, (_, index) => 837 + index),
+    )
     expect(remarks.some(remark => remark.code === 'steps')).toBe(true)
   })
   it('count rows that were read before like others', () => {
@@ -282,10 +385,12 @@ describe('fixes by one key', () => {
     const text = '  recovery 5:00 jog ?{5m}  # along the quay'
     const doubted = `sport run\n\n2 times ?{2-3 x}  # set\n${text}\n`
     const remarks = read(doubted).remarks.filter(remark => remark.code === 'doubt-open')
-    const taken = remarks.map(remark => remark.fixes.map((fix) => {
-      const line = doubted.split('\n')[remark.line - 1]!
-      return line.slice(0, remark.column - 1) + fix.replacement + line.slice(remark.column - 1 + remark.length)
-    }))
+    const taken = remarks.map(remark =>
+      remark.fixes.map(fix => {
+        const line = doubted.split('\n')[remark.line - 1]!
+        return line.slice(0, remark.column - 1) + fix.replacement + line.slice(remark.column - 1 + remark.length)
+      }),
+    )
     expect(taken).toEqual([['2 times  # set'], ['  recovery 5:00 jog  # along the quay', '  recovery 5 m jog  # along the quay']])
   })
 

@@ -28,7 +28,8 @@ const indentOf = (raw: string) => {
 }
 
 /** No character takes more than three bytes in UTF-8, for each of the units that its length counts. */
-const isTooLong = (text: string) => text.length > limits.textBytes || (text.length * 3 > limits.textBytes && new TextEncoder().encode(text).length > limits.textBytes)
+const isTooLong = (text: string) =>
+  text.length > limits.textBytes || (text.length * 3 > limits.textBytes && new TextEncoder().encode(text).length > limits.textBytes)
 
 /**
  * Reads a script, canonical or as people write it, into sessions. Never throws and never guesses silently:
@@ -42,7 +43,13 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
   const result: ReadResult = { sessions: [], remarks: [], places: [], results: [] }
   if (isTooLong(text)) {
     result.remarks.push({
-      line: 1, column: 1, length: 0, level: 'error', code: 'too-long', said: '', fixes: [],
+      line: 1,
+      column: 1,
+      length: 0,
+      level: 'error',
+      code: 'too-long',
+      said: '',
+      fixes: [],
       readAs: 'text over 1 MB is not read; part it into several',
     })
     return result
@@ -58,7 +65,8 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
       const { parts, remarks: dayRemarks } = partByDay(chunk, options)
       result.remarks.push(...dayRemarks)
       for (const part of parts) {
-        const { session, remarks, places } = readSameDay(part.lines, part.heading, result.sessions, options) ?? readSession(part.lines, options, part.heading)
+        const { session, remarks, places } =
+          readSameDay(part.lines, part.heading, result.sessions, options) ?? readSession(part.lines, options, part.heading)
         result.sessions.push(session)
         result.places.push(places)
         result.results.push(resultsAt(places, results))
@@ -96,11 +104,19 @@ function resultsAt(places: ReadonlyMap<string, RowPlace>, results: ReadonlyMap<n
 }
 
 function limitRemarks(session: Session, places: Map<string, RowPlace>, firstLine: number): Remark[] {
-  return checkSession(session).filter(problem => problem.code !== 'unread').map((problem) => {
-    const place = problem.path === undefined ? undefined : places.get(problem.path)
-    return {
-      line: place?.line ?? firstLine, column: place?.column ?? 1, length: place?.length ?? 0,
-      level: 'error', code: problem.code, said: place?.said ?? '', readAs: problem.problem, fixes: [],
-    }
-  })
+  return checkSession(session)
+    .filter(problem => problem.code !== 'unread')
+    .map(problem => {
+      const place = problem.path === undefined ? undefined : places.get(problem.path)
+      return {
+        line: place?.line ?? firstLine,
+        column: place?.column ?? 1,
+        length: place?.length ?? 0,
+        level: 'error',
+        code: problem.code,
+        said: place?.said ?? '',
+        readAs: problem.problem,
+        fixes: [],
+      }
+    })
 }

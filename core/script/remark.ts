@@ -1,5 +1,8 @@
 /** What the reader says about words it did not find in canonical form, or could not read. */
-export interface Fix { label: string, replacement: string }
+export interface Fix {
+  label: string
+  replacement: string
+}
 
 export type RemarkLevel = 'note' | 'ask' | 'error'
 

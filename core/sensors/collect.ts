@@ -7,14 +7,14 @@ import { follow } from './position'
 
 /** What all sensors together have said so far. */
 export interface SensorState {
-  heart: { bpm: number, t: number } | null
-  power: { watts: number, t: number } | null
-  cadence: { value: number, t: number } | null
+  heart: { bpm: number; t: number } | null
+  power: { watts: number; t: number } | null
+  cadence: { value: number; t: number } | null
   crank: Revolutions | null
   position: PositionState | null
   fix: Fix | null
   /** Way and speed from a sensor on the foot or of the belt. */
-  belt: { metres: number, speed: number, t: number } | null
+  belt: { metres: number; speed: number; t: number } | null
 }
 
 export const silentSensors: SensorState = { heart: null, power: null, cadence: null, crank: null, position: null, fix: null, belt: null }
@@ -27,7 +27,7 @@ export const hearFix = (state: SensorState, fix: Fix): SensorState => ({ ...stat
 function hearBelt(state: SensorState, speed: number, t: number): SensorState {
   const before = state.belt
   const seconds = before ? Math.min(freshFor.belt, Math.max(0, t - before.t)) : 0
-  return { ...state, belt: { metres: (before?.metres ?? 0) + (before ? (before.speed + speed) / 2 * seconds : 0), speed, t } }
+  return { ...state, belt: { metres: (before?.metres ?? 0) + (before ? ((before.speed + speed) / 2) * seconds : 0), speed, t } }
 }
 
 function hearCrank(state: SensorState, crank: Revolutions | null, t: number): SensorState {
@@ -39,11 +39,16 @@ function hearCrank(state: SensorState, crank: Revolutions | null, t: number): Se
 /** Takes in what a sensor says at `t` seconds. */
 export function hearSensor(state: SensorState, message: SensorMessage, t: number): SensorState {
   switch (message.kind) {
-    case 'heart-rate': return message.hasContact === false || message.bpm === 0 ? { ...state, heart: null } : { ...state, heart: { bpm: message.bpm, t } }
-    case 'cycling-power': return hearCrank({ ...state, power: { watts: message.watts, t } }, message.crank, t)
-    case 'cycling-cadence': return hearCrank(state, message.crank, t)
-    case 'running-speed': return { ...hearBelt(state, message.speed, t), cadence: { value: message.cadence, t } }
-    case 'treadmill': return message.speed === null ? state : hearBelt(state, message.speed, t)
+    case 'heart-rate':
+      return message.hasContact === false || message.bpm === 0 ? { ...state, heart: null } : { ...state, heart: { bpm: message.bpm, t } }
+    case 'cycling-power':
+      return hearCrank({ ...state, power: { watts: message.watts, t } }, message.crank, t)
+    case 'cycling-cadence':
+      return hearCrank(state, message.crank, t)
+    case 'running-speed':
+      return { ...hearBelt(state, message.speed, t), cadence: { value: message.cadence, t } }
+    case 'treadmill':
+      return message.speed === null ? state : hearBelt(state, message.speed, t)
   }
 }
 
@@ -57,7 +62,8 @@ export function readingOf(state: SensorState, t: number, place: PlaceKind | unde
   const byBelt = isFresh(state.belt, freshFor.belt) ? state.belt : null
   const way = byPosition ?? (isIndoors || state.position === null ? byBelt : null)
   return {
-    t, metres: way?.metres ?? null,
+    t,
+    metres: way?.metres ?? null,
     heartRate: isFresh(state.heart, freshFor.heart) ? state.heart!.bpm : null,
     power: isFresh(state.power, freshFor.power) ? state.power!.watts : null,
     cadence: isFresh(state.cadence, freshFor.cadence) ? state.cadence!.value : null,

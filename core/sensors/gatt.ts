@@ -8,24 +8,27 @@
 
 /** Services and the characteristics that are listened to, by the names the platform takes. */
 export const sensorServices = {
-  'heart-rate': { service: 0x180D, characteristic: 0x2A37 },
-  'cycling-power': { service: 0x1818, characteristic: 0x2A63 },
-  'cycling-cadence': { service: 0x1816, characteristic: 0x2A5B },
-  'running-speed': { service: 0x1814, characteristic: 0x2A53 },
-  'treadmill': { service: 0x1826, characteristic: 0x2ACD },
+  'heart-rate': { service: 0x180d, characteristic: 0x2a37 },
+  'cycling-power': { service: 0x1818, characteristic: 0x2a63 },
+  'cycling-cadence': { service: 0x1816, characteristic: 0x2a5b },
+  'running-speed': { service: 0x1814, characteristic: 0x2a53 },
+  'treadmill': { service: 0x1826, characteristic: 0x2acd },
 } as const
 
 export type SensorKind = keyof typeof sensorServices
 
 /** A count of revolutions and when the last one was, in seconds that wrap. */
-export interface Revolutions { count: number, at: number }
+export interface Revolutions {
+  count: number
+  at: number
+}
 
-export type SensorMessage
-  = | { kind: 'heart-rate', bpm: number, hasContact: boolean | null, beats: number[] }
-    | { kind: 'cycling-power', watts: number, crank: Revolutions | null }
-    | { kind: 'cycling-cadence', crank: Revolutions | null, wheel: Revolutions | null }
-    | { kind: 'running-speed', speed: number, cadence: number, metres: number | null }
-    | { kind: 'treadmill', speed: number | null, metres: number | null }
+export type SensorMessage =
+  | { kind: 'heart-rate'; bpm: number; hasContact: boolean | null; beats: number[] }
+  | { kind: 'cycling-power'; watts: number; crank: Revolutions | null }
+  | { kind: 'cycling-cadence'; crank: Revolutions | null; wheel: Revolutions | null }
+  | { kind: 'running-speed'; speed: number; cadence: number; metres: number | null }
+  | { kind: 'treadmill'; speed: number | null; metres: number | null }
 
 /** Reads fields one after another; null once the bytes are at their end. */
 function fieldsOf(bytes: DataView) {
@@ -106,7 +109,13 @@ function treadmill(bytes: DataView): SensorMessage | null {
   return { kind: 'treadmill', speed: hundredths === null ? null : hundredths / 360, metres: flags & 4 ? fields.u24() : null }
 }
 
-const decoders = { 'heart-rate': heartRate, 'cycling-power': cyclingPower, 'cycling-cadence': cyclingCadence, 'running-speed': runningSpeed, 'treadmill': treadmill } as const
+const decoders = {
+  'heart-rate': heartRate,
+  'cycling-power': cyclingPower,
+  'cycling-cadence': cyclingCadence,
+  'running-speed': runningSpeed,
+  'treadmill': treadmill,
+} as const
 
 /**
  * A notification of a sensor in numbers: bpm, W, m/s, metres, revolutions.
@@ -124,5 +133,5 @@ export const decodeSensor = (kind: SensorKind, bytes: DataView): SensorMessage |
 export function cadenceBetween(before: Revolutions, after: Revolutions, wrap = 65_536): number | null {
   const turns = (after.count - before.count + wrap) % wrap
   const seconds = (after.at - before.at + 64) % 64
-  return turns === 0 || seconds === 0 ? null : turns / seconds * 60
+  return turns === 0 || seconds === 0 ? null : (turns / seconds) * 60
 }

@@ -9,12 +9,18 @@ export interface Fix {
   altitude?: number | null
 }
 
-interface Axis { at: number, speed: number, pp: number, ps: number, ss: number }
+interface Axis {
+  at: number
+  speed: number
+  pp: number
+  ps: number
+  ss: number
+}
 
 /** What is believed of place, speed and way after the fixes so far. */
 export interface PositionState {
   t: number
-  origin: { lat: number, lon: number }
+  origin: { lat: number; lon: number }
   north: Axis
   east: Axis
   metres: number
@@ -40,9 +46,11 @@ const freshAxis = (at: number, accuracy: number): Axis => ({ at, speed: 0, pp: a
 function ahead(axis: Axis, seconds: number): Axis {
   const q = liveliness ** 2
   return {
-    at: axis.at + axis.speed * seconds, speed: axis.speed,
-    pp: axis.pp + 2 * seconds * axis.ps + seconds ** 2 * axis.ss + q * seconds ** 4 / 4,
-    ps: axis.ps + seconds * axis.ss + q * seconds ** 3 / 2, ss: axis.ss + q * seconds ** 2,
+    at: axis.at + axis.speed * seconds,
+    speed: axis.speed,
+    pp: axis.pp + 2 * seconds * axis.ps + seconds ** 2 * axis.ss + (q * seconds ** 4) / 4,
+    ps: axis.ps + seconds * axis.ss + (q * seconds ** 3) / 2,
+    ss: axis.ss + q * seconds ** 2,
   }
 }
 
@@ -51,13 +59,22 @@ function corrected(axis: Axis, measured: number, variance: number): Axis {
   const [gainAt, gainSpeed] = [axis.pp / sum, axis.ps / sum]
   const off = measured - axis.at
   return {
-    at: axis.at + gainAt * off, speed: axis.speed + gainSpeed * off,
-    pp: (1 - gainAt) * axis.pp, ps: (1 - gainAt) * axis.ps, ss: axis.ss - gainSpeed * axis.ps,
+    at: axis.at + gainAt * off,
+    speed: axis.speed + gainSpeed * off,
+    pp: (1 - gainAt) * axis.pp,
+    ps: (1 - gainAt) * axis.ps,
+    ss: axis.ss - gainSpeed * axis.ps,
   }
 }
 
 const begin = (fix: Fix): PositionState => ({
-  t: fix.t, origin: { lat: fix.lat, lon: fix.lon }, north: freshAxis(0, fix.accuracy), east: freshAxis(0, fix.accuracy), metres: 0, speed: 0, doubted: 0,
+  t: fix.t,
+  origin: { lat: fix.lat, lon: fix.lon },
+  north: freshAxis(0, fix.accuracy),
+  east: freshAxis(0, fix.accuracy),
+  metres: 0,
+  speed: 0,
+  doubted: 0,
 })
 
 /** The filter as it goes on from a place and a way known before, as after a restart: the way to the next fix is joined straight. */
@@ -65,7 +82,7 @@ export const resumeAt = (fix: Fix, metres: number): PositionState => ({ ...begin
 
 /** Metres north and east of where the filter began; good to a thousandth within some tens of kilometres. */
 function planeOf(fix: Pick<Fix, 'lat' | 'lon'>, origin: PositionState['origin']): [number, number] {
-  return [(fix.lat - origin.lat) * metresPerDegree, (fix.lon - origin.lon) * metresPerDegree * Math.cos(origin.lat * Math.PI / 180)]
+  return [(fix.lat - origin.lat) * metresPerDegree, (fix.lon - origin.lon) * metresPerDegree * Math.cos((origin.lat * Math.PI) / 180)]
 }
 
 /**
@@ -87,7 +104,12 @@ export function follow(before: PositionState | null, fix: Fix): PositionState | 
   if (seconds > gapSeconds) {
     const straight = Math.hypot(north - before.north.at, east - before.east.at)
     return {
-      ...before, t: fix.t, north: freshAxis(north, accuracy), east: freshAxis(east, accuracy), doubted: 0, speed: 0,
+      ...before,
+      t: fix.t,
+      north: freshAxis(north, accuracy),
+      east: freshAxis(east, accuracy),
+      doubted: 0,
+      speed: 0,
       metres: before.metres + Math.max(0, straight - accuracy),
     }
   }
@@ -100,7 +122,12 @@ export function follow(before: PositionState | null, fix: Fix): PositionState | 
   const nextEast = isMoved ? freshAxis(east, accuracy) : corrected(towardEast, east, accuracy ** 2)
   const speed = Math.hypot(nextNorth.speed, nextEast.speed)
   return {
-    ...before, t: fix.t, north: nextNorth, east: nextEast, doubted: 0, speed: speed < standing ? 0 : speed,
+    ...before,
+    t: fix.t,
+    north: nextNorth,
+    east: nextEast,
+    doubted: 0,
+    speed: speed < standing ? 0 : speed,
     metres: before.metres + (speed < standing ? 0 : speed * seconds),
   }
 }

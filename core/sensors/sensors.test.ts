@@ -14,29 +14,66 @@ describe('sensors, byte by byte', () => {
   it.each([
     ['a heart rate in one byte', 'heart-rate', [0x00, 0x48], { kind: 'heart-rate', bpm: 72, hasContact: null, beats: [] }],
     ['a heart rate with contact lost', 'heart-rate', [0x04, 0x00], { kind: 'heart-rate', bpm: 0, hasContact: false, beats: [] }],
-    ['a heart rate in two bytes, energy and two beats', 'heart-rate', [0x1F, 0x2C, 0x01, 0x10, 0x27, 0x00, 0x04, 0x00, 0x02], { kind: 'heart-rate', bpm: 300, hasContact: true, beats: [1, 0.5] }],
-    ['power alone', 'cycling-power', [0x00, 0x00, 0xFA, 0x00], { kind: 'cycling-power', watts: 250, crank: null }],
-    ['power below nothing', 'cycling-power', [0x00, 0x00, 0xFB, 0xFF], { kind: 'cycling-power', watts: -5, crank: null }],
-    ['power with balance, torque, wheel and crank', 'cycling-power', [0x35, 0x00, 0xC8, 0x00, 0x64, 0x20, 0x00, 0x01, 0x02, 0x00, 0x00, 0x00, 0x10, 0x0A, 0x00, 0x00, 0x08], { kind: 'cycling-power', watts: 200, crank: { count: 10, at: 2 } }],
-    ['wheel and crank', 'cycling-cadence', [0x03, 0x10, 0x00, 0x00, 0x00, 0x00, 0x04, 0x05, 0x00, 0x00, 0x02], { kind: 'cycling-cadence', wheel: { count: 16, at: 1 }, crank: { count: 5, at: 0.5 } }],
-    ['crank alone', 'cycling-cadence', [0x02, 0x05, 0x00, 0x00, 0x02], { kind: 'cycling-cadence', wheel: null, crank: { count: 5, at: 0.5 } }],
-    ['a run with stride and way', 'running-speed', [0x07, 0x00, 0x03, 0xAA, 0x5A, 0x00, 0xE8, 0x03, 0x00, 0x00], { kind: 'running-speed', speed: 3, cadence: 170, metres: 100 }],
-    ['a treadmill with speed and way', 'treadmill', [0x04, 0x00, 0xB0, 0x04, 0x39, 0x30, 0x00], { kind: 'treadmill', speed: 1200 / 360, metres: 12_345 }],
+    [
+      'a heart rate in two bytes, energy and two beats',
+      'heart-rate',
+      [0x1f, 0x2c, 0x01, 0x10, 0x27, 0x00, 0x04, 0x00, 0x02],
+      { kind: 'heart-rate', bpm: 300, hasContact: true, beats: [1, 0.5] },
+    ],
+    ['power alone', 'cycling-power', [0x00, 0x00, 0xfa, 0x00], { kind: 'cycling-power', watts: 250, crank: null }],
+    ['power below nothing', 'cycling-power', [0x00, 0x00, 0xfb, 0xff], { kind: 'cycling-power', watts: -5, crank: null }],
+    [
+      'power with balance, torque, wheel and crank',
+      'cycling-power',
+      [0x35, 0x00, 0xc8, 0x00, 0x64, 0x20, 0x00, 0x01, 0x02, 0x00, 0x00, 0x00, 0x10, 0x0a, 0x00, 0x00, 0x08],
+      { kind: 'cycling-power', watts: 200, crank: { count: 10, at: 2 } },
+    ],
+    [
+      'wheel and crank',
+      'cycling-cadence',
+      [0x03, 0x10, 0x00, 0x00, 0x00, 0x00, 0x04, 0x05, 0x00, 0x00, 0x02],
+      { kind: 'cycling-cadence', wheel: { count: 16, at: 1 }, crank: { count: 5, at: 0.5 } },
+    ],
+    [
+      'crank alone',
+      'cycling-cadence',
+      [0x02, 0x05, 0x00, 0x00, 0x02],
+      { kind: 'cycling-cadence', wheel: null, crank: { count: 5, at: 0.5 } },
+    ],
+    [
+      'a run with stride and way',
+      'running-speed',
+      [0x07, 0x00, 0x03, 0xaa, 0x5a, 0x00, 0xe8, 0x03, 0x00, 0x00],
+      { kind: 'running-speed', speed: 3, cadence: 170, metres: 100 },
+    ],
+    [
+      'a treadmill with speed and way',
+      'treadmill',
+      [0x04, 0x00, 0xb0, 0x04, 0x39, 0x30, 0x00],
+      { kind: 'treadmill', speed: 1200 / 360, metres: 12_345 },
+    ],
     ['a treadmill without speed', 'treadmill', [0x05, 0x00, 0x01, 0x00, 0x01], { kind: 'treadmill', speed: null, metres: 65_537 }],
-  ] as [string, SensorKind, number[], object][])('reads %s', (_, kind, given, expected) => expect(decodeSensor(kind, bytes(...given))).toEqual(expected))
+  ] as [string, SensorKind, number[], object][])('reads %s', (_, kind, given, expected) =>
+    expect(decodeSensor(kind, bytes(...given))).toEqual(expected),
+  )
 
   it('gives null for bytes that end too early, and never throws', () => {
-    fc.assert(fc.property(fc.constantFrom(...Object.keys(sensorServices) as SensorKind[]), fc.uint8Array({ maxLength: 20 }), (kind, given) => {
-      const message = decodeSensor(kind, new DataView(given.slice().buffer))
-      expect(message === null || message.kind === kind).toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom(...(Object.keys(sensorServices) as SensorKind[])), fc.uint8Array({ maxLength: 20 }), (kind, given) => {
+        const message = decodeSensor(kind, new DataView(given.slice().buffer))
+        expect(message === null || message.kind === kind).toBe(true)
+      }),
+    )
     for (const kind of Object.keys(sensorServices) as SensorKind[]) expect(decodeSensor(kind, bytes())).toBeNull()
   })
 
   it('reads back what the simulated sensors send', () => {
     const felt = { bpm: 151.4, watts: 213.6, cadence: 88, speed: 3.5, crank: { count: 70_000, at: 70.5 } }
     expect(decodeSensor('heart-rate', encodeSensor('heart-rate', felt))).toMatchObject({ bpm: 151, hasContact: true })
-    expect(decodeSensor('cycling-power', encodeSensor('cycling-power', felt))).toMatchObject({ watts: 214, crank: { count: 4464, at: 6.5 } })
+    expect(decodeSensor('cycling-power', encodeSensor('cycling-power', felt))).toMatchObject({
+      watts: 214,
+      crank: { count: 4464, at: 6.5 },
+    })
     expect(decodeSensor('cycling-cadence', encodeSensor('cycling-cadence', felt))).toMatchObject({ crank: { count: 4464 } })
     expect(decodeSensor('running-speed', encodeSensor('running-speed', felt))).toMatchObject({ speed: 3.5, cadence: 88 })
     expect(decodeSensor('treadmill', encodeSensor('treadmill', felt))).toMatchObject({ speed: 3.5 })
@@ -63,7 +100,12 @@ const after = (way: readonly Fix[]) => way.reduce<PositionState | null>(follow, 
 
 describe('position', () => {
   it('finds the way of a runner and a rider within three percent, and their speed', () => {
-    for (const [speed, seed] of [[3, 1], [3.5, 2], [4.5, 3], [9, 4]] as const) {
+    for (const [speed, seed] of [
+      [3, 1],
+      [3.5, 2],
+      [4.5, 3],
+      [9, 4],
+    ] as const) {
       const state = after(fixes(600, speed, 4, seed))
       expect(Math.abs(state.metres / (599 * speed) - 1)).toBeLessThan(0.03)
       expect(Math.abs(state.speed / speed - 1)).toBeLessThan(0.2)
@@ -93,13 +135,23 @@ describe('position', () => {
 
   it('joins it straight too where the way has turned in the tunnel', () => {
     const before = after(fixes(100, 3, 3, 8))
-    const beyond = Array.from({ length: 60 }, (_, second): Fix => ({ t: 220 + second, lat: 59 + 300 * degrees, lon: 5 + (360 + second * 3) * degrees / Math.cos(59 * Math.PI / 180), accuracy: 3 }))
+    const beyond = Array.from({ length: 60 }, (_, second): Fix => ({
+      t: 220 + second,
+      lat: 59 + 300 * degrees,
+      lon: 5 + ((360 + second * 3) * degrees) / Math.cos((59 * Math.PI) / 180),
+      accuracy: 3,
+    }))
     expect(Math.abs(beyond.reduce<PositionState | null>(follow, before)!.metres - before.metres - 360 - 177)).toBeLessThan(30)
   })
 
   it('takes no poor, late or senseless fix', () => {
     const state = after(fixes(30, 3, 4, 9))
-    for (const fix of [{ t: 40, lat: 59, lon: 5, accuracy: 500 }, { t: 3, lat: 59, lon: 5, accuracy: 4 }, { t: 40, lat: NaN, lon: 5, accuracy: 4 }]) expect(follow(state, fix)).toBe(state)
+    for (const fix of [
+      { t: 40, lat: 59, lon: 5, accuracy: 500 },
+      { t: 3, lat: 59, lon: 5, accuracy: 4 },
+      { t: 40, lat: NaN, lon: 5, accuracy: 4 },
+    ])
+      expect(follow(state, fix)).toBe(state)
     expect(follow(null, { t: 0, lat: 59, lon: 5, accuracy: 900 })).toBeNull()
   })
 })

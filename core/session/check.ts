@@ -23,10 +23,12 @@ function checkTarget(target: Target, end: End): string | null {
   const linear = end.on === 'time' || end.on === 'distance'
   if (target.to && !linear) return 'a target that changes needs a step of a time or a distance'
   if (isBandTarget(target)) {
-    if (target.unit === 's/step' && end.on !== 'distance') return 'a time for the step\'s own distance needs a distance'
+    if (target.unit === 's/step' && end.on !== 'distance') return "a time for the step's own distance needs a distance"
     if (target.to?.of !== undefined && target.to.of !== target.of) return 'a target changes within one measure'
     if (target.to?.unit !== undefined && target.to.unit !== target.unit) return 'a target changes within one unit'
-    return checkBand(target, target.unit, 'the target') ?? (target.to ? checkBand(target.to, target.unit, 'what the target changes to') : null)
+    return (
+      checkBand(target, target.unit, 'the target') ?? (target.to ? checkBand(target.to, target.unit, 'what the target changes to') : null)
+    )
   }
   if (isZoneTarget(target)) {
     const inOrder = (zone: typeof target.zone) => !Array.isArray(zone) || zone[0] <= zone[1]
@@ -37,22 +39,25 @@ function checkTarget(target: Target, end: End): string | null {
 }
 
 function checkEnd(end: End, depth = 0): string | null {
-  if (end.on === 'first') return depth > 8 ? 'too many ends joined by or' : checkEnd(end.of[0], depth + 1) ?? checkEnd(end.of[1], depth + 1)
+  if (end.on === 'first')
+    return depth > 8 ? 'too many ends joined by or' : (checkEnd(end.of[0], depth + 1) ?? checkEnd(end.of[1], depth + 1))
   return null
 }
 
 const checkStep = remembered((step: Step): string | null => {
-  return checkEnd(step.end)
-    ?? (step.target ? checkTarget(step.target, step.end) : null)
-    ?? (step.also ? checkTarget(step.also, step.end) : null)
-    ?? (step.grade && step.grade.low > step.grade.high ? 'the lower grade comes first' : null)
+  return (
+    checkEnd(step.end) ??
+    (step.target ? checkTarget(step.target, step.end) : null) ??
+    (step.also ? checkTarget(step.also, step.end) : null) ??
+    (step.grade && step.grade.low > step.grade.high ? 'the lower grade comes first' : null)
+  )
 })
 
 const advancesTime = (end: End): boolean => end.on !== 'first' || end.of.every(advancesTime)
 
 /** Whether a round of the block can make way at all, so that a repeat until a distance comes to an end. */
 function advances(items: readonly Item[], measure: 'distance' | 'time'): boolean {
-  return items.some((item) => {
+  return items.some(item => {
     if (item.kind === 'unread' || ('off' in item && item.off)) return false
     if (item.kind !== 'step') return advances(item.items, measure)
     return measure === 'time' ? advancesTime(item.end) : item.role !== 'rest'
@@ -63,7 +68,9 @@ function checkBlock(block: Block): string | null {
   if ('times' in block.repeat && block.repeat.times !== undefined) return null
   if (block.lastRecovery) return 'a repeat until a distance or a time has no last recovery to drop'
   const measure = 'distance' in block.repeat ? 'distance' : 'time'
-  return advances(block.items, measure) ? null : `no step of this repeat makes any ${measure === 'distance' ? 'way' : 'time'}, so it would never end`
+  return advances(block.items, measure)
+    ? null
+    : `no step of this repeat makes any ${measure === 'distance' ? 'way' : 'time'}, so it would never end`
 }
 
 function checkItems(items: readonly Item[], prefix: string, session: Session, inLeg: boolean, into: SessionProblem[]): void {
@@ -78,7 +85,12 @@ function checkItems(items: readonly Item[], prefix: string, session: Session, in
         break
       }
       case 'leg':
-        if (session.sport !== 'multi' || inLeg) into.push({ code: 'leg', problem: 'a leg stands only in a session of several sports, and in no other leg', path: `${prefix}${index + 1}` })
+        if (session.sport !== 'multi' || inLeg)
+          into.push({
+            code: 'leg',
+            problem: 'a leg stands only in a session of several sports, and in no other leg',
+            path: `${prefix}${index + 1}`,
+          })
         checkItems(item.items, `${prefix}${index + 1}.`, session, true, into)
         break
       case 'block': {
@@ -115,8 +127,7 @@ export function checkSession(session: Session): SessionProblem[] {
   const count = countFlatSteps(session.items)
   if (count > limits.flatSteps) {
     problems.push({ code: 'steps', problem: `the session comes to ${count} steps; the limit is ${limits.flatSteps}` })
-  }
-  else if (longestSeconds(session) > limits.seconds) {
+  } else if (longestSeconds(session) > limits.seconds) {
     problems.push({ code: 'duration', problem: 'the session lasts longer than 48 h, which is the limit' })
   }
   checkItems(session.items, '', session, false, problems)

@@ -1,15 +1,14 @@
 import type { Block, Ceiling, Item, Leg, Session, Step, Target, ZoneTarget } from './document'
 import { isBandTarget, isEffortTarget, isZoneTarget } from './document'
 
-const defined = <T extends object>(value: T): T =>
-  Object.fromEntries(Object.entries(value).filter(([, entry]) => entry !== undefined)) as T
+const defined = <T extends object>(value: T): T => Object.fromEntries(Object.entries(value).filter(([, entry]) => entry !== undefined)) as T
 
 function ceilingOf(ceiling: Ceiling | undefined): Ceiling | undefined {
   if (!ceiling) return undefined
   return ceiling.unit === undefined || ceiling.unit === 'bpm' ? { of: ceiling.of, above: ceiling.above } : ceiling
 }
 
-const zoneOf = (zone: ZoneTarget['zone']) => Array.isArray(zone) && zone[0] === zone[1] ? zone[0] : zone
+const zoneOf = (zone: ZoneTarget['zone']) => (Array.isArray(zone) && zone[0] === zone[1] ? zone[0] : zone)
 
 function targetOf(target: Target | undefined): Target | undefined {
   if (!target) return undefined
@@ -42,16 +41,20 @@ function stepOf(step: Step): Step {
 
 function itemOf(item: Item): Item {
   switch (item.kind) {
-    case 'step': return stepOf(item)
-    case 'block': return defined<Block>({
-      ...item,
-      repeat: defined(item.repeat),
-      items: item.items.map(itemOf),
-      ceiling: ceilingOf(item.ceiling),
-      doubt: item.doubt && { said: item.doubt.said },
-    })
-    case 'leg': return defined<Leg>({ ...item, items: item.items.map(itemOf) })
-    case 'unread': return item
+    case 'step':
+      return stepOf(item)
+    case 'block':
+      return defined<Block>({
+        ...item,
+        repeat: defined(item.repeat),
+        items: item.items.map(itemOf),
+        ceiling: ceilingOf(item.ceiling),
+        doubt: item.doubt && { said: item.doubt.said },
+      })
+    case 'leg':
+      return defined<Leg>({ ...item, items: item.items.map(itemOf) })
+    case 'unread':
+      return item
   }
 }
 

@@ -12,7 +12,13 @@ import { countFlatSteps, eachStep, nestingOf, walk } from './walk'
 const session = (text: string): Session => readScript(`sport run\n\n${text}\n`).sessions[0]!
 const names = (text: string) => [...walk(session(text))].map(flat => `${flat.path}@${flat.round.join('.')}`)
 const step = (more: object = {}): Item => ({ kind: 'step', role: 'work', end: { on: 'time', seconds: 60 }, ...more }) as Item
-const documentOf = (items: Item[], more: Partial<Session> = {}): Session => ({ format: 'agonis.session', version: 1, sport: 'run', items, ...more })
+const documentOf = (items: Item[], more: Partial<Session> = {}): Session => ({
+  format: 'agonis.session',
+  version: 1,
+  sport: 'run',
+  items,
+  ...more,
+})
 
 describe('walking a session', () => {
   it('counts off items in paths and leaves them out of the walk', () => {
@@ -32,17 +38,30 @@ describe('walking a session', () => {
   it('ends a repeat until a distance that has nothing to do', () => {
     const open = documentOf([{ kind: 'block', repeat: { distance: { value: 5, unit: 'km' } }, items: [step({ off: true })] }, step()])
     const seen: string[] = []
-    eachStep(open, flat => seen.push(flat.path) > 0, () => true)
+    eachStep(
+      open,
+      flat => seen.push(flat.path) > 0,
+      () => true,
+    )
     expect(seen).toEqual(['2'])
   })
 
-  it('drops the trailing recoveries and rests of the block\'s own last round only', () => {
+  it("drops the trailing recoveries and rests of the block's own last round only", () => {
     expect(names('2 times, drop last recovery\n  1:00\n  recovery 1:00\n  rest 0:30')).toEqual(['1.1@1', '1.2@1', '1.3@1', '1.1@2'])
   })
 
   it('does not drop inside a block nested at the end', () => {
     expect(names('2 times, drop last recovery\n  1:00\n  2 times\n    0:30\n    recovery 0:10')).toEqual([
-      '1.1@1', '1.2.1@1.1', '1.2.2@1.1', '1.2.1@1.2', '1.2.2@1.2', '1.1@2', '1.2.1@2.1', '1.2.2@2.1', '1.2.1@2.2', '1.2.2@2.2',
+      '1.1@1',
+      '1.2.1@1.1',
+      '1.2.2@1.1',
+      '1.2.1@1.2',
+      '1.2.2@1.2',
+      '1.1@2',
+      '1.2.1@2.1',
+      '1.2.2@2.1',
+      '1.2.1@2.2',
+      '1.2.2@2.2',
     ])
   })
 
@@ -56,7 +75,16 @@ describe('walking a session', () => {
 
   it('gives the rounds with their totals, null where only the doing tells', () => {
     const flat = [...walk(session('2 times\n  repeat for 1 km\n    1:00'))]
-    expect(flat.map(({ round, rounds }) => [round, rounds])).toEqual([[[1, 1], [2, null]], [[2, 1], [2, null]]])
+    expect(flat.map(({ round, rounds }) => [round, rounds])).toEqual([
+      [
+        [1, 1],
+        [2, null],
+      ],
+      [
+        [2, 1],
+        [2, null],
+      ],
+    ])
   })
 
   it('collects ceilings from session, block and step, outermost first', () => {
@@ -66,32 +94,54 @@ describe('walking a session', () => {
 
   it('gives each leg its sport and place', () => {
     const flat = [...walk(readScript('sport multi\n\nleg ride, place trainer\n  1:00\nleg run\n  2:00\n').sessions[0]!)]
-    expect(flat.map(({ sport, place }) => [sport, place?.kind])).toEqual([['ride', 'trainer'], ['run', undefined]])
+    expect(flat.map(({ sport, place }) => [sport, place?.kind])).toEqual([
+      ['ride', 'trainer'],
+      ['run', undefined],
+    ])
   })
 
   it('counts as many steps as it walks, and as deep as the blocks stand', () => {
-    fc.assert(fc.property(arbitrarySession, (document) => {
-      expect(countFlatSteps(document.items)).toBe([...walk(document)].length)
-      const depths = [...walk(document)].map(flat => flat.blocks.length)
-      expect(nestingOf(document.items)).toBeGreaterThanOrEqual(Math.max(0, ...depths))
-    }), { numRuns: 500 })
+    fc.assert(
+      fc.property(arbitrarySession, document => {
+        expect(countFlatSteps(document.items)).toBe([...walk(document)].length)
+        const depths = [...walk(document)].map(flat => flat.blocks.length)
+        expect(nestingOf(document.items)).toBeGreaterThanOrEqual(Math.max(0, ...depths))
+      }),
+      { numRuns: 500 },
+    )
   })
 })
 
 describe('normal form', () => {
   it('is reached in one step', () => {
-    fc.assert(fc.property(arbitrarySession, (document) => {
-      expect(normalise(normalise(document))).toEqual(normalise(document))
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(arbitrarySession, document => {
+        expect(normalise(normalise(document))).toEqual(normalise(document))
+      }),
+      { numRuns: 300 },
+    )
   })
   it('leaves out what says nothing', () => {
-    const document = documentOf([step({
-      doubt: { said: '5m', others: ['5 m'] }, ceiling: { of: 'heart-rate', above: 150, unit: 'bpm' }, swim: { kit: [] },
-      target: { of: 'power', zone: [2, 2], to: { zone: [3, 3] } },
-    })], { source: 'pasted', prompts: [] })
-    expect(normalise(document)).toEqual(documentOf([step({
-      doubt: { said: '5m' }, ceiling: { of: 'heart-rate', above: 150 }, target: { of: 'power', zone: 2, to: { of: 'power', zone: 3 } },
-    })]))
+    const document = documentOf(
+      [
+        step({
+          doubt: { said: '5m', others: ['5 m'] },
+          ceiling: { of: 'heart-rate', above: 150, unit: 'bpm' },
+          swim: { kit: [] },
+          target: { of: 'power', zone: [2, 2], to: { zone: [3, 3] } },
+        }),
+      ],
+      { source: 'pasted', prompts: [] },
+    )
+    expect(normalise(document)).toEqual(
+      documentOf([
+        step({
+          doubt: { said: '5m' },
+          ceiling: { of: 'heart-rate', above: 150 },
+          target: { of: 'power', zone: 2, to: { of: 'power', zone: 3 } },
+        }),
+      ]),
+    )
   })
 })
 
@@ -99,9 +149,17 @@ describe('the check beyond the schema', () => {
   const open = { distance: { value: 5, unit: 'km' } } as const
   const block = (more: Partial<Block>): Item => ({ kind: 'block', repeat: { times: 2 }, items: [step()], ...more })
   it.each<[string, Item, string]>([
-    ['an easiest end that is harder', step({ target: { of: 'pace', unit: 's/km', easiest: 240, hardest: 250 } }), 'harder than its hardest'],
+    [
+      'an easiest end that is harder',
+      step({ target: { of: 'pace', unit: 's/km', easiest: 240, hardest: 250 } }),
+      'harder than its hardest',
+    ],
     ['the same for watts', step({ target: { of: 'power', unit: 'W', easiest: 250, hardest: 240 } }), 'harder than its hardest'],
-    ['a changing target on an open step', step({ end: { on: 'press' }, target: { of: 'power', unit: 'W', easiest: 200, to: { easiest: 220 } } }), 'needs a step of a time or a distance'],
+    [
+      'a changing target on an open step',
+      step({ end: { on: 'press' }, target: { of: 'power', unit: 'W', easiest: 200, to: { easiest: 220 } } }),
+      'needs a step of a time or a distance',
+    ],
     ['an own time without a distance', step({ target: { of: 'pace', unit: 's/step', easiest: 90, hardest: 90 } }), 'needs a distance'],
     ['a change of unit', step({ target: { of: 'power', unit: 'W', easiest: 200, to: { unit: '%CP', easiest: 90 } } }), 'within one unit'],
     ['zones the wrong way round', step({ target: { of: 'power', zone: [4, 2] } }), 'lower zone comes first'],
@@ -118,7 +176,9 @@ describe('the check beyond the schema', () => {
 
   it('finds a leg within a leg', () => {
     const inner: Item = { kind: 'leg', sport: 'run', items: [step()] }
-    expect(checkSession(documentOf([{ kind: 'leg', sport: 'ride', items: [inner] }], { sport: 'multi' }))).toMatchObject([{ path: '1.1', code: 'leg' }])
+    expect(checkSession(documentOf([{ kind: 'leg', sport: 'ride', items: [inner] }], { sport: 'multi' }))).toMatchObject([
+      { path: '1.1', code: 'leg' },
+    ])
   })
 
   it('counts past a limit without unrolling', () => {
@@ -149,7 +209,12 @@ describe('the schema', () => {
 
 describe('a title for an untitled session', () => {
   it.each([
-    ['2 x (4 x (90 s, 1 min easy)) / 4 min', '2 x 4 x 1:30'], ['40 min easy', '40:00 @ easy effort'], ['10 min WU, 5 km @ 4:30 /km', '5 km @ 4:30 /km'], ['warm-up 10:00', '10:00'],
-    ['qwerty 12', 'qwerty 12'], ['see you there', 'see you there'], ['', 'Untitled'],
+    ['2 x (4 x (90 s, 1 min easy)) / 4 min', '2 x 4 x 1:30'],
+    ['40 min easy', '40:00 @ easy effort'],
+    ['10 min WU, 5 km @ 4:30 /km', '5 km @ 4:30 /km'],
+    ['warm-up 10:00', '10:00'],
+    ['qwerty 12', 'qwerty 12'],
+    ['see you there', 'see you there'],
+    ['', 'Untitled'],
   ])('"%s" is called "%s"', (text, title) => expect(titleOf(readScript(text).sessions[0]!)).toBe(title))
 })

@@ -7,8 +7,10 @@ const isSettled = Object.isFrozen
  *
  * @param make must go by its arguments alone
  */
-export function remembered<Of extends object, Context extends readonly unknown[], Made>(make: (of: Of, ...context: Context) => Made): (of: Of, ...context: Context) => Made {
-  const known = new WeakMap<Of, { context: Context, made: Made }>()
+export function remembered<Of extends object, Context extends readonly unknown[], Made>(
+  make: (of: Of, ...context: Context) => Made,
+): (of: Of, ...context: Context) => Made {
+  const known = new WeakMap<Of, { context: Context; made: Made }>()
   return (of, ...context) => {
     if (!isSettled(of)) return make(of, ...context)
     const last = known.get(of)

@@ -26,7 +26,10 @@ function mainWork(items: readonly Item[]): string | null {
  */
 export function titleOf(session: Session): string {
   if (session.title !== undefined) return session.title
-  const firstNote = session.note?.split('\n').find(line => line.trim() !== '')?.trim()
+  const firstNote = session.note
+    ?.split('\n')
+    .find(line => line.trim() !== '')
+    ?.trim()
   const unread = session.items.find(item => item.kind === 'unread')
   const step = session.items.find(item => item.kind === 'step')
   const title = mainWork(session.items) ?? (step ? sayWork(step) : undefined) ?? unread?.text ?? firstNote ?? 'Untitled'

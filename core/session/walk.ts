@@ -66,11 +66,17 @@ export type Visit = (flat: FlatStep) => boolean
 /** Whether the walk and every open repeat around go on. */
 type Alive = () => boolean
 
-interface Walker { visit: Visit, goesOn: GoesOn, taken: number, hasEnded: boolean }
+interface Walker {
+  visit: Visit
+  goesOn: GoesOn
+  taken: number
+  hasEnded: boolean
+}
 
 function walkItem(item: Item, path: string, around: Surroundings, walker: Walker, alive: Alive): void {
   switch (item.kind) {
-    case 'unread': return
+    case 'unread':
+      return
     case 'step': {
       const { round, rounds, sport, place, blocks } = around
       const ceilings = item.ceiling ? [...around.ceilings, item.ceiling] : around.ceilings
@@ -78,8 +84,10 @@ function walkItem(item: Item, path: string, around: Surroundings, walker: Walker
       else walker.hasEnded = true
       return
     }
-    case 'leg': return walkItems(item.items, `${path}.`, { ...around, sport: item.sport, place: item.place }, walker, alive)
-    case 'block': return walkBlock(item, path, around, walker, alive)
+    case 'leg':
+      return walkItems(item.items, `${path}.`, { ...around, sport: item.sport, place: item.place }, walker, alive)
+    case 'block':
+      return walkBlock(item, path, around, walker, alive)
   }
 }
 
@@ -121,7 +129,11 @@ const once: GoesOn = (_, round) => round.at(-1) === 1
  */
 export function eachStep(session: Session, visit: Visit, goesOn: GoesOn = once): void {
   const around: Surroundings = {
-    sport: session.sport, place: session.place, round: [], rounds: [], blocks: [],
+    sport: session.sport,
+    place: session.place,
+    round: [],
+    rounds: [],
+    blocks: [],
     ceilings: session.ceiling ? [session.ceiling] : [],
   }
   const walker: Walker = { visit, goesOn, taken: 0, hasEnded: false }

@@ -14,7 +14,7 @@ export function openDatabase(url: string) {
 
 /** Runs work as the application's role with one owner's rows in sight; rolled back when it throws. */
 export function asOwner<T>(database: Database, owner: string, work: (tx: OwnerTransaction) => Promise<T>): Promise<T> {
-  return database.transaction(async (tx) => {
+  return database.transaction(async tx => {
     await tx.execute(sql`select set_config('role', 'agonis_app', true), set_config('agonis.owner', ${owner}, true)`)
     return work(tx)
   })

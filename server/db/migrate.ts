@@ -14,8 +14,7 @@ export async function migrateDatabase(url: string): Promise<void> {
     await connection`select pg_advisory_lock(${lockKey})`
     await migrate(drizzle(connection), { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) })
     await connection`select pg_advisory_unlock(${lockKey})`
-  }
-  finally {
+  } finally {
     await connection.end()
   }
 }

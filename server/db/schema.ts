@@ -1,5 +1,22 @@
 import { sql } from 'drizzle-orm'
-import { bigint, boolean, customType, date, doublePrecision, index, integer, jsonb, pgPolicy, pgRole, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import {
+  bigint,
+  boolean,
+  customType,
+  date,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgPolicy,
+  pgRole,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/link/transfer'
 import type { Score } from '../../core/record/score'
 import type { Session } from '../../core/session/document'
@@ -9,21 +26,23 @@ import type { LinkKind } from '../../shared/api'
 /** The role every request works under: it owns nothing and row-level security binds it. */
 export const appRole = pgRole('agonis_app')
 
-const bytea = customType<{ data: Uint8Array, driverData: Buffer }>({
-  dataType: () => 'bytea',
-  toDriver: value => Buffer.from(value),
-})
+const bytea = customType<{ data: Uint8Array; driverData: Buffer }>({ dataType: () => 'bytea', toDriver: value => Buffer.from(value) })
 
-const owner = () => uuid('owner_id').notNull().default(sql`current_setting('agonis.owner')::uuid`)
-  .references(() => account.id, { onDelete: 'cascade' })
+const owner = () =>
+  uuid('owner_id')
+    .notNull()
+    .default(sql`current_setting('agonis.owner')::uuid`)
+    .references(() => account.id, { onDelete: 'cascade' })
 const createdAt = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow()
 
 /** A row is seen and written only under its owner's name. */
-const ownerPolicy = (table: string) => pgPolicy(`${table}_by_owner`, {
-  for: 'all', to: appRole,
-  using: sql`owner_id = current_setting('agonis.owner', true)::uuid`,
-  withCheck: sql`owner_id = current_setting('agonis.owner', true)::uuid`,
-})
+const ownerPolicy = (table: string) =>
+  pgPolicy(`${table}_by_owner`, {
+    for: 'all',
+    to: appRole,
+    using: sql`owner_id = current_setting('agonis.owner', true)::uuid`,
+    withCheck: sql`owner_id = current_setting('agonis.owner', true)::uuid`,
+  })
 
 /** Who owns rows. The token that names an account is kept only as its digest. */
 export const account = pgTable('account', {
@@ -34,183 +53,257 @@ export const account = pgTable('account', {
 })
 
 /** Every accepted save of the athlete document; the highest number is the athlete of today. */
-export const athleteRevision = pgTable('athlete_revision', {
-  ownerId: owner(),
-  number: integer('number').notNull(),
-  document: text('document').notNull(),
-  digest: text('digest').notNull(),
-  createdAt: createdAt(),
-}, table => [primaryKey({ columns: [table.ownerId, table.number] }), ownerPolicy('athlete_revision')])
+export const athleteRevision = pgTable(
+  'athlete_revision',
+  {
+    ownerId: owner(),
+    number: integer('number').notNull(),
+    document: text('document').notNull(),
+    digest: text('digest').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.number] }), ownerPolicy('athlete_revision')],
+)
 
 /** A session on the shelf; what it says is in its revisions. Removed ones keep their row until they are purged. */
-export const session = pgTable('session', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  ownerId: owner(),
-  title: text('title').notNull(),
-  sport: text('sport').notNull(),
-  head: integer('head').notNull(),
-  seconds: doublePrecision('seconds'),
-  metres: doublePrecision('metres'),
-  steps: integer('steps').notNull(),
-  open: integer('open').notNull(),
-  /** The session that this one is a variant of, or its own id: variants of one session share it. */
-  familyId: uuid('family_id'),
-  tags: text('tags').array().notNull().default(sql`'{}'`),
-  /** Thoughts about it that the athlete has waved off, by their keys. */
-  waved: text('waved').array().notNull().default(sql`'{}'`),
-  /** What is in it, as words a search asks for; made from the newest revision, by the version of the rules that made it. */
-  facets: text('facets').array().notNull().default(sql`'{}'`),
-  words: text('words').notNull().default(''),
-  /** Digest of its rows alone: sessions with equal rows share it, whatever they are called. */
-  content: text('content').notNull().default(''),
-  facetsVersion: integer('facets_version').notNull().default(0),
-  archivedAt: timestamp('archived_at', { withTimezone: true }),
-  removedAt: timestamp('removed_at', { withTimezone: true }),
-  createdAt: createdAt(),
-  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
-}, table => [
-  index('session_by_owner').on(table.ownerId, table.updatedAt), index('session_by_facets').using('gin', table.facets),
-  index('session_by_content').on(table.ownerId, table.content), index('session_by_family').on(table.ownerId, table.familyId), ownerPolicy('session'),
-])
+export const session = pgTable(
+  'session',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    ownerId: owner(),
+    title: text('title').notNull(),
+    sport: text('sport').notNull(),
+    head: integer('head').notNull(),
+    seconds: doublePrecision('seconds'),
+    metres: doublePrecision('metres'),
+    steps: integer('steps').notNull(),
+    open: integer('open').notNull(),
+    /** The session that this one is a variant of, or its own id: variants of one session share it. */
+    familyId: uuid('family_id'),
+    tags: text('tags')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    /** Thoughts about it that the athlete has waved off, by their keys. */
+    waved: text('waved')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    /** What is in it, as words a search asks for; made from the newest revision, by the version of the rules that made it. */
+    facets: text('facets')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    words: text('words').notNull().default(''),
+    /** Digest of its rows alone: sessions with equal rows share it, whatever they are called. */
+    content: text('content').notNull().default(''),
+    facetsVersion: integer('facets_version').notNull().default(0),
+    archivedAt: timestamp('archived_at', { withTimezone: true }),
+    removedAt: timestamp('removed_at', { withTimezone: true }),
+    createdAt: createdAt(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  table => [
+    index('session_by_owner').on(table.ownerId, table.updatedAt),
+    index('session_by_facets').using('gin', table.facets),
+    index('session_by_content').on(table.ownerId, table.content),
+    index('session_by_family').on(table.ownerId, table.familyId),
+    ownerPolicy('session'),
+  ],
+)
 
 /** One accepted save: the words as typed, the document they read as, and the number it started from. */
-export const revision = pgTable('revision', {
-  sessionId: uuid('session_id').notNull().references(() => session.id, { onDelete: 'cascade' }),
-  ownerId: owner(),
-  number: integer('number').notNull(),
-  base: integer('base').notNull(),
-  script: text('script').notNull(),
-  /** The words as pasted, where the script was made from some. */
-  source: text('source'),
-  document: text('document').notNull(),
-  search: jsonb('search').$type<Session>().notNull(),
-  digest: text('digest').notNull(),
-  createdAt: createdAt(),
-}, table => [primaryKey({ columns: [table.sessionId, table.number] }), ownerPolicy('revision')])
+export const revision = pgTable(
+  'revision',
+  {
+    sessionId: uuid('session_id')
+      .notNull()
+      .references(() => session.id, { onDelete: 'cascade' }),
+    ownerId: owner(),
+    number: integer('number').notNull(),
+    base: integer('base').notNull(),
+    script: text('script').notNull(),
+    /** The words as pasted, where the script was made from some. */
+    source: text('source'),
+    document: text('document').notNull(),
+    search: jsonb('search').$type<Session>().notNull(),
+    digest: text('digest').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.sessionId, table.number] }), ownerPolicy('revision')],
+)
 
 /** A session put on a day. */
-export const planEntry = pgTable('plan_entry', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  ownerId: owner(),
-  sessionId: uuid('session_id').notNull().references(() => session.id, { onDelete: 'cascade' }),
-  day: date('day').notNull(),
-  createdAt: createdAt(),
-}, table => [index('plan_entry_by_day').on(table.ownerId, table.day), ownerPolicy('plan_entry')])
+export const planEntry = pgTable(
+  'plan_entry',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    ownerId: owner(),
+    sessionId: uuid('session_id')
+      .notNull()
+      .references(() => session.id, { onDelete: 'cascade' }),
+    day: date('day').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [index('plan_entry_by_day').on(table.ownerId, table.day), ownerPolicy('plan_entry')],
+)
 
 /**
  * A watch of the athlete: its profile, where the link finds it, and the key that pairing gave. One server at a time speaks with
  * it: the one that holds the lease, whose number grows with every taking and stands in every frame.
  */
-export const watch = pgTable('watch', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  ownerId: owner(),
-  name: text('name').notNull(),
-  address: text('address').notNull(),
-  profile: jsonb('profile').$type<WatchProfile>().notNull(),
-  link: text('link').$type<LinkKind>().notNull().default('radio'),
-  key: text('key'),
-  /** A key agreed on that the watch may or may not have taken yet. */
-  pendingKey: text('pending_key'),
-  /** The athlete's standing choices about losses, by what they are about. */
-  standing: jsonb('standing').$type<Record<string, string>>().notNull().default({}),
-  incarnation: text('incarnation'),
-  leaseNumber: bigint('lease_number', { mode: 'number' }).notNull().default(0),
-  leaseHolder: text('lease_holder'),
-  leaseUntil: timestamp('lease_until', { withTimezone: true }),
-  createdAt: createdAt(),
-}, table => [uniqueIndex('watch_by_address').on(table.ownerId, table.address), ownerPolicy('watch')])
+export const watch = pgTable(
+  'watch',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    ownerId: owner(),
+    name: text('name').notNull(),
+    address: text('address').notNull(),
+    profile: jsonb('profile').$type<WatchProfile>().notNull(),
+    link: text('link').$type<LinkKind>().notNull().default('radio'),
+    key: text('key'),
+    /** A key agreed on that the watch may or may not have taken yet. */
+    pendingKey: text('pending_key'),
+    /** The athlete's standing choices about losses, by what they are about. */
+    standing: jsonb('standing').$type<Record<string, string>>().notNull().default({}),
+    incarnation: text('incarnation'),
+    leaseNumber: bigint('lease_number', { mode: 'number' }).notNull().default(0),
+    leaseHolder: text('lease_holder'),
+    leaseUntil: timestamp('lease_until', { withTimezone: true }),
+    createdAt: createdAt(),
+  },
+  table => [uniqueIndex('watch_by_address').on(table.ownerId, table.address), ownerPolicy('watch')],
+)
 
 /** What the athlete has chosen instead of a loss, row by row, for one session on one watch. */
-export const fitChoice = pgTable('fit_choice', {
-  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
-  sessionId: uuid('session_id').notNull().references(() => session.id, { onDelete: 'cascade' }),
-  ownerId: owner(),
-  here: jsonb('here').$type<Record<string, string>>().notNull(),
-}, table => [primaryKey({ columns: [table.watchId, table.sessionId] }), ownerPolicy('fit_choice')])
+export const fitChoice = pgTable(
+  'fit_choice',
+  {
+    watchId: uuid('watch_id')
+      .notNull()
+      .references(() => watch.id, { onDelete: 'cascade' }),
+    sessionId: uuid('session_id')
+      .notNull()
+      .references(() => session.id, { onDelete: 'cascade' }),
+    ownerId: owner(),
+    here: jsonb('here').$type<Record<string, string>>().notNull(),
+  },
+  table => [primaryKey({ columns: [table.watchId, table.sessionId] }), ownerPolicy('fit_choice')],
+)
 
 /** What has come home so far of a recording that is on its way, part by part in order. */
-export const arrival = pgTable('arrival', {
-  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
-  digest: text('digest').notNull(),
-  at: integer('at').notNull(),
-  ownerId: owner(),
-  bytes: bytea('bytes').notNull(),
-  createdAt: createdAt(),
-}, table => [primaryKey({ columns: [table.watchId, table.digest, table.at] }), ownerPolicy('arrival')])
+export const arrival = pgTable(
+  'arrival',
+  {
+    watchId: uuid('watch_id')
+      .notNull()
+      .references(() => watch.id, { onDelete: 'cascade' }),
+    digest: text('digest').notNull(),
+    at: integer('at').notNull(),
+    ownerId: owner(),
+    bytes: bytea('bytes').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.watchId, table.digest, table.at] }), ownerPolicy('arrival')],
+)
 
 /** What a slot of a watch should hold: the program as sent, frozen, with where it came from. */
-export const holding = pgTable('holding', {
-  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
-  slot: integer('slot').notNull(),
-  ownerId: owner(),
-  sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
-  revision: integer('revision').notNull(),
-  program: text('program').notNull(),
-  digest: text('digest').notNull(),
-  receipt: jsonb('receipt').$type<Receipt & { readBackAt: string }>(),
-  /** The day it was pushed for; null where it was sent by hand. */
-  day: date('day'),
-  /** Asked to be cleared, and perhaps still there. */
-  isLeaving: boolean('is_leaving').notNull().default(false),
-  createdAt: createdAt(),
-}, table => [primaryKey({ columns: [table.watchId, table.slot] }), ownerPolicy('holding')])
+export const holding = pgTable(
+  'holding',
+  {
+    watchId: uuid('watch_id')
+      .notNull()
+      .references(() => watch.id, { onDelete: 'cascade' }),
+    slot: integer('slot').notNull(),
+    ownerId: owner(),
+    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    revision: integer('revision').notNull(),
+    program: text('program').notNull(),
+    digest: text('digest').notNull(),
+    receipt: jsonb('receipt').$type<Receipt & { readBackAt: string }>(),
+    /** The day it was pushed for; null where it was sent by hand. */
+    day: date('day'),
+    /** Asked to be cleared, and perhaps still there. */
+    isLeaving: boolean('is_leaving').notNull().default(false),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.watchId, table.slot] }), ownerPolicy('holding')],
+)
 
 /** One sending of a program, with how far it came; it can be resumed until it is done. */
-export const transfer = pgTable('transfer', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  ownerId: owner(),
-  watchId: uuid('watch_id').notNull().references(() => watch.id, { onDelete: 'cascade' }),
-  sessionId: uuid('session_id').notNull().references(() => session.id, { onDelete: 'cascade' }),
-  revision: integer('revision').notNull(),
-  slot: integer('slot').notNull(),
-  expects: integer('expects').notNull(),
-  incarnation: text('incarnation').notNull().default(''),
-  day: date('day'),
-  isCalledOff: boolean('is_called_off').notNull().default(false),
-  program: text('program').notNull(),
-  digest: text('digest').notNull(),
-  state: text('state').$type<'sending' | 'stopped' | 'done' | 'cancelled'>().notNull(),
-  arrived: integer('arrived').notNull().default(0),
-  size: integer('size').notNull(),
-  problem: text('problem'),
-  createdAt: createdAt(),
-  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
-}, table => [index('transfer_by_watch').on(table.watchId, table.createdAt), ownerPolicy('transfer')])
+export const transfer = pgTable(
+  'transfer',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    ownerId: owner(),
+    watchId: uuid('watch_id')
+      .notNull()
+      .references(() => watch.id, { onDelete: 'cascade' }),
+    sessionId: uuid('session_id')
+      .notNull()
+      .references(() => session.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    slot: integer('slot').notNull(),
+    expects: integer('expects').notNull(),
+    incarnation: text('incarnation').notNull().default(''),
+    day: date('day'),
+    isCalledOff: boolean('is_called_off').notNull().default(false),
+    program: text('program').notNull(),
+    digest: text('digest').notNull(),
+    state: text('state').$type<'sending' | 'stopped' | 'done' | 'cancelled'>().notNull(),
+    arrived: integer('arrived').notNull().default(0),
+    size: integer('size').notNull(),
+    problem: text('problem'),
+    createdAt: createdAt(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  table => [index('transfer_by_watch').on(table.watchId, table.createdAt), ownerPolicy('transfer')],
+)
 
 /** A recording that came home: its columns compressed, its score, and the program it was carried out from. */
-export const recording = pgTable('recording', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  ownerId: owner(),
-  digest: text('digest').notNull(),
-  title: text('title').notNull(),
-  sport: text('sport').notNull(),
-  startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
-  timeZone: text('time_zone'),
-  /** Seconds that the watch's clock was ahead when it came home; `started_at` is put right by it. */
-  clockAhead: integer('clock_ahead'),
-  seconds: doublePrecision('seconds').notNull(),
-  metres: doublePrecision('metres'),
-  watchId: uuid('watch_id').references(() => watch.id, { onDelete: 'set null' }),
-  sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
-  programDigest: text('program_digest'),
-  program: text('program'),
-  samples: bytea('samples').notNull(),
-  felt: jsonb('felt').$type<{ rpe?: number, note?: string, pain?: boolean }>(),
-  score: jsonb('score').$type<Score>(),
-  createdAt: createdAt(),
-}, table => [
-  uniqueIndex('recording_once').on(table.ownerId, table.digest),
-  index('recording_by_start').on(table.ownerId, table.startedAt),
-  ownerPolicy('recording'),
-])
+export const recording = pgTable(
+  'recording',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    ownerId: owner(),
+    digest: text('digest').notNull(),
+    title: text('title').notNull(),
+    sport: text('sport').notNull(),
+    startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+    timeZone: text('time_zone'),
+    /** Seconds that the watch's clock was ahead when it came home; `started_at` is put right by it. */
+    clockAhead: integer('clock_ahead'),
+    seconds: doublePrecision('seconds').notNull(),
+    metres: doublePrecision('metres'),
+    watchId: uuid('watch_id').references(() => watch.id, { onDelete: 'set null' }),
+    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    programDigest: text('program_digest'),
+    program: text('program'),
+    samples: bytea('samples').notNull(),
+    felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
+    score: jsonb('score').$type<Score>(),
+    createdAt: createdAt(),
+  },
+  table => [
+    uniqueIndex('recording_once').on(table.ownerId, table.digest),
+    index('recording_by_start').on(table.ownerId, table.startedAt),
+    ownerPolicy('recording'),
+  ],
+)
 
 /** What the watch noted at an instant of a recording. */
-export const mark = pgTable('mark', {
-  recordingId: uuid('recording_id').notNull().references(() => recording.id, { onDelete: 'cascade' }),
-  position: bigint('position', { mode: 'number' }).notNull(),
-  ownerId: owner(),
-  t: doublePrecision('t').notNull(),
-  kind: text('kind').notNull(),
-  path: text('path'),
-  round: integer('round').array(),
-}, table => [primaryKey({ columns: [table.recordingId, table.position] }), ownerPolicy('mark')])
+export const mark = pgTable(
+  'mark',
+  {
+    recordingId: uuid('recording_id')
+      .notNull()
+      .references(() => recording.id, { onDelete: 'cascade' }),
+    position: bigint('position', { mode: 'number' }).notNull(),
+    ownerId: owner(),
+    t: doublePrecision('t').notNull(),
+    kind: text('kind').notNull(),
+    path: text('path'),
+    round: integer('round').array(),
+  },
+  table => [primaryKey({ columns: [table.recordingId, table.position] }), ownerPolicy('mark')],
+)

@@ -7,12 +7,16 @@ const loopback = /^(?:127\.0\.0\.1|localhost|\[::1\])(?::\d+)?$/
  * The door of a server on loopback: another host name or origin is turned away, so that no other page can reach in;
  * whoever opens the first page from this machine is the home account.
  */
-export default defineEventHandler((event) => {
+export default defineEventHandler(event => {
   const host = getHeader(event, 'host') ?? ''
   const origin = getHeader(event, 'origin')
   if (!loopback.test(host) || (origin !== undefined && origin !== `http://${host}`)) {
     setResponseStatus(event, 403)
-    return { problem: 'This server answers only to its own pages on this machine.', where: origin ? 'origin' : 'host', hint: 'Open it as 127.0.0.1 or localhost.' }
+    return {
+      problem: 'This server answers only to its own pages on this machine.',
+      where: origin ? 'origin' : 'host',
+      hint: 'Open it as 127.0.0.1 or localhost.',
+    }
   }
   setHeader(event, 'x-content-type-options', 'nosniff')
   setHeader(event, 'referrer-policy', 'no-referrer')

@@ -8,11 +8,17 @@ export const newToken = () => randomBytes(32).toString('base64url')
 
 /** The account a token names, or null. */
 export async function accountOfToken(database: Database, token: string): Promise<string | null> {
-  const [found] = await database.select({ id: account.id }).from(account).where(eq(account.tokenDigest, digestOfToken(token)))
+  const [found] = await database
+    .select({ id: account.id })
+    .from(account)
+    .where(eq(account.tokenDigest, digestOfToken(token)))
   return found?.id ?? null
 }
 
 export async function createAccount(database: Database, name: string, token: string): Promise<string> {
-  const [made] = await database.insert(account).values({ name, tokenDigest: digestOfToken(token) }).returning({ id: account.id })
+  const [made] = await database
+    .insert(account)
+    .values({ name, tokenDigest: digestOfToken(token) })
+    .returning({ id: account.id })
   return made!.id
 }

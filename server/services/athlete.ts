@@ -27,16 +27,24 @@ export async function saveAthlete(tx: OwnerTransaction, base: number, document: 
   const validated = validateAthlete(document)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
-    throw new Problem(422, `The athlete document does not fit its format: ${pointer} ${problem}.`, `body.document${pointer}`, 'docs/formats/athlete.schema.json says what fits.')
+    throw new Problem(
+      422,
+      `The athlete document does not fit its format: ${pointer} ${problem}.`,
+      `body.document${pointer}`,
+      'docs/formats/athlete.schema.json says what fits.',
+    )
   }
   const current = await currentAthlete(tx)
   if (current.number !== base) {
     throw new Problem(409, 'Your numbers were changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs: current })
   }
   const number = base + 1
-  const inserted = await tx.insert(athleteRevision)
+  const inserted = await tx
+    .insert(athleteRevision)
     .values({ number, document: JSON.stringify(validated.value), digest: digestOf(validated.value) })
-    .onConflictDoNothing().returning({ number: athleteRevision.number })
-  if (inserted.length === 0) throw new Problem(409, 'Your numbers were changed elsewhere meanwhile.', 'body.base', 'Load them again and keep one.')
+    .onConflictDoNothing()
+    .returning({ number: athleteRevision.number })
+  if (inserted.length === 0)
+    throw new Problem(409, 'Your numbers were changed elsewhere meanwhile.', 'body.base', 'Load them again and keep one.')
   return { number, athlete: validated.value }
 }

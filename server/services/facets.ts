@@ -17,14 +17,23 @@ export function shelvedAs(document: Session, title: string) {
   const { items } = normalise(document)
   const rows = items.map(item => printItem(item)).join('\n')
   return {
-    facets: facetsOf(document), facetsVersion, content: digestOf({ sport: document.sport, rows }),
+    facets: facetsOf(document),
+    facetsVersion,
+    content: digestOf({ sport: document.sport, rows }),
     words: [title, document.note ?? '', rows].join('\n').slice(0, wordsAtMost),
   }
 }
 
 /** Makes the shelf's words anew for every session that older rules made them of. */
 export async function refreshFacets(database: Database): Promise<void> {
-  const stale = await database.select({ id: session.id, title: session.title, document: revision.document }).from(session)
-    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head))).where(lt(session.facetsVersion, facetsVersion))
-  for (const row of stale) await database.update(session).set(shelvedAs(JSON.parse(row.document) as Session, row.title)).where(eq(session.id, row.id))
+  const stale = await database
+    .select({ id: session.id, title: session.title, document: revision.document })
+    .from(session)
+    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
+    .where(lt(session.facetsVersion, facetsVersion))
+  for (const row of stale)
+    await database
+      .update(session)
+      .set(shelvedAs(JSON.parse(row.document) as Session, row.title))
+      .where(eq(session.id, row.id))
 }

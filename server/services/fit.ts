@@ -14,20 +14,34 @@ import { loadWatch } from './watch'
 /** The athlete's own day, wherever the server stands. */
 export const todayOf = (athlete: Athlete): string => dayInZone(new Date(), athlete.timeZone ?? 'UTC')
 
-export interface FittedSession extends Fitting { kept: KeptWatch, revision: number, here: Record<string, string> }
+export interface FittedSession extends Fitting {
+  kept: KeptWatch
+  revision: number
+  here: Record<string, string>
+}
 
 /**
  * What sessions become on a watch today, with the athlete's choices about what is lost. All that does not depend on the session is
  * loaded once.
  */
-export async function fitterFor(tx: OwnerTransaction, watchId: string): Promise<(sessionId: string, name?: string) => Promise<FittedSession>> {
+export async function fitterFor(
+  tx: OwnerTransaction,
+  watchId: string,
+): Promise<(sessionId: string, name?: string) => Promise<FittedSession>> {
   const kept = await loadWatch(tx, watchId)
   const { athlete } = await currentAthlete(tx)
   const on = todayOf(athlete)
-  const choices = await tx.select({ sessionId: fitChoice.sessionId, here: fitChoice.here }).from(fitChoice).where(eq(fitChoice.watchId, watchId))
+  const choices = await tx
+    .select({ sessionId: fitChoice.sessionId, here: fitChoice.here })
+    .from(fitChoice)
+    .where(eq(fitChoice.watchId, watchId))
   const hereOf = new Map(choices.map(choice => [choice.sessionId, choice.here]))
-  const held = (await tx.select({ program: holding.program, sessionId: holding.sessionId }).from(holding).where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false))))
-    .map(({ program, sessionId }) => ({ sessionId, name: (JSON.parse(program) as Program).name }))
+  const held = (
+    await tx
+      .select({ program: holding.program, sessionId: holding.sessionId })
+      .from(holding)
+      .where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false)))
+  ).map(({ program, sessionId }) => ({ sessionId, name: (JSON.parse(program) as Program).name }))
   return async (sessionId, name) => {
     const { document, title, number } = await loadSession(tx, sessionId)
     const here = hereOf.get(sessionId) ?? {}
@@ -52,5 +66,8 @@ export async function previewFit(tx: OwnerTransaction, watchId: string, sessionI
 export async function chooseInstead(tx: OwnerTransaction, watchId: string, sessionId: string, here: Record<string, string>): Promise<void> {
   await loadWatch(tx, watchId)
   await loadSession(tx, sessionId)
-  await tx.insert(fitChoice).values({ watchId, sessionId, here }).onConflictDoUpdate({ target: [fitChoice.watchId, fitChoice.sessionId], set: { here } })
+  await tx
+    .insert(fitChoice)
+    .values({ watchId, sessionId, here })
+    .onConflictDoUpdate({ target: [fitChoice.watchId, fitChoice.sessionId], set: { here } })
 }

@@ -30,9 +30,12 @@ const until = sql`now() + interval '${sql.raw(leaseFor)}'`
 type WatchRow = typeof watch.$inferSelect
 
 async function take(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRow | null> {
-  return asOwner(database, owner, async (tx) => {
-    const [row] = await tx.update(watch).set({ leaseHolder: holder, leaseUntil: until, leaseNumber: sql`${watch.leaseNumber} + 1` })
-      .where(and(eq(watch.id, watchId), or(isNull(watch.leaseUntil), lt(watch.leaseUntil, sql`now()`)))).returning()
+  return asOwner(database, owner, async tx => {
+    const [row] = await tx
+      .update(watch)
+      .set({ leaseHolder: holder, leaseUntil: until, leaseNumber: sql`${watch.leaseNumber} + 1` })
+      .where(and(eq(watch.id, watchId), or(isNull(watch.leaseUntil), lt(watch.leaseUntil, sql`now()`))))
+      .returning()
     if (row) return row
     const [known] = await tx.select({ id: watch.id }).from(watch).where(eq(watch.id, watchId))
     if (!known) throw notFound('watch', 'params.id')
@@ -44,7 +47,8 @@ async function takeInTime(database: Database, owner: string, watchId: string, ho
   for (const end = Date.now() + waitAtMost; ;) {
     const row = await take(database, owner, watchId, holder)
     if (row) return row
-    if (Date.now() > end) throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or call it off.')
+    if (Date.now() > end)
+      throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or call it off.')
     await pause(askAgainEvery)
   }
 }
@@ -52,24 +56,42 @@ async function takeInTime(database: Database, owner: string, watchId: string, ho
 function turnOf(database: Database, owner: string, row: WatchRow, key: string, holder: string): Turn {
   const isMine = and(eq(watch.id, row.id), eq(watch.leaseHolder, holder), gt(watch.leaseUntil, sql`now()`))
   return {
-    watchId: row.id, lease: row.leaseNumber, messageBytes: messageBytes[row.link],
+    watchId: row.id,
+    lease: row.leaseNumber,
+    messageBytes: messageBytes[row.link],
     exchange: openLine(openLink(row.address, row.link), { watch: row.address, key, firstCounter: firstCounter(row.leaseNumber) }),
-    whileHeld: work => asOwner(database, owner, async (tx) => {
-      const held = await tx.update(watch).set({ leaseUntil: until }).where(isMine).returning({ id: watch.id })
-      return held.length === 0 ? null : work(tx)
-    }),
+    whileHeld: work =>
+      asOwner(database, owner, async tx => {
+        const held = await tx.update(watch).set({ leaseUntil: until }).where(isMine).returning({ id: watch.id })
+        return held.length === 0 ? null : work(tx)
+      }),
   }
 }
 
 /** Turns what the link or the watch answered badly into a problem the reader can act on. */
 export function asProblem(error: unknown): unknown {
-  if (error instanceof SilentError) return new Problem(502, 'The watch does not answer.', 'link', 'Bring it near, switch it on or mend the link, then go on: what arrived is kept.')
-  if (error instanceof UnpairedError) return new Problem(409, 'The watch does not know this account: it was reset, or belongs to somebody else now.', 'watch', 'Pair it again with the code it shows.', { why: 'unpaired' })
+  if (error instanceof SilentError)
+    return new Problem(
+      502,
+      'The watch does not answer.',
+      'link',
+      'Bring it near, switch it on or mend the link, then go on: what arrived is kept.',
+    )
+  if (error instanceof UnpairedError)
+    return new Problem(
+      409,
+      'The watch does not know this account: it was reset, or belongs to somebody else now.',
+      'watch',
+      'Pair it again with the code it shows.',
+      { why: 'unpaired' },
+    )
   if (error instanceof LeaseLostError) return new Problem(409, 'Another server took over the watch meanwhile.', 'watch', 'Try again.')
   if (error instanceof BehindError) return new Problem(409, 'The watch has spoken with another server since.', 'watch', 'Try again.')
   if (!(error instanceof RefusedError)) return error
   const hints: Record<string, string> = {
-    full: 'Clear a slot on the watch first.', busy: 'Wait until the run on the watch has ended.', unpaired: 'Pair it with the code it shows.',
+    full: 'Clear a slot on the watch first.',
+    busy: 'Wait until the run on the watch has ended.',
+    unpaired: 'Pair it with the code it shows.',
     stale: 'The watch was changed meanwhile; look at what it holds and try again.',
   }
   return new Problem(409, `The watch refused: ${error.detail}.`, 'watch', hints[error.why] ?? 'Send it again.', { why: error.why })
@@ -81,34 +103,48 @@ export function asProblem(error: unknown): unknown {
  * Traps: the watch may have taken the key of a pairing whose end never came back, so a key that is pending is tried before the watch
  * is given up; and a database brought back from a backup counts behind the watch, so the lease is counted on above what it has heard.
  */
-export async function atWatch<T>(database: Database, owner: string, watchId: string, work: (turn: Turn, row: WatchRow) => Promise<T>): Promise<T> {
+export async function atWatch<T>(
+  database: Database,
+  owner: string,
+  watchId: string,
+  work: (turn: Turn, row: WatchRow) => Promise<T>,
+): Promise<T> {
   const holder = randomUUID()
   let row = await takeInTime(database, owner, watchId, holder)
   const change = async (values: Parameters<ReturnType<OwnerTransaction['update']>['set']>[0]) => {
-    const [next] = await asOwner(database, owner, tx => tx.update(watch).set(values).where(and(eq(watch.id, watchId), eq(watch.leaseHolder, holder))).returning())
+    const [next] = await asOwner(database, owner, tx =>
+      tx
+        .update(watch)
+        .set(values)
+        .where(and(eq(watch.id, watchId), eq(watch.leaseHolder, holder)))
+        .returning(),
+    )
     if (!next) throw new LeaseLostError('another server speaks with the watch now')
     row = next
   }
   const attempt = async () => {
     if (row.key === null && row.pendingKey !== null) await change({ key: row.pendingKey, pendingKey: null })
-    if (row.key === null) throw new Problem(409, `${row.name} is not paired yet.`, 'watch', 'Pair it with the code it shows.', { why: 'unpaired' })
+    if (row.key === null)
+      throw new Problem(409, `${row.name} is not paired yet.`, 'watch', 'Pair it with the code it shows.', { why: 'unpaired' })
     return work(turnOf(database, owner, row, row.key, holder), row)
   }
   try {
     try {
       return await attempt()
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof UnpairedError && row.pendingKey !== null) await change({ key: row.pendingKey, pendingKey: null })
       else if (error instanceof BehindError) await change({ leaseNumber: error.lease + 1 })
       else throw error
       return await attempt()
     }
-  }
-  catch (error) {
+  } catch (error) {
     throw asProblem(error)
-  }
-  finally {
-    await asOwner(database, owner, tx => tx.update(watch).set({ leaseUntil: null, leaseHolder: null }).where(and(eq(watch.id, watchId), eq(watch.leaseHolder, holder))))
+  } finally {
+    await asOwner(database, owner, tx =>
+      tx
+        .update(watch)
+        .set({ leaseUntil: null, leaseHolder: null })
+        .where(and(eq(watch.id, watchId), eq(watch.leaseHolder, holder))),
+    )
   }
 }

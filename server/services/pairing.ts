@@ -15,18 +15,32 @@ import { loadWatch } from './watch'
 export async function pairByCode(database: Database, owner: string, id: string, code: string): Promise<KeptWatch> {
   const kept = await asOwner(database, owner, tx => loadWatch(tx, id))
   const open = openLine(openLink(kept.address, kept.link), { watch: kept.address, key: null, firstCounter: Date.now() })
-  const change = (values: Partial<typeof watch.$inferInsert>) => asOwner(database, owner, tx => tx.update(watch).set(values).where(eq(watch.id, id)))
+  const change = (values: Partial<typeof watch.$inferInsert>) =>
+    asOwner(database, owner, tx => tx.update(watch).set(values).where(eq(watch.id, id)))
   let agreed: string | null = null
   try {
-    await pairWatch(open, kept.address, owner, code, count => new Uint8Array(randomBytes(count)), async (key) => {
-      agreed = key
-      await change({ pendingKey: key })
-    })
+    await pairWatch(
+      open,
+      kept.address,
+      owner,
+      code,
+      count => new Uint8Array(randomBytes(count)),
+      async key => {
+        agreed = key
+        await change({ pendingKey: key })
+      },
+    )
     await change({ key: agreed, pendingKey: null })
-  }
-  catch (error) {
-    if (error instanceof WrongCodeError) throw new Problem(422, 'That is not the code on the watch.', 'body.code', 'Read it again; after three tries the watch shows another.')
-    if (error instanceof SilentError && agreed !== null) throw new Problem(502, 'The watch fell silent just at the end of pairing.', 'link', 'Look whether it works; if not, pair it once more.')
+  } catch (error) {
+    if (error instanceof WrongCodeError)
+      throw new Problem(422, 'That is not the code on the watch.', 'body.code', 'Read it again; after three tries the watch shows another.')
+    if (error instanceof SilentError && agreed !== null)
+      throw new Problem(
+        502,
+        'The watch fell silent just at the end of pairing.',
+        'link',
+        'Look whether it works; if not, pair it once more.',
+      )
     throw asProblem(error)
   }
   return asOwner(database, owner, tx => loadWatch(tx, id))

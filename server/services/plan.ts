@@ -16,9 +16,19 @@ export function checkDay(day: string): void {
 export async function listPlan(tx: OwnerTransaction, from: string, to: string): Promise<PlanRow[]> {
   checkDay(from)
   checkDay(to)
-  return tx.select({ id: planEntry.id, day: planEntry.day, sessionId: session.id, title: session.title, sport: session.sport, seconds: session.seconds })
-    .from(planEntry).innerJoin(session, eq(session.id, planEntry.sessionId))
-    .where(and(gte(planEntry.day, from), lte(planEntry.day, to), isNull(session.removedAt))).orderBy(planEntry.day, planEntry.createdAt)
+  return tx
+    .select({
+      id: planEntry.id,
+      day: planEntry.day,
+      sessionId: session.id,
+      title: session.title,
+      sport: session.sport,
+      seconds: session.seconds,
+    })
+    .from(planEntry)
+    .innerJoin(session, eq(session.id, planEntry.sessionId))
+    .where(and(gte(planEntry.day, from), lte(planEntry.day, to), isNull(session.removedAt)))
+    .orderBy(planEntry.day, planEntry.createdAt)
 }
 
 /** Puts a session on a day. */

@@ -18,17 +18,28 @@ import { clearThere, lookAt } from './wrist'
 async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnType<typeof lookAt>>): Promise<PushQuestion> {
   const { athlete } = await currentAthlete(tx)
   const today = todayOf(athlete)
-  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({ day: row.day, session: row.sessionId, title: row.title }))
+  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({
+    day: row.day,
+    session: row.sessionId,
+    title: row.title,
+  }))
   const held = await tx.select().from(holding).where(eq(holding.watchId, watchId))
   const slots = seen.slots.map((state): SlotBeside => {
     const should = held.find(row => row.slot === state.slot)
     return {
-      ...state, isRunning: seen.hello.running === state.slot, awaitsRecording: seen.records.some(record => record.program !== null && record.program === state.digest),
+      ...state,
+      isRunning: seen.hello.running === state.slot,
+      awaitsRecording: seen.records.some(record => record.program !== null && record.program === state.digest),
       should: should ? { session: should.sessionId, day: should.day, digest: should.digest, isLeaving: should.isLeaving } : null,
     }
   })
   const question: PushQuestion = {
-    naming: athlete.schools?.naming ?? 'telling', pushing: athlete.schools?.pushing ?? 'week', today, weekStart: athlete.weekStart ?? 1, due, slots,
+    naming: athlete.schools?.naming ?? 'telling',
+    pushing: athlete.schools?.pushing ?? 'week',
+    today,
+    weekStart: athlete.weekStart ?? 1,
+    due,
+    slots,
     fitted: () => ({ digest: '', fits: false }),
   }
   const fitFor = await fitterFor(tx, watchId)
@@ -46,7 +57,14 @@ export async function dryRun(database: Database, owner: string, watchId: string)
   const question = await asOwner(database, owner, tx => ask(tx, watchId, seen))
   const acts = planPush(question)
   const { incarnation } = seen.hello
-  return { acts, digest: digestOf({ acts, incarnation }), naming: question.naming, pushing: question.pushing, today: question.today, incarnation }
+  return {
+    acts,
+    digest: digestOf({ acts, incarnation }),
+    naming: question.naming,
+    pushing: question.pushing,
+    today: question.today,
+    incarnation,
+  }
 }
 
 /**
@@ -56,19 +74,33 @@ export async function dryRun(database: Database, owner: string, watchId: string)
  */
 export async function push(database: Database, owner: string, watchId: string, digest: string): Promise<TransferState[]> {
   const { acts, incarnation, ...plan } = await dryRun(database, owner, watchId)
-  if (plan.digest !== digest) throw new Problem(409, 'The watch or the week has changed since you looked.', 'body.digest', 'Look at what would be done now.', { plan: { acts, ...plan } })
+  if (plan.digest !== digest)
+    throw new Problem(409, 'The watch or the week has changed since you looked.', 'body.digest', 'Look at what would be done now.', {
+      plan: { acts, ...plan },
+    })
   const begun: TransferState[] = []
   for (const act of acts) {
     if (act.do === 'remove') await clearThere(database, owner, watchId, act.slot, act.expects, false)
     if (act.do === 'keep') {
-      await asOwner(database, owner, tx => tx.update(holding).set({ isLeaving: false, day: act.day }).where(and(eq(holding.watchId, watchId), eq(holding.slot, act.slot))))
+      await asOwner(database, owner, tx =>
+        tx
+          .update(holding)
+          .set({ isLeaving: false, day: act.day })
+          .where(and(eq(holding.watchId, watchId), eq(holding.slot, act.slot))),
+      )
     }
   }
   for (const act of acts) {
     if (act.do !== 'send') continue
-    begun.push(await beginTransfer(database, owner, {
-      watchId, sessionId: act.session, name: act.name, day: act.day, place: { slot: act.slot, expects: act.expects, incarnation },
-    }))
+    begun.push(
+      await beginTransfer(database, owner, {
+        watchId,
+        sessionId: act.session,
+        name: act.name,
+        day: act.day,
+        place: { slot: act.slot, expects: act.expects, incarnation },
+      }),
+    )
   }
   return begun
 }

@@ -17,7 +17,12 @@ import { notFound, Problem } from './problem'
 const zip = promisify(gzip)
 const unzip = promisify(gunzip)
 
-export interface Origin { watchId?: string, sessionId?: string, program?: Program, clockAhead?: number }
+export interface Origin {
+  watchId?: string
+  sessionId?: string
+  program?: Program
+  clockAhead?: number
+}
 
 /** Seconds that a watch's clock may be off before its recordings are dated by ours. */
 const clockTolerance = 60
@@ -27,7 +32,12 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const validated = validateRecording(value)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
-    throw new Problem(422, `The recording does not fit its format: ${pointer} ${problem}.`, `recording${pointer}`, 'docs/formats/recording.schema.json says what fits.')
+    throw new Problem(
+      422,
+      `The recording does not fit its format: ${pointer} ${problem}.`,
+      `recording${pointer}`,
+      'docs/formats/recording.schema.json says what fits.',
+    )
   }
   const fault = checkRecording(validated.value)
   if (fault) throw new Problem(422, `The recording is not sound: ${fault}.`, 'recording.samples', 'Send it again from the watch.')
@@ -36,35 +46,81 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
   const judged = program ? score(program, taken) : null
-  const [row] = await tx.insert(recording).values({
-    digest: digestOf(taken), title: program?.name ?? 'Without a plan', sport: taken.sport, startedAt: new Date(Date.parse(taken.startedAt) - clockAhead * 1000), clockAhead: clockAhead || null, timeZone: taken.timeZone ?? null,
-    seconds: judged?.totals.seconds ?? samples.t.at(-1) ?? 0, metres: samples.metres.findLast(entry => entry !== null) ?? null,
-    watchId: origin.watchId ?? null, sessionId: origin.sessionId ?? null, programDigest: programDigest ?? null,
-    program: program ? JSON.stringify(program) : null, samples: await zip(JSON.stringify(samples)), felt: taken.felt ?? null, score: judged,
-  }).onConflictDoNothing().returning({ id: recording.id })
+  const [row] = await tx
+    .insert(recording)
+    .values({
+      digest: digestOf(taken),
+      title: program?.name ?? 'Without a plan',
+      sport: taken.sport,
+      startedAt: new Date(Date.parse(taken.startedAt) - clockAhead * 1000),
+      clockAhead: clockAhead || null,
+      timeZone: taken.timeZone ?? null,
+      seconds: judged?.totals.seconds ?? samples.t.at(-1) ?? 0,
+      metres: samples.metres.findLast(entry => entry !== null) ?? null,
+      watchId: origin.watchId ?? null,
+      sessionId: origin.sessionId ?? null,
+      programDigest: programDigest ?? null,
+      program: program ? JSON.stringify(program) : null,
+      samples: await zip(JSON.stringify(samples)),
+      felt: taken.felt ?? null,
+      score: judged,
+    })
+    .onConflictDoNothing()
+    .returning({ id: recording.id })
   if (!row) {
-    const [known] = await tx.select({ id: recording.id }).from(recording).where(eq(recording.digest, digestOf(taken)))
+    const [known] = await tx
+      .select({ id: recording.id })
+      .from(recording)
+      .where(eq(recording.digest, digestOf(taken)))
     return known!.id
   }
   for (let at = 0; at < marks.length; at += 2000) {
-    await tx.insert(mark).values(marks.slice(at, at + 2000).map((entry, index) => ({
-      recordingId: row.id, position: at + index, t: entry.t, kind: entry.kind, path: entry.path ?? null, round: entry.round ?? null,
-    })))
+    await tx
+      .insert(mark)
+      .values(
+        marks
+          .slice(at, at + 2000)
+          .map((entry, index) => ({
+            recordingId: row.id,
+            position: at + index,
+            t: entry.t,
+            kind: entry.kind,
+            path: entry.path ?? null,
+            round: entry.round ?? null,
+          })),
+      )
   }
   return row.id
 }
 
 /** What was done, newest first, a page at a time. */
 export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<Listed<LogRow>> {
-  const rows = await tx.select({
-    id: recording.id, title: recording.title, sport: recording.sport, startedAt: recording.startedAt, seconds: recording.seconds,
-    metres: recording.metres, totals: sql<Score['totals'] | null>`${recording.score}->'totals'`, felt: recording.felt,
-  }).from(recording).orderBy(desc(recording.startedAt)).limit(limit).offset(offset)
+  const rows = await tx
+    .select({
+      id: recording.id,
+      title: recording.title,
+      sport: recording.sport,
+      startedAt: recording.startedAt,
+      seconds: recording.seconds,
+      metres: recording.metres,
+      totals: sql<Score['totals'] | null>`${recording.score}->'totals'`,
+      felt: recording.felt,
+    })
+    .from(recording)
+    .orderBy(desc(recording.startedAt))
+    .limit(limit)
+    .offset(offset)
   const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(recording)
   return {
     total: count!.total,
     rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
-      ...row, sport: row.sport as SessionSport, startedAt: startedAt.toISOString(), held: totals?.held ?? null, done: totals?.done ?? null, planned: totals?.planned ?? null, rpe: felt?.rpe ?? null,
+      ...row,
+      sport: row.sport as SessionSport,
+      startedAt: startedAt.toISOString(),
+      held: totals?.held ?? null,
+      done: totals?.done ?? null,
+      planned: totals?.planned ?? null,
+      rpe: felt?.rpe ?? null,
     })),
   }
 }
@@ -75,15 +131,29 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
   if (!row) throw notFound('recording', 'params.id')
   const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
   const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
-  const program = row.program ? JSON.parse(row.program) as Program : null
+  const program = row.program ? (JSON.parse(row.program) as Program) : null
   return {
-    id, title: row.title, sessionId: row.sessionId, score: row.score, program,
+    id,
+    title: row.title,
+    sessionId: row.sessionId,
+    score: row.score,
+    program,
     session: program ? await sessionAsSent(tx, program) : null,
     recording: {
-      format: 'agonis.recording', version: 1, sport: row.sport as SessionSport, startedAt: row.startedAt.toISOString(),
-      ...(row.timeZone ? { timeZone: row.timeZone } : {}), samples,
-      marks: marks.map(({ t, kind, path, round }): Mark => ({ t, kind: kind as MarkKind, ...(path ? { path } : {}), ...(round ? { round } : {}) })),
-      ...(row.felt ? { felt: row.felt } : {}), ...(row.programDigest ? { program: row.programDigest } : {}),
+      format: 'agonis.recording',
+      version: 1,
+      sport: row.sport as SessionSport,
+      startedAt: row.startedAt.toISOString(),
+      ...(row.timeZone ? { timeZone: row.timeZone } : {}),
+      samples,
+      marks: marks.map(({ t, kind, path, round }): Mark => ({
+        t,
+        kind: kind as MarkKind,
+        ...(path ? { path } : {}),
+        ...(round ? { round } : {}),
+      })),
+      ...(row.felt ? { felt: row.felt } : {}),
+      ...(row.programDigest ? { program: row.programDigest } : {}),
     },
   }
 }
@@ -91,7 +161,7 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
 /** The session in the words of the day it was sent; null where no revision here is the one. */
 async function sessionAsSent(tx: OwnerTransaction, program: Program): Promise<Session | null> {
   const [row] = await tx.select({ document: revision.document }).from(revision).where(eq(revision.digest, program.from.session)).limit(1)
-  return row ? JSON.parse(row.document) as Session : null
+  return row ? (JSON.parse(row.document) as Session) : null
 }
 
 /** Keeps how it felt. */

@@ -20,33 +20,60 @@ import { notFound, Problem } from './problem'
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
 function readOne(script: string, athlete: Athlete): Session {
-  if (Buffer.byteLength(script) > limits.textBytes) throw new Problem(413, 'The text is over 1 MB, the limit.', 'body.script', 'Part it into several sessions.')
+  if (Buffer.byteLength(script) > limits.textBytes)
+    throw new Problem(413, 'The text is over 1 MB, the limit.', 'body.script', 'Part it into several sessions.')
   const { sessions, remarks } = readScript(script, { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
-  if (sessions.length > 1) throw new Problem(422, `The text holds ${sessions.length} sessions.`, 'body.script', 'Keep each as a session of its own; they are parted by a line ---.')
+  if (sessions.length > 1)
+    throw new Problem(
+      422,
+      `The text holds ${sessions.length} sessions.`,
+      'body.script',
+      'Keep each as a session of its own; they are parted by a line ---.',
+    )
   const document = sessions[0]!
   const past = checkSession(document).find(problem => ['nesting', 'steps', 'duration', 'title'].includes(problem.code))
   if (past) {
     const remark = remarks.find(candidate => candidate.code === past.code)
-    throw new Problem(422, `${past.problem[0]!.toUpperCase()}${past.problem.slice(1)}.`, remark ? `body.script line ${remark.line}` : 'body.script', 'docs/limits.md lists the limits.')
+    throw new Problem(
+      422,
+      `${past.problem[0]!.toUpperCase()}${past.problem.slice(1)}.`,
+      remark ? `body.script line ${remark.line}` : 'body.script',
+      'docs/limits.md lists the limits.',
+    )
   }
   return document
 }
 
 function figuresOf(document: Session, athlete: Athlete) {
   const reckoning = reckon(document, { athlete })
-  return { seconds: reckoning.seconds.likely, metres: reckoning.metres.likely, steps: countFlatSteps(document.items), open: reckoning.open, updatedAt: new Date() }
+  return {
+    seconds: reckoning.seconds.likely,
+    metres: reckoning.metres.likely,
+    steps: countFlatSteps(document.items),
+    open: reckoning.open,
+    updatedAt: new Date(),
+  }
 }
 
 /** The newest revision of a session that is not removed. */
 export async function loadSession(tx: OwnerTransaction, id: string): Promise<KeptSession> {
-  const [row] = await tx.select({ head: session, revision }).from(session)
+  const [row] = await tx
+    .select({ head: session, revision })
+    .from(session)
     .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
     .where(and(eq(session.id, id), isNull(session.removedAt)))
   if (!row) throw notFound('session', 'params.id')
   return {
-    id, number: row.revision.number, script: row.revision.script, document: JSON.parse(row.revision.document) as Session,
-    title: row.head.title, updatedAt: row.head.updatedAt.toISOString(), source: row.revision.source,
-    tags: row.head.tags, waved: row.head.waved, isArchived: row.head.archivedAt !== null,
+    id,
+    number: row.revision.number,
+    script: row.revision.script,
+    document: JSON.parse(row.revision.document) as Session,
+    title: row.head.title,
+    updatedAt: row.head.updatedAt.toISOString(),
+    source: row.revision.source,
+    tags: row.head.tags,
+    waved: row.head.waved,
+    isArchived: row.head.archivedAt !== null,
   }
 }
 
@@ -60,7 +87,13 @@ export interface SaveOptions {
  * Saves the words of a session as a new revision on top of `base`; base 0 makes the session. A base that is no longer the
  * newest is refused with the other side, so that the athlete chooses. Saving what is there already changes nothing.
  */
-export async function saveSession(tx: OwnerTransaction, id: string, base: number, script: string, { source = null, familyId }: SaveOptions = {}): Promise<KeptSession> {
+export async function saveSession(
+  tx: OwnerTransaction,
+  id: string,
+  base: number,
+  script: string,
+  { source = null, familyId }: SaveOptions = {},
+): Promise<KeptSession> {
   const { athlete } = await currentAthlete(tx)
   const document = readOne(script, athlete)
   if (source !== null) document.source = source
@@ -76,12 +109,31 @@ export async function saveSession(tx: OwnerTransaction, id: string, base: number
   if (!head && base !== 0) throw notFound('session', 'params.id')
   const figures = { ...figuresOf(document, athlete), ...shelvedAs(document, title) }
   const number = base + 1
-  if (head) await tx.update(session).set({ ...figures, title, sport: document.sport, head: number }).where(eq(session.id, id))
+  if (head)
+    await tx
+      .update(session)
+      .set({ ...figures, title, sport: document.sport, head: number })
+      .where(eq(session.id, id))
   else {
-    const made = await tx.insert(session).values({ id, title, sport: document.sport, head: number, familyId: familyId ?? id, ...figures }).onConflictDoNothing().returning({ id: session.id })
+    const made = await tx
+      .insert(session)
+      .values({ id, title, sport: document.sport, head: number, familyId: familyId ?? id, ...figures })
+      .onConflictDoNothing()
+      .returning({ id: session.id })
     if (made.length === 0) throw notFound('session', 'params.id')
   }
-  await tx.insert(revision).values({ sessionId: id, number, base, script, source, document: JSON.stringify(document), search: document, digest: digestOf(document) })
+  await tx
+    .insert(revision)
+    .values({
+      sessionId: id,
+      number,
+      base,
+      script,
+      source,
+      document: JSON.stringify(document),
+      search: document,
+      digest: digestOf(document),
+    })
   return loadSession(tx, id)
 }
 
@@ -90,21 +142,40 @@ export async function importSession(tx: OwnerTransaction, id: string, value: unk
   const validated = validateSession(value)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
-    throw new Problem(422, `The session document does not fit its format: ${pointer} ${problem}.`, `body.document${pointer}`, 'docs/formats/session.schema.json says what fits.')
+    throw new Problem(
+      422,
+      `The session document does not fit its format: ${pointer} ${problem}.`,
+      `body.document${pointer}`,
+      'docs/formats/session.schema.json says what fits.',
+    )
   }
   const against = checkSession(validated.value).find(problem => problem.code !== 'unread')
-  if (against) throw new Problem(422, `The session document is not sound: ${against.problem}.`, against.path ? `body.document item ${against.path}` : 'body.document', 'docs/limits.md lists the limits.')
+  if (against)
+    throw new Problem(
+      422,
+      `The session document is not sound: ${against.problem}.`,
+      against.path ? `body.document item ${against.path}` : 'body.document',
+      'docs/limits.md lists the limits.',
+    )
   return saveSession(tx, id, 0, printSession(validated.value))
 }
 
 /** Takes a session off the shelf; it can be brought back. */
 export async function removeSession(tx: OwnerTransaction, id: string): Promise<void> {
-  const removed = await tx.update(session).set({ removedAt: new Date() }).where(and(eq(session.id, id), isNull(session.removedAt))).returning({ id: session.id })
+  const removed = await tx
+    .update(session)
+    .set({ removedAt: new Date() })
+    .where(and(eq(session.id, id), isNull(session.removedAt)))
+    .returning({ id: session.id })
   if (removed.length === 0) throw notFound('session', 'params.id')
 }
 
 export async function restoreSession(tx: OwnerTransaction, id: string): Promise<KeptSession> {
-  const restored = await tx.update(session).set({ removedAt: null }).where(and(eq(session.id, id), isNotNull(session.removedAt))).returning({ id: session.id })
+  const restored = await tx
+    .update(session)
+    .set({ removedAt: null })
+    .where(and(eq(session.id, id), isNotNull(session.removedAt)))
+    .returning({ id: session.id })
   if (restored.length === 0) throw notFound('removed session', 'params.id')
   return loadSession(tx, id)
 }
@@ -115,14 +186,22 @@ const copyTitle = (title: string) => {
 }
 
 /** A copy under a new title: a session of its own, or a variant that stays in the family of the original. */
-export async function copySession(tx: OwnerTransaction, id: string, copyId: string, options: { asVariant?: boolean, title?: string, script?: string } = {}): Promise<KeptSession> {
+export async function copySession(
+  tx: OwnerTransaction,
+  id: string,
+  copyId: string,
+  options: { asVariant?: boolean; title?: string; script?: string } = {},
+): Promise<KeptSession> {
   const original = await loadSession(tx, id)
   const title = (options.title ?? copyTitle(original.title)).slice(0, limits.titleLength)
   const lines = (options.script ?? original.script).split('\n').filter(line => !/^title:?\s/i.test(line))
   const [head] = await tx.select({ familyId: session.familyId, tags: session.tags }).from(session).where(eq(session.id, id))
   const familyId = head!.familyId ?? id
   if (options.asVariant && head!.familyId === null) await tx.update(session).set({ familyId }).where(eq(session.id, id))
-  const copy = await saveSession(tx, copyId, 0, [`title ${title}`, ...lines].join('\n'), { source: original.source, ...(options.asVariant ? { familyId } : {}) })
+  const copy = await saveSession(tx, copyId, 0, [`title ${title}`, ...lines].join('\n'), {
+    source: original.source,
+    ...(options.asVariant ? { familyId } : {}),
+  })
   await tx.update(session).set({ tags: head!.tags }).where(eq(session.id, copyId))
   return { ...copy, tags: head!.tags }
 }
@@ -130,6 +209,10 @@ export async function copySession(tx: OwnerTransaction, id: string, copyId: stri
 /** Earlier wordings of a session, newest first. */
 export async function listRevisions(tx: OwnerTransaction, id: string, before: number) {
   await loadSession(tx, id)
-  return tx.select({ number: revision.number, base: revision.base, script: revision.script, createdAt: revision.createdAt })
-    .from(revision).where(and(eq(revision.sessionId, id), lt(revision.number, before))).orderBy(desc(revision.number)).limit(50)
+  return tx
+    .select({ number: revision.number, base: revision.base, script: revision.script, createdAt: revision.createdAt })
+    .from(revision)
+    .where(and(eq(revision.sessionId, id), lt(revision.number, before)))
+    .orderBy(desc(revision.number))
+    .limit(50)
 }

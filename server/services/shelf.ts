@@ -23,8 +23,12 @@ function conditions(search: string): SQL | undefined {
     query.metres.over === undefined ? undefined : gt(session.metres, query.metres.over),
     query.tags.length === 0 ? undefined : arrayContains(session.tags, query.tags),
     ...query.words.map(word => ilike(session.words, escaped(word))),
-    query.families ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)` : undefined,
-    query.twins ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)` : undefined,
+    query.families
+      ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)`
+      : undefined,
+    query.twins
+      ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)`
+      : undefined,
   )
 }
 
@@ -36,37 +40,87 @@ const sorts: Record<ShelfSort, SQL[]> = {
 }
 
 /** The shelf, a page at a time: what a search asks for, in the order wanted. */
-export async function listSessions(tx: OwnerTransaction, options: { search?: string, sort: ShelfSort, limit: number, offset: number }): Promise<Listed<ShelfRow>> {
+export async function listSessions(
+  tx: OwnerTransaction,
+  options: { search?: string; sort: ShelfSort; limit: number; offset: number },
+): Promise<Listed<ShelfRow>> {
   const matches = conditions(options.search ?? '')
-  const rows = await tx.select({
-    id: session.id, title: session.title, sport: session.sport, seconds: session.seconds, metres: session.metres, steps: session.steps, open: session.open,
-    tags: session.tags, familyId: session.familyId, content: session.content, archivedAt: session.archivedAt, updatedAt: session.updatedAt,
-  }).from(session).where(matches).orderBy(...sorts[options.sort], session.id).limit(options.limit).offset(options.offset)
-  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(session).where(matches)
-  const [families, twins] = [await countsBy(tx, session.familyId, rows.map(row => row.familyId)), await countsBy(tx, session.content, rows.map(row => row.content))]
+  const rows = await tx
+    .select({
+      id: session.id,
+      title: session.title,
+      sport: session.sport,
+      seconds: session.seconds,
+      metres: session.metres,
+      steps: session.steps,
+      open: session.open,
+      tags: session.tags,
+      familyId: session.familyId,
+      content: session.content,
+      archivedAt: session.archivedAt,
+      updatedAt: session.updatedAt,
+    })
+    .from(session)
+    .where(matches)
+    .orderBy(...sorts[options.sort], session.id)
+    .limit(options.limit)
+    .offset(options.offset)
+  const [count] = await tx
+    .select({ total: sql<number>`count(*)::int` })
+    .from(session)
+    .where(matches)
+  const [families, twins] = [
+    await countsBy(
+      tx,
+      session.familyId,
+      rows.map(row => row.familyId),
+    ),
+    await countsBy(
+      tx,
+      session.content,
+      rows.map(row => row.content),
+    ),
+  ]
   return {
     total: count!.total,
     rows: rows.map(({ familyId, content, archivedAt, ...row }) => ({
-      ...row, sport: row.sport as SessionSport, updatedAt: row.updatedAt.toISOString(), isArchived: archivedAt !== null,
-      variants: Math.max(0, (families.get(familyId) ?? 1) - 1), twins: Math.max(0, (twins.get(content) ?? 1) - 1),
+      ...row,
+      sport: row.sport as SessionSport,
+      updatedAt: row.updatedAt.toISOString(),
+      isArchived: archivedAt !== null,
+      variants: Math.max(0, (families.get(familyId) ?? 1) - 1),
+      twins: Math.max(0, (twins.get(content) ?? 1) - 1),
     })),
   }
 }
 
 /** How many sessions on the shelf share each of these values. */
-async function countsBy(tx: OwnerTransaction, column: typeof session.familyId | typeof session.content, values: (string | null)[]): Promise<Map<string | null, number>> {
+async function countsBy(
+  tx: OwnerTransaction,
+  column: typeof session.familyId | typeof session.content,
+  values: (string | null)[],
+): Promise<Map<string | null, number>> {
   const known = [...new Set(values.filter(value => value !== null && value !== ''))] as string[]
   if (known.length === 0) return new Map()
-  const rows = await tx.select({ value: column, count: sql<number>`count(*)::int` }).from(session).where(and(inArray(column, known), isNull(session.removedAt))).groupBy(column)
+  const rows = await tx
+    .select({ value: column, count: sql<number>`count(*)::int` })
+    .from(session)
+    .where(and(inArray(column, known), isNull(session.removedAt)))
+    .groupBy(column)
   return new Map(rows.map(row => [row.value, row.count]))
 }
 
 async function change(tx: OwnerTransaction, id: string, values: Partial<typeof session.$inferInsert>): Promise<void> {
-  const changed = await tx.update(session).set(values).where(and(eq(session.id, id), isNull(session.removedAt))).returning({ id: session.id })
+  const changed = await tx
+    .update(session)
+    .set(values)
+    .where(and(eq(session.id, id), isNull(session.removedAt)))
+    .returning({ id: session.id })
   if (changed.length === 0) throw notFound('session', 'params.id')
 }
 
-const tidyTags = (tags: readonly string[]) => [...new Set(tags.map(tag => tag.trim().replace(/^#/, '').toLowerCase().replace(/\s+/g, '-')).filter(tag => tag !== ''))].sort()
+const tidyTags = (tags: readonly string[]) =>
+  [...new Set(tags.map(tag => tag.trim().replace(/^#/, '').toLowerCase().replace(/\s+/g, '-')).filter(tag => tag !== ''))].sort()
 
 /** Sets the tags of a session: lower case, each once. */
 export async function tagSession(tx: OwnerTransaction, id: string, tags: readonly string[]): Promise<string[]> {
@@ -76,22 +130,31 @@ export async function tagSession(tx: OwnerTransaction, id: string, tags: readonl
 }
 
 /** Every tag in use, with how many sessions have it. */
-export async function listTags(tx: OwnerTransaction): Promise<{ tag: string, count: number }[]> {
-  const rows = await tx.execute<{ tag: string, count: number }>(sql`select tag, count(*)::int as count from session, unnest(tags) as tag where removed_at is null group by tag order by tag`)
+export async function listTags(tx: OwnerTransaction): Promise<{ tag: string; count: number }[]> {
+  const rows = await tx.execute<{ tag: string; count: number }>(
+    sql`select tag, count(*)::int as count from session, unnest(tags) as tag where removed_at is null group by tag order by tag`,
+  )
   return [...rows].map(({ tag, count }) => ({ tag, count }))
 }
 
 /** Puts a session away from the shelf without removing it, or back. */
-export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boolean): Promise<void> => change(tx, id, { archivedAt: isArchived ? new Date() : null })
+export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boolean): Promise<void> =>
+  change(tx, id, { archivedAt: isArchived ? new Date() : null })
 
 /** Remembers which thoughts about a session the athlete has waved off. */
 export const waveOff = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> => change(tx, id, { waved: [...new Set(keys)] })
 
 /** The variants of a session, itself among them, oldest first. */
 export async function listFamily(tx: OwnerTransaction, id: string): Promise<Relative[]> {
-  const [own] = await tx.select({ familyId: session.familyId }).from(session).where(and(eq(session.id, id), isNull(session.removedAt)))
+  const [own] = await tx
+    .select({ familyId: session.familyId })
+    .from(session)
+    .where(and(eq(session.id, id), isNull(session.removedAt)))
   if (!own) throw notFound('session', 'params.id')
   if (own.familyId === null) return []
-  return tx.select({ id: session.id, title: session.title, seconds: session.seconds }).from(session)
-    .where(and(eq(session.familyId, own.familyId), isNull(session.removedAt))).orderBy(session.createdAt)
+  return tx
+    .select({ id: session.id, title: session.title, seconds: session.seconds })
+    .from(session)
+    .where(and(eq(session.familyId, own.familyId), isNull(session.removedAt)))
+    .orderBy(session.createdAt)
 }

@@ -6,10 +6,11 @@ export async function atStandin(address: string, method: 'GET' | 'PUT' | 'POST',
   const place = standinPlace()
   try {
     return await fetch(`${place.url}/${encodeURIComponent(address)}/${what}`, {
-      method, headers: { 'x-standin-key': place.key }, ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      method,
+      headers: { 'x-standin-key': place.key },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
-  }
-  catch {
+  } catch {
     throw new Problem(503, 'The stand-in watch is not running.', 'stand-in', 'Start the application again with npm start.')
   }
 }

@@ -10,8 +10,12 @@ const latest = 20
 
 /** How steadily targets were held in the latest recordings that were carried out from a program. */
 export async function steadinessFromRecordings(tx: OwnerTransaction): Promise<LearntSteadiness[]> {
-  const rows = await tx.select({ id: recording.id }).from(recording)
-    .where(and(isNotNull(recording.program), isNotNull(recording.score))).orderBy(desc(recording.startedAt)).limit(latest)
+  const rows = await tx
+    .select({ id: recording.id })
+    .from(recording)
+    .where(and(isNotNull(recording.program), isNotNull(recording.score)))
+    .orderBy(desc(recording.startedAt))
+    .limit(latest)
   const done: DoneProgram[] = []
   for (const { id } of rows) {
     const { recording: taken, program, score } = await loadRecording(tx, id)

@@ -6,22 +6,39 @@ import { Problem } from './problem'
 import { storeRecording } from './recording'
 import { loadSession } from './session'
 
-export interface Brought { recording?: unknown, program?: unknown, session?: string }
+export interface Brought {
+  recording?: unknown
+  program?: unknown
+  session?: string
+}
 
 /**
  * Takes in a recording that a phone has made, with the program it was carried out from. Brought twice, it is kept once; the digest
  * in the answer tells the phone which one it may let go.
  */
-export async function takeIn(tx: OwnerTransaction, { recording, program, session }: Brought): Promise<{ id: string, digest: string }> {
+export async function takeIn(tx: OwnerTransaction, { recording, program, session }: Brought): Promise<{ id: string; digest: string }> {
   if (session !== undefined) await loadSession(tx, session)
   if (program === undefined) return { id: await storeRecording(tx, recording, {}), digest: digestOf(recording) }
   const validated = validateProgram(program)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
-    throw new Problem(422, `The program does not fit its format: ${pointer} ${problem}.`, `body.program${pointer}`, 'docs/formats/program.schema.json says what fits.')
+    throw new Problem(
+      422,
+      `The program does not fit its format: ${pointer} ${problem}.`,
+      `body.program${pointer}`,
+      'docs/formats/program.schema.json says what fits.',
+    )
   }
   if ((recording as Partial<Recording> | null)?.program !== digestOf(program)) {
-    throw new Problem(422, 'The recording was not carried out from this program.', 'body.recording.program', 'It names the digest of its program.')
+    throw new Problem(
+      422,
+      'The recording was not carried out from this program.',
+      'body.recording.program',
+      'It names the digest of its program.',
+    )
   }
-  return { id: await storeRecording(tx, recording, { program: validated.value, ...(session === undefined ? {} : { sessionId: session }) }), digest: digestOf(recording) }
+  return {
+    id: await storeRecording(tx, recording, { program: validated.value, ...(session === undefined ? {} : { sessionId: session }) }),
+    digest: digestOf(recording),
+  }
 }

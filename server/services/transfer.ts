@@ -20,11 +20,23 @@ const underWay = new Set<string>()
 const lastOf = new Map<string, Promise<void>>()
 
 const stateOf = (row: TransferRow): TransferState => ({
-  id: row.id, watchId: row.watchId, sessionId: row.sessionId, slot: row.slot, title: (JSON.parse(row.program) as Program).name,
-  state: row.state, arrived: row.arrived, size: row.size, problem: row.problem, updatedAt: row.updatedAt.toISOString(),
+  id: row.id,
+  watchId: row.watchId,
+  sessionId: row.sessionId,
+  slot: row.slot,
+  title: (JSON.parse(row.program) as Program).name,
+  state: row.state,
+  arrived: row.arrived,
+  size: row.size,
+  problem: row.problem,
+  updatedAt: row.updatedAt.toISOString(),
 })
 
-interface Place { slot: number, expects: number, incarnation: string }
+interface Place {
+  slot: number
+  expects: number
+  incarnation: string
+}
 
 /**
  * The slot a session goes to: where it already is, else a free one. A program that came there by a sending whose server stopped right
@@ -33,40 +45,77 @@ interface Place { slot: number, expects: number, incarnation: string }
  * @param isOver what was changed on the watch in that slot may be replaced
  */
 async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string, isOver: boolean): Promise<Place> {
-  const { incarnation, slots } = await atWatch(database, owner, kept.id, async ({ exchange }) => ({ ...await greet(exchange), ...await listSlots(exchange) }))
+  const { incarnation, slots } = await atWatch(database, owner, kept.id, async ({ exchange }) => ({
+    ...(await greet(exchange)),
+    ...(await listSlots(exchange)),
+  }))
   const { held, stopped } = await asOwner(database, owner, async tx => ({
     held: await tx.select({ slot: holding.slot, sessionId: holding.sessionId }).from(holding).where(eq(holding.watchId, kept.id)),
-    stopped: await tx.select({ slot: transfer.slot, digest: transfer.digest }).from(transfer)
+    stopped: await tx
+      .select({ slot: transfer.slot, digest: transfer.digest })
+      .from(transfer)
       .where(and(eq(transfer.watchId, kept.id), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped'))),
   }))
-  const own = held.find(entry => entry.sessionId === sessionId) ?? stopped.find(entry => slots.some(state => state.slot === entry.slot && state.digest === entry.digest))
+  const own =
+    held.find(entry => entry.sessionId === sessionId) ??
+    stopped.find(entry => slots.some(state => state.slot === entry.slot && state.digest === entry.digest))
   const taken = new Set(held.map(entry => entry.slot))
-  const found = slots.find(state => own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot))
+  const found = slots.find(state => (own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot)))
   if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one on the Wrist page first.')
   if (found.by === 'hand' && !isOver) {
-    throw new Problem(409, `"${found.name}" was made or changed on the watch, and is nowhere else.`, 'body.over', 'Say that it may be replaced, or read it back first.', { why: 'hand-made' })
+    throw new Problem(
+      409,
+      `"${found.name}" was made or changed on the watch, and is nowhere else.`,
+      'body.over',
+      'Say that it may be replaced, or read it back first.',
+      { why: 'hand-made' },
+    )
   }
   return { slot: found.slot, expects: found.generation, incarnation }
 }
 
-export interface SendingAsk { watchId: string, sessionId: string, place?: Place, name?: string, day?: string, isOver?: boolean }
+export interface SendingAsk {
+  watchId: string
+  sessionId: string
+  place?: Place
+  name?: string
+  day?: string
+  isOver?: boolean
+}
 
 /** Begins to send a session to a watch; the sending goes on by itself and can be followed, called off and resumed. */
 export async function beginTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
   const { watchId, sessionId } = ask
   const { kept, revision, program, losses, fits } = await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId, ask.name))
   if (!fits) {
-    throw new Problem(422, `${kept.name} cannot hold this session: ${losses.find(loss => loss.instead === null)!.what}.`, 'session',
-      'Change the session, choose something else instead, or take another watch.', { losses })
+    throw new Problem(
+      422,
+      `${kept.name} cannot hold this session: ${losses.find(loss => loss.instead === null)!.what}.`,
+      'session',
+      'Change the session, choose something else instead, or take another watch.',
+      { losses },
+    )
   }
-  const place = ask.place ?? await choosePlace(database, owner, kept, sessionId, ask.isOver ?? false)
-  const row = await asOwner(database, owner, async (tx) => {
-    await tx.update(transfer).set({ state: 'cancelled', updatedAt: new Date() })
+  const place = ask.place ?? (await choosePlace(database, owner, kept, sessionId, ask.isOver ?? false))
+  const row = await asOwner(database, owner, async tx => {
+    await tx
+      .update(transfer)
+      .set({ state: 'cancelled', updatedAt: new Date() })
       .where(and(eq(transfer.watchId, watchId), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped')))
-    const [made] = await tx.insert(transfer).values({
-      watchId, sessionId, revision, ...place, program: JSON.stringify(program), digest: digestOf(program), day: ask.day ?? null,
-      state: 'sending', size: canonicalBytes(program).length,
-    }).returning()
+    const [made] = await tx
+      .insert(transfer)
+      .values({
+        watchId,
+        sessionId,
+        revision,
+        ...place,
+        program: JSON.stringify(program),
+        digest: digestOf(program),
+        day: ask.day ?? null,
+        state: 'sending',
+        size: canonicalBytes(program).length,
+      })
+      .returning()
     return made!
   })
   enqueue(database, owner, row)
@@ -81,10 +130,14 @@ async function loadTransfer(tx: OwnerTransaction, id: string): Promise<TransferR
 
 /** Goes on with a sending that stopped. */
 export async function resumeTransfer(database: Database, owner: string, id: string): Promise<TransferState> {
-  const row = await asOwner(database, owner, async (tx) => {
+  const row = await asOwner(database, owner, async tx => {
     const current = await loadTransfer(tx, id)
     if (current.state === 'done' || current.state === 'cancelled') return current
-    const [next] = await tx.update(transfer).set({ state: 'sending', problem: null, updatedAt: new Date() }).where(eq(transfer.id, id)).returning()
+    const [next] = await tx
+      .update(transfer)
+      .set({ state: 'sending', problem: null, updatedAt: new Date() })
+      .where(eq(transfer.id, id))
+      .returning()
     return next!
   })
   if (row.state === 'sending') enqueue(database, owner, row)
@@ -96,17 +149,22 @@ export async function resumeTransfer(database: Database, owner: string, id: stri
  * sending is done after all.
  */
 export async function callOff(database: Database, owner: string, id: string): Promise<TransferState> {
-  const row = await asOwner(database, owner, async (tx) => {
+  const row = await asOwner(database, owner, async tx => {
     const current = await loadTransfer(tx, id)
     if (current.state === 'done' || current.state === 'cancelled') return current
-    const [next] = await tx.update(transfer).set({ isCalledOff: true, state: 'sending', updatedAt: new Date() }).where(eq(transfer.id, id)).returning()
+    const [next] = await tx
+      .update(transfer)
+      .set({ isCalledOff: true, state: 'sending', updatedAt: new Date() })
+      .where(eq(transfer.id, id))
+      .returning()
     return next!
   })
   if (row.state === 'sending') enqueue(database, owner, row)
   return stateOf(row)
 }
 
-const isAbandoned = (row: TransferRow) => row.state === 'sending' && !underWay.has(row.id) && Date.now() - row.updatedAt.getTime() > abandonedAfter
+const isAbandoned = (row: TransferRow) =>
+  row.state === 'sending' && !underWay.has(row.id) && Date.now() - row.updatedAt.getTime() > abandonedAfter
 
 /** Where a sending stands; one that nobody carries on any more is said to have stopped. */
 export async function followTransfer(tx: OwnerTransaction, id: string): Promise<TransferState> {
@@ -116,33 +174,52 @@ export async function followTransfer(tx: OwnerTransaction, id: string): Promise<
 
 /** The sendings to a watch that are not at their end: what is going on, and what can be resumed. */
 export async function openTransfers(tx: OwnerTransaction, watchId: string): Promise<TransferState[]> {
-  const rows = await tx.select().from(transfer)
-    .where(and(eq(transfer.watchId, watchId), inArray(transfer.state, ['sending', 'stopped']))).orderBy(desc(transfer.createdAt)).limit(50)
+  const rows = await tx
+    .select()
+    .from(transfer)
+    .where(and(eq(transfer.watchId, watchId), inArray(transfer.state, ['sending', 'stopped'])))
+    .orderBy(desc(transfer.createdAt))
+    .limit(50)
   const newest = rows.filter((row, index) => rows.findIndex(other => other.sessionId === row.sessionId) === index)
   return newest.map(row => stateOf(isAbandoned(row) ? { ...row, state: 'stopped' } : row))
 }
 
-const sayWhy = (error: unknown) => error instanceof Problem ? error.problem : (error as Error).message
+const sayWhy = (error: unknown) => (error instanceof Problem ? error.problem : (error as Error).message)
 
 function enqueue(database: Database, owner: string, row: TransferRow): void {
   if (underWay.has(row.id)) return
   underWay.add(row.id)
-  const run = (lastOf.get(row.watchId) ?? Promise.resolve()).then(() => carryOn(database, owner, row)).catch(() => {}).finally(() => {
-    if (lastOf.get(row.watchId) === run) lastOf.delete(row.watchId)
-  })
+  const run = (lastOf.get(row.watchId) ?? Promise.resolve())
+    .then(() => carryOn(database, owner, row))
+    .catch(() => {})
+    .finally(() => {
+      if (lastOf.get(row.watchId) === run) lastOf.delete(row.watchId)
+    })
   lastOf.set(row.watchId, run)
 }
 
 async function carryOn(database: Database, owner: string, row: TransferRow): Promise<void> {
-  const end = (values: Partial<TransferRow>) => asOwner(database, owner, tx =>
-    tx.update(transfer).set({ ...values, updatedAt: new Date() }).where(and(eq(transfer.id, row.id), eq(transfer.state, 'sending'))))
+  const end = (values: Partial<TransferRow>) =>
+    asOwner(database, owner, tx =>
+      tx
+        .update(transfer)
+        .set({ ...values, updatedAt: new Date() })
+        .where(and(eq(transfer.id, row.id), eq(transfer.state, 'sending'))),
+    )
   try {
-    await atWatch(database, owner, row.watchId, turn => carrySending(deskStore(database, owner, turn), turn.exchange, { ...row, program: JSON.parse(row.program) as Program }, turn.messageBytes))
-  }
-  catch (error) {
-    await end(error instanceof CancelledError ? { state: 'cancelled', problem: null } : { state: 'stopped', problem: sayWhy(error) }).catch(() => {})
-  }
-  finally {
+    await atWatch(database, owner, row.watchId, turn =>
+      carrySending(
+        deskStore(database, owner, turn),
+        turn.exchange,
+        { ...row, program: JSON.parse(row.program) as Program },
+        turn.messageBytes,
+      ),
+    )
+  } catch (error) {
+    await end(error instanceof CancelledError ? { state: 'cancelled', problem: null } : { state: 'stopped', problem: sayWhy(error) }).catch(
+      () => {},
+    )
+  } finally {
     underWay.delete(row.id)
   }
 }

@@ -14,7 +14,11 @@ import { saveSession } from './session'
 /** Moves what is planned to another day. */
 export async function movePlanned(tx: OwnerTransaction, id: string, day: string): Promise<void> {
   checkDay(day)
-  const moved = await tx.update(planEntry).set({ day }).where(and(eq(planEntry.id, id))).returning({ id: planEntry.id })
+  const moved = await tx
+    .update(planEntry)
+    .set({ day })
+    .where(and(eq(planEntry.id, id)))
+    .returning({ id: planEntry.id })
   if (moved.length === 0) throw notFound('plan entry', 'params.id')
 }
 
@@ -27,7 +31,8 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   const { athlete } = await currentAthlete(tx)
   const { sessions } = readScript(text, { week, units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
   const filled = sessions.filter(session => session.items.length > 0)
-  if (filled.length === 0) throw new Problem(422, 'Nothing in the text reads as a session.', 'body.text', 'Begin each day with its name: Tue: 6 x 800 / 90 s jog.')
+  if (filled.length === 0)
+    throw new Problem(422, 'Nothing in the text reads as a session.', 'body.text', 'Begin each day with its name: Tue: 6 x 800 / 90 s jog.')
   const rows: PlanRow[] = []
   for (const document of filled) {
     const kept = await saveSession(tx, randomUUID(), 0, printSession(document), { source: text })

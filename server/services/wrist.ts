@@ -30,16 +30,27 @@ export interface Held {
 
 /** What a watch should hold, each beside what would be sent today. */
 export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise<Held[]> {
-  const rows = await tx.select({ holding, alive: session.id }).from(holding).leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
-    .where(eq(holding.watchId, watchId)).orderBy(holding.slot)
+  const rows = await tx
+    .select({ holding, alive: session.id })
+    .from(holding)
+    .leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
+    .where(eq(holding.watchId, watchId))
+    .orderBy(holding.slot)
   const fitFor = await fitterFor(tx, watchId)
   const held: Held[] = []
   for (const { holding: row, alive } of rows) {
     const program = JSON.parse(row.program) as Program
     const fitted = alive === null ? null : await fitFor(alive, row.day === null ? undefined : program.name)
     held.push({
-      slot: row.slot, program, digest: row.digest, day: row.day, isLeaving: row.isLeaving, sessionId: alive, revision: row.revision,
-      readBackAt: row.receipt?.readBackAt ?? null, today: fitted?.fits ? fitted.program : null,
+      slot: row.slot,
+      program,
+      digest: row.digest,
+      day: row.day,
+      isLeaving: row.isLeaving,
+      sessionId: alive,
+      revision: row.revision,
+      readBackAt: row.receipt?.readBackAt ?? null,
+      today: fitted?.fits ? fitted.program : null,
     })
   }
   return held
@@ -50,7 +61,7 @@ export async function lookAt(turn: Turn) {
   const hello = await greet(turn.exchange)
   const { slots, free } = await listSlots(turn.exchange)
   const records = await listRecords(turn.exchange)
-  const before = await turn.whileHeld(async (tx) => {
+  const before = await turn.whileHeld(async tx => {
     const [row] = await tx.select({ incarnation: watch.incarnation }).from(watch).where(eq(watch.id, turn.watchId))
     await tx.update(watch).set({ incarnation: hello.incarnation }).where(eq(watch.id, turn.watchId))
     return row?.incarnation ?? null
@@ -66,25 +77,49 @@ export async function inspectWatch(database: Database, owner: string, watchId: s
     const should = held.find(entry => entry.slot === state.slot) ?? null
     const reasons = should ? staleReasons(should.program, should.today) : []
     return {
-      slot: state.slot, standing: standingOf(state, should, reasons), generation: state.generation, holds: state.name, by: state.by, isRunning: hello.running === state.slot,
-      should: should && !should.isLeaving
-        ? { title: should.program.name, sessionId: should.sessionId, revision: should.revision, readBackAt: should.readBackAt, day: should.day }
-        : null,
+      slot: state.slot,
+      standing: standingOf(state, should, reasons),
+      generation: state.generation,
+      holds: state.name,
+      by: state.by,
+      isRunning: hello.running === state.slot,
+      should:
+        should && !should.isLeaving
+          ? {
+              title: should.program.name,
+              sessionId: should.sessionId,
+              revision: should.revision,
+              readBackAt: should.readBackAt,
+              day: should.day,
+            }
+          : null,
       stale: reasons,
     }
   })
   return {
-    watch: hello.watch, incarnation: hello.incarnation, clock: hello.clock, clockAhead: clockAheadOf(hello.clock), profile: hello.profile, free, wasReset,
-    recordings: records.length, rows,
+    watch: hello.watch,
+    incarnation: hello.incarnation,
+    clock: hello.clock,
+    clockAhead: clockAheadOf(hello.clock),
+    profile: hello.profile,
+    free,
+    wasReset,
+    recordings: records.length,
+    rows,
   }
 }
 
 /** Reads a slot back from the watch and sets it beside what it should hold, step by step. */
 export async function compareSlot(database: Database, owner: string, watchId: string, slot: number): Promise<SlotComparison> {
   const back = await atWatch(database, owner, watchId, turn => readBack(turn.exchange, slot, turn.messageBytes))
-  const [row] = await asOwner(database, owner, tx => tx.select().from(holding).where(and(eq(holding.watchId, watchId), eq(holding.slot, slot))))
+  const [row] = await asOwner(database, owner, tx =>
+    tx
+      .select()
+      .from(holding)
+      .where(and(eq(holding.watchId, watchId), eq(holding.slot, slot))),
+  )
   const blank = (program: Program): Program => ({ ...program, items: [] })
-  const wanted = row ? JSON.parse(row.program) as Program : null
+  const wanted = row ? (JSON.parse(row.program) as Program) : null
   const found = back.program
   if (!wanted && !found) return { rows: [], equal: true, holds: null }
   const rows = comparePrograms(wanted ?? blank(found!), found ?? blank(wanted!))
@@ -96,11 +131,24 @@ export async function compareSlot(database: Database, owner: string, watchId: st
  *
  * @param isHandMadeToo the athlete has said that what was made or changed on the watch may go as well
  */
-export async function clearThere(database: Database, owner: string, watchId: string, slot: number, expects: number, isHandMadeToo: boolean): Promise<void> {
-  await atWatch(database, owner, watchId, async (turn) => {
+export async function clearThere(
+  database: Database,
+  owner: string,
+  watchId: string,
+  slot: number,
+  expects: number,
+  isHandMadeToo: boolean,
+): Promise<void> {
+  await atWatch(database, owner, watchId, async turn => {
     const state = (await listSlots(turn.exchange)).slots.find(entry => entry.slot === slot)
     if (state?.by === 'hand' && !isHandMadeToo) {
-      throw new Problem(409, `"${state.name}" was made or changed on the watch, and is nowhere else.`, 'query.handMade', 'Say that it may go, or read it back first.', { why: 'hand-made' })
+      throw new Problem(
+        409,
+        `"${state.name}" was made or changed on the watch, and is nowhere else.`,
+        'query.handMade',
+        'Say that it may go, or read it back first.',
+        { why: 'hand-made' },
+      )
     }
     await clearSlot(deskStore(database, owner, turn), turn.exchange, slot, expects)
   })

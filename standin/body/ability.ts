@@ -15,7 +15,7 @@ export interface Ability {
   criticalPower: number
   easySpeed: number
   recoverySpeed: number
-  heart: { rest: number, max: number }
+  heart: { rest: number; max: number }
   massKg: number
   /** Critical over reserve, in 1/s. */
   reserveRate: number
@@ -24,13 +24,19 @@ export interface Ability {
 const customaryReserveRate = 0.012
 
 export function abilityOf(athlete: Athlete, sport: Sport): Ability {
-  const criticalSpeed = sport === 'ride' ? 9 : athlete[sport]?.criticalSpeed ?? (sport === 'run' ? 3.6 : 0.9)
-  const criticalPower = sport === 'swim' ? 200 : athlete[sport]?.criticalPower ?? 210
+  const criticalSpeed = sport === 'ride' ? 9 : (athlete[sport]?.criticalSpeed ?? (sport === 'run' ? 3.6 : 0.9))
+  const criticalPower = sport === 'swim' ? 200 : (athlete[sport]?.criticalPower ?? 210)
   const heart = heartOf(athlete, sport)
   const easySpeed = speedOfPace(athlete.easyPace, sport) ?? criticalSpeed * 0.78
   return {
-    sport, criticalSpeed, criticalPower, easySpeed, recoverySpeed: speedOfPace(athlete.recoveryPace, sport) ?? easySpeed * 0.9,
-    heart: { rest: heart.rest ?? 52, max: heart.max ?? 180 }, massKg: athlete.massKg ?? 70, reserveRate: reserveRate(athlete, sport) ?? customaryReserveRate,
+    sport,
+    criticalSpeed,
+    criticalPower,
+    easySpeed,
+    recoverySpeed: speedOfPace(athlete.recoveryPace, sport) ?? easySpeed * 0.9,
+    heart: { rest: heart.rest ?? 52, max: heart.max ?? 180 },
+    massKg: athlete.massKg ?? 70,
+    reserveRate: reserveRate(athlete, sport) ?? customaryReserveRate,
   }
 }
 
@@ -55,11 +61,13 @@ export function intendedShare(step: ProgramStep | null, along: number, ability: 
   const { target } = step
   if (target && (target.of === 'pace' || target.of === 'power' || target.of === 'heart-rate')) {
     const band = bandAt(target, along)
-    const value = band.easiest !== undefined && band.hardest !== undefined ? (band.easiest + band.hardest) / 2 : (band.easiest ?? band.hardest! * 0.95)
+    const value =
+      band.easiest !== undefined && band.hardest !== undefined ? (band.easiest + band.hardest) / 2 : (band.easiest ?? band.hardest! * 0.95)
     if (target.of === 'pace') return shareAt(value, ability, slope)
     if (target.of === 'power') return value / ability.criticalPower
     return Math.max(0.3, (value - ability.heart.rest) / (ability.heart.max - ability.heart.rest) / reserveAtCritical)
   }
-  if (step.role === 'recovery' || step.role === 'transition') return step.manner === 'walk' ? 0.35 : ability.recoverySpeed / ability.criticalSpeed
+  if (step.role === 'recovery' || step.role === 'transition')
+    return step.manner === 'walk' ? 0.35 : ability.recoverySpeed / ability.criticalSpeed
   return step.role === 'work' && step.manner === 'stride' ? 1.2 : ability.easySpeed / ability.criticalSpeed
 }

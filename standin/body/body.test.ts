@@ -37,7 +37,8 @@ describe('the simulated body', () => {
 
   it('stands still in a rest and without a step', () => {
     let body = restedBody(ilse)
-    for (let second = 0; second < 30; second++) body = live(body, { athlete: ilse, sport: 'run', step: null, along: 0 }, 1, randomFrom(1), { bias: 0 }).body
+    for (let second = 0; second < 30; second++)
+      body = live(body, { athlete: ilse, sport: 'run', step: null, along: 0 }, 1, randomFrom(1), { bias: 0 }).body
     expect(body.metres).toBe(0)
   })
 
@@ -55,10 +56,14 @@ describe('the simulated body', () => {
 
   it('is slower uphill at the same effort, and says how high it is', () => {
     const flat = rehearse(programOf('sport run\n\n20:00 @ RPE 5'), ilse, { seed: 2, startedAt })
-    const hilly = rehearse(programOf('sport run\n\n20:00 @ RPE 5'), ilse, { seed: 2, startedAt, manner: { hills: { percent: 8, metres: 600 } } })
+    const hilly = rehearse(programOf('sport run\n\n20:00 @ RPE 5'), ilse, {
+      seed: 2,
+      startedAt,
+      manner: { hills: { percent: 8, metres: 600 } },
+    })
     expect(hilly.samples.metres.at(-1)!).toBeLessThan(flat.samples.metres.at(-1)!)
     expect(flat.samples.altitude).toBeUndefined()
-    expect(Math.max(...hilly.samples.altitude!.map(Number))).toBeCloseTo(0.08 * 600 / Math.PI, 0)
+    expect(Math.max(...hilly.samples.altitude!.map(Number))).toBeCloseTo((0.08 * 600) / Math.PI, 0)
   })
 
   it('touches the wall length by length in a pool', () => {
@@ -68,7 +73,8 @@ describe('the simulated body', () => {
 
   it('makes its mistakes: a change unnoticed, a start too fast, a watch not stopped', () => {
     const program = programOf('sport ride\n\n5:00 @ 120-130 W\n5:00 @ 200-210 W')
-    const around = (manner: Parameters<typeof rehearse>[2]['manner'], from: number, to: number) => mean(rehearse(program, ilse, { seed: 3, startedAt, manner }).samples.power!.slice(from, to).map(Number))
+    const around = (manner: Parameters<typeof rehearse>[2]['manner'], from: number, to: number) =>
+      mean(rehearse(program, ilse, { seed: 3, startedAt, manner }).samples.power!.slice(from, to).map(Number))
     expect(around({ missesCue: 1 }, 301, 305)).toBeLessThan(150)
     expect(around({}, 301, 305)).toBeGreaterThan(170)
     expect(around({ startsFast: 0.2 }, 303, 318)).toBeGreaterThan(around({}, 303, 318) * 1.15)
@@ -82,7 +88,11 @@ describe('the simulated body', () => {
   })
 
   it('is without metres in a tunnel and has them all behind it', () => {
-    const { samples } = rehearse(programOf('sport run\n\n5:00 @ 5:00-5:10 /km'), ilse, { seed: 2, startedAt, manner: { silentPosition: { from: 100, to: 130 } } })
+    const { samples } = rehearse(programOf('sport run\n\n5:00 @ 5:00-5:10 /km'), ilse, {
+      seed: 2,
+      startedAt,
+      manner: { silentPosition: { from: 100, to: 130 } },
+    })
     expect(samples.metres.slice(99, 129).every(value => value === null)).toBe(true)
     expect(samples.metres[130]! - samples.metres[98]!).toBeGreaterThan(80)
   })

@@ -31,14 +31,22 @@ export interface Body {
   /** The reserve has run out and is not yet won back enough to go hard again. */
   isSpent: boolean
   /** Seconds in the present step, and the share it went at before, which goes on while a change is unnoticed. */
-  step: { path: string | null, seconds: number, unnoticedUntil: number, before: number, meant: number }
+  step: { path: string | null; seconds: number; unnoticedUntil: number; before: number; meant: number }
   /** What its position is off by, in metres. */
   drift: number
 }
 
 /** A body at rest on the start line. */
 export const restedBody = (athlete: Athlete): Body => ({
-  t: 0, metres: 0, speed: 0, heartRate: (athlete.heart?.rest ?? 52) + 12, noise: 0, worked: 0, reserve: 1, isSpent: false, drift: 0,
+  t: 0,
+  metres: 0,
+  speed: 0,
+  heartRate: (athlete.heart?.rest ?? 52) + 12,
+  noise: 0,
+  worked: 0,
+  reserve: 1,
+  isSpent: false,
+  drift: 0,
   step: { path: null, seconds: 0, unnoticedUntil: 0, before: 0, meant: 0 },
 })
 
@@ -67,7 +75,8 @@ function takeNotice(body: Body, step: ProgramStep | null, random: Random, manner
 }
 
 /** A nudge is heeded: most of what strayed is taken back. */
-export const heed = (body: Body, cues: readonly Cue[]): Body => cues.some(cue => cue.kind === 'nudge') ? { ...body, noise: body.noise * 0.4 } : body
+export const heed = (body: Body, cues: readonly Cue[]): Body =>
+  cues.some(cue => cue.kind === 'nudge') ? { ...body, noise: body.noise * 0.4 } : body
 
 /** Metres as the sensors tell them: a length at a time in a pool, with a wandering error where a position is taken. */
 function measuredMetres(body: Body, { sport, place }: Led): number {
@@ -84,7 +93,7 @@ function measuredMetres(body: Body, { sport, place }: Led): number {
  *
  * @source reserve as in `core/forecast/reserve.ts`, heart as in `core/forecast/heart-response.ts`
  */
-export function live(before: Body, led: Led, seconds: number, random: Random, manner: Manner): { body: Body, reading: Reading } {
+export function live(before: Body, led: Led, seconds: number, random: Random, manner: Manner): { body: Body; reading: Reading } {
   const { athlete, sport, step, along, place } = led
   const ability = abilityOf(athlete, sport)
   const { sd, tau } = defaultSteadiness[sport === 'ride' ? 'power' : 'speed']
@@ -96,7 +105,7 @@ export function live(before: Body, led: Led, seconds: number, random: Random, ma
   const isUnnoticed = step !== null && noticed.seconds < noticed.unnoticedUntil
   const meant = isUnnoticed ? noticed.before : intendedShare(step, along, ability, slope)
   const isWork = step?.role === 'work' && step.target !== undefined
-  const tooHard = (isWork ? manner.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? manner.startsFast ?? 0 : 0)
+  const tooHard = (isWork ? manner.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? (manner.startsFast ?? 0) : 0)
   const wanted = meant === 0 ? 0 : Math.max(0, meant * (1 + noise) * (1 + tooHard))
   const actual = before.isSpent ? Math.min(wanted, emptied) : wanted
   const aim = speedAt(actual, ability, slope)
@@ -107,7 +116,12 @@ export function live(before: Body, led: Led, seconds: number, random: Random, ma
   const wander = Math.exp(-seconds / 30)
   const reserve = Math.max(0, balanceAfter(before.reserve, done, seconds, ability.reserveRate))
   const body: Body = {
-    t, metres, speed, noise, reserve, isSpent: reserve <= 0 || (before.isSpent && reserve < wonBack),
+    t,
+    metres,
+    speed,
+    noise,
+    reserve,
+    isSpent: reserve <= 0 || (before.isSpent && reserve < wonBack),
     heartRate: heartAfter(before.heartRate, ability.heart, meant === 0 ? 0 : actual, before.worked, seconds),
     worked: before.worked + (meant > 0 ? seconds : 0),
     step: { ...noticed, seconds: noticed.seconds + seconds, meant },
@@ -120,7 +134,8 @@ export function live(before: Body, led: Led, seconds: number, random: Random, ma
   return {
     body,
     reading: {
-      t, metres: isSilent(manner.silentPosition, t) ? null : told,
+      t,
+      metres: isSilent(manner.silentPosition, t) ? null : told,
       heartRate: isSilent(manner.silentHeart, t) ? null : body.heartRate + random.normal() * 0.6,
       power: hasPower && !isSilent(manner.silentPower, t) ? watts : null,
       cadence: sport === 'swim' ? null : meant === 0 ? 0 : (isOnFoot ? 172 : 86) + random.normal() * 2,

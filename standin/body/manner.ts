@@ -1,5 +1,8 @@
 /** A stretch of elapsed seconds in which a sensor says nothing. */
-export interface Silence { from: number, to: number }
+export interface Silence {
+  from: number
+  to: number
+}
 
 /** How somebody goes about it: what they do wrong, where they are, and which of their sensors fail when. */
 export interface Manner {
@@ -10,7 +13,7 @@ export interface Manner {
   silentPosition?: Silence
   silentPower?: Silence
   /** Hills: their grade in percent, and metres from foot to foot. */
-  hills?: { percent: number, metres: number }
+  hills?: { percent: number; metres: number }
   /** Share by which the first twenty seconds of work are taken too hard. */
   startsFast?: number
   /** Chance that a change of step goes unnoticed for some seconds. */
@@ -27,8 +30,10 @@ export const isSilent = (silence: Silence | undefined, t: number): boolean => si
 
 /** Rise over run at a place of a hilly way; flat at its foot. */
 export const slopeAt = (manner: Manner, metres: number): number =>
-  manner.hills ? manner.hills.percent / 100 * Math.sin(2 * Math.PI * metres / manner.hills.metres) : 0
+  manner.hills ? (manner.hills.percent / 100) * Math.sin((2 * Math.PI * metres) / manner.hills.metres) : 0
 
 /** Metres above the foot at a place of a hilly way. */
 export const heightAt = (manner: Manner, metres: number): number =>
-  manner.hills ? manner.hills.percent / 100 * manner.hills.metres / (2 * Math.PI) * (1 - Math.cos(2 * Math.PI * metres / manner.hills.metres)) : 0
+  manner.hills
+    ? (((manner.hills.percent / 100) * manner.hills.metres) / (2 * Math.PI)) * (1 - Math.cos((2 * Math.PI * metres) / manner.hills.metres))
+    : 0

@@ -4,7 +4,13 @@ import type { SimulatedWatch } from './watch'
 import type { Actor, World } from './world'
 
 /** How bad the air is between a server and the watches: shares of messages, and milliseconds. */
-export interface Air { loss: number, double: number, late: number, delay: number, cutUntil: number }
+export interface Air {
+  loss: number
+  double: number
+  late: number
+  delay: number
+  cutUntil: number
+}
 
 const patience = 150
 
@@ -17,12 +23,13 @@ export function openAir(world: World, air: Air, actor: Actor, watch: SimulatedWa
     world.after(delay(), then)
     if (world.chance(air.double)) world.after(delay() * 2, then)
   }
-  return frame => actor.wait<string>((wake, fail) => {
-    receive = wake
-    pass(() => {
-      const reply = watch.hear(frame)
-      if (reply !== null) pass(() => receive?.(reply))
+  return frame =>
+    actor.wait<string>((wake, fail) => {
+      receive = wake
+      pass(() => {
+        const reply = watch.hear(frame)
+        if (reply !== null) pass(() => receive?.(reply))
+      })
+      world.after(patience, () => fail(new SilentError('nothing came back')))
     })
-    world.after(patience, () => fail(new SilentError('nothing came back')))
-  })
 }

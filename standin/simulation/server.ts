@@ -13,19 +13,39 @@ import type { SimulatedWatch } from './watch'
 import type { Actor, World } from './world'
 
 /** What somebody asked for: the only changes that messages may bring about. */
-export interface Asked { watch: string, incarnation: string, slot: number, expects: number, digest: string | null, sending?: string }
+export interface Asked {
+  watch: string
+  incarnation: string
+  slot: number
+  expects: number
+  digest: string | null
+  sending?: string
+}
 
-export interface Scene { world: World, rows: Rows, air: Air, programs: readonly Program[], asked: Asked[], calledOff: Map<string, number>, fault: (what: string) => void }
+export interface Scene {
+  world: World
+  rows: Rows
+  air: Air
+  programs: readonly Program[]
+  asked: Asked[]
+  calledOff: Map<string, number>
+  fault: (what: string) => void
+}
 
 type Task = 'send' | 'resume' | 'clear' | 'bring-home' | 'pair'
 
-interface Post { scene: Scene, actor: Actor, watch: SimulatedWatch, exchange: Exchange, store: ReturnType<typeof storeOf> }
+interface Post {
+  scene: Scene
+  actor: Actor
+  watch: SimulatedWatch
+  exchange: Exchange
+  store: ReturnType<typeof storeOf>
+}
 
 async function carry({ scene, actor, store, exchange }: Post, row: KeptSending): Promise<void> {
   try {
     await carrySending(store, exchange, row, 400)
-  }
-  catch (error) {
+  } catch (error) {
     const isOff = error instanceof CancelledError
     await transaction(scene.world, actor, () => {
       if (row.state !== 'sending') return
@@ -38,14 +58,30 @@ async function carry({ scene, actor, store, exchange }: Post, row: KeptSending):
 }
 
 async function send(post: Post): Promise<void> {
-  const { scene: { world, rows, programs, asked }, actor, watch, exchange } = post
+  const {
+    scene: { world, rows, programs, asked },
+    actor,
+    watch,
+    exchange,
+  } = post
   const { incarnation } = watch.memory()
   const { slots } = await listSlots(exchange)
   const free = slots.filter(state => state.digest === null || rows.holdings.has(`${watch.name}/${state.slot}`))
   if (free.length === 0) return
   const { slot, generation } = world.pick(free)
   const program = { ...world.pick(programs), name: `Sent ${Math.floor(world.random.next() * 1e6)}` }
-  const row: KeptSending = { id: `${watch.name}-${rows.sendings.length}`, watch: watch.name, program, digest: digestOf(program), slot, expects: generation, incarnation, state: 'sending', isCallOff: false, arrived: 0 }
+  const row: KeptSending = {
+    id: `${watch.name}-${rows.sendings.length}`,
+    watch: watch.name,
+    program,
+    digest: digestOf(program),
+    slot,
+    expects: generation,
+    incarnation,
+    state: 'sending',
+    isCallOff: false,
+    arrived: 0,
+  }
   await transaction(world, actor, () => {
     rows.sendings.push(row)
     asked.push({ watch: watch.name, incarnation, slot, expects: generation, digest: row.digest, sending: row.id })
@@ -54,8 +90,14 @@ async function send(post: Post): Promise<void> {
 }
 
 async function resume(post: Post, isWanted: (row: KeptSending) => boolean): Promise<void> {
-  const { scene: { world, rows }, actor, watch } = post
-  for (const row of rows.sendings.filter(entry => entry.watch === watch.name && (entry.state === 'sending' || entry.state === 'stopped') && isWanted(entry))) {
+  const {
+    scene: { world, rows },
+    actor,
+    watch,
+  } = post
+  for (const row of rows.sendings.filter(
+    entry => entry.watch === watch.name && (entry.state === 'sending' || entry.state === 'stopped') && isWanted(entry),
+  )) {
     await transaction(world, actor, () => void (row.state = 'sending'))
     await carry(post, row)
   }
@@ -103,8 +145,7 @@ export async function visit(scene: Scene, actor: Actor, watch: SimulatedWatch, h
     if (task === 'clear') await clear(post, () => world.chance(0.4))
     if (task === 'finish') await clear(post, slot => rows.holdings.get(`${watch.name}/${slot}`)?.isLeaving === true)
     if (task === 'bring-home' || task === 'finish') await bringHome(store, exchange, 150)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof UnpairedError) {
       if (kept.pendingKey) await transaction(world, actor, () => Object.assign(kept, { key: kept.pendingKey, pendingKey: null }))
       else await pair(scene, actor, watch, 'ilse').catch(() => {})
@@ -114,7 +155,13 @@ export async function visit(scene: Scene, actor: Actor, watch: SimulatedWatch, h
 }
 
 /** A server that does one thing after another until it is told that it is enough. */
-export async function serve(scene: Scene, actor: Actor, watches: readonly SimulatedWatch[], holder: string, isEnough: () => boolean): Promise<void> {
+export async function serve(
+  scene: Scene,
+  actor: Actor,
+  watches: readonly SimulatedWatch[],
+  holder: string,
+  isEnough: () => boolean,
+): Promise<void> {
   while (!isEnough()) {
     await actor.sleep(60 * scene.world.random.next())
     await visit(scene, actor, scene.world.pick(watches), holder, scene.world.pick(asks))

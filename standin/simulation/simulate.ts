@@ -11,10 +11,18 @@ import type { Actor } from './world'
 import { newWorld } from './world'
 
 /** What came of one seed: every broken promise, and how much there was to break it with. */
-export interface Course { seed: number, faults: string[], commits: number, recordings: number, crashes: number, receipts: number }
+export interface Course {
+  seed: number
+  faults: string[]
+  commits: number
+  recordings: number
+  crashes: number
+  receipts: number
+}
 
-const programs = ['1:00\n0:30 rest', '4 times\n  400 m\n  rest 1:00\ncool-down until press'].map(text =>
-  fit(readScript(`title Small\nsport run\n\n${text}`).sessions[0]!, profileNamed('all-sport')!).program)
+const programs = ['1:00\n0:30 rest', '4 times\n  400 m\n  rest 1:00\ncool-down until press'].map(
+  text => fit(readScript(`title Small\nsport run\n\n${text}`).sessions[0]!, profileNamed('all-sport')!).program,
+)
 
 const chaosUntil = 3000
 
@@ -22,8 +30,14 @@ const chaosUntil = 3000
 function judge({ rows, asked, calledOff, fault }: Scene, watches: readonly SimulatedWatch[]): void {
   for (const watch of watches) {
     for (const change of watch.history.filter(entry => entry.by === 'message')) {
-      const ask = asked.find(entry => entry.watch === watch.name && entry.incarnation === change.incarnation && entry.slot === change.slot
-        && entry.expects === change.generation - 1 && entry.digest === change.digest)
+      const ask = asked.find(
+        entry =>
+          entry.watch === watch.name &&
+          entry.incarnation === change.incarnation &&
+          entry.slot === change.slot &&
+          entry.expects === change.generation - 1 &&
+          entry.digest === change.digest,
+      )
       if (!ask) fault(`slot ${change.slot} of ${watch.name} changed to ${change.digest?.slice(0, 6) ?? 'empty'}, which nobody asked for`)
       const offAt = ask?.sending === undefined ? undefined : calledOff.get(ask.sending)
       if (offAt !== undefined && change.at > offAt) fault(`a program called off came to ${watch.name} afterwards`)
@@ -36,8 +50,17 @@ function judge({ rows, asked, calledOff, fault }: Scene, watches: readonly Simul
     for (const held of memory.slots) {
       const holding = rows.holdings.get(`${watch.name}/${held.slot}`)
       if (!holding || holding.incarnation !== memory.incarnation || held.digest === holding.digest) continue
-      const byHand = watch.history.some(change => change.by === 'hand' && change.slot === held.slot && change.incarnation === memory.incarnation && change.generation > holding.receipt.generation)
-      if (!byHand) fault(`slot ${held.slot} of ${watch.name} should hold ${holding.digest.slice(0, 6)} and holds ${held.digest?.slice(0, 6) ?? 'nothing'}`)
+      const byHand = watch.history.some(
+        change =>
+          change.by === 'hand' &&
+          change.slot === held.slot &&
+          change.incarnation === memory.incarnation &&
+          change.generation > holding.receipt.generation,
+      )
+      if (!byHand)
+        fault(
+          `slot ${held.slot} of ${watch.name} should hold ${holding.digest.slice(0, 6)} and holds ${held.digest?.slice(0, 6) ?? 'nothing'}`,
+        )
     }
   }
   for (const row of rows.sendings) {
@@ -57,7 +80,13 @@ export async function simulate(seed: number): Promise<Course> {
   const faults: string[] = []
   const fault = (what: string) => void faults.push(`${Math.round(world.now())} ms: ${what}`)
   const rows = newRows()
-  const air: Air = { loss: world.random.next() * 0.25, double: world.random.next() * 0.2, late: world.random.next() * 0.1, delay: 5 + 30 * world.random.next(), cutUntil: 0 }
+  const air: Air = {
+    loss: world.random.next() * 0.25,
+    double: world.random.next() * 0.2,
+    late: world.random.next() * 0.1,
+    delay: 5 + 30 * world.random.next(),
+    cutUntil: 0,
+  }
   const scene: Scene = { world, rows, air, programs, asked: [], calledOff: new Map(), fault }
   const key = (digit: number) => String(digit).repeat(64)
   const watches = ['wrist-a', 'wrist-b'].map((name, index) => {
@@ -81,8 +110,7 @@ export async function simulate(seed: number): Promise<Course> {
       servers[at]!.crash()
       crashes++
       servers[at] = start()
-    }
-    else if (what < 0.84) air.cutUntil = world.now() + 500 * world.random.next()
+    } else if (what < 0.84) air.cutUntil = world.now() + 500 * world.random.next()
     else {
       const going = rows.sendings.filter(row => row.state === 'sending' || row.state === 'stopped')
       if (going.length > 0) world.pick(going).isCallOff = true
@@ -94,7 +122,7 @@ export async function simulate(seed: number): Promise<Course> {
   servers.forEach(server => server.crash())
   Object.assign(air, { loss: 0, double: 0, late: 0, cutUntil: 0 })
   watches.forEach(watch => watch.settleDown())
-  world.begin(async (actor) => {
+  world.begin(async actor => {
     await actor.sleep(5000)
     for (let round = 0; round < 3; round++) {
       for (const watch of watches) await visit(scene, actor, watch, 'the last server', 'finish')
@@ -103,7 +131,14 @@ export async function simulate(seed: number): Promise<Course> {
   await world.run(chaosUntil + 120_000)
   judge(scene, watches)
   return {
-    seed, faults, crashes, recordings: rows.recordings.size, receipts: rows.sendings.filter(row => row.state === 'done').length,
-    commits: watches.reduce((sum, watch) => sum + watch.history.filter(change => change.by === 'message' && change.digest !== null).length, 0),
+    seed,
+    faults,
+    crashes,
+    recordings: rows.recordings.size,
+    receipts: rows.sendings.filter(row => row.state === 'done').length,
+    commits: watches.reduce(
+      (sum, watch) => sum + watch.history.filter(change => change.by === 'message' && change.digest !== null).length,
+      0,
+    ),
   }
 }

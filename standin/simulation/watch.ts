@@ -7,7 +7,14 @@ import { receiveFrame, showCode } from '../../core/wrist/link/watch-receive'
 import type { World } from './world'
 
 /** Why a slot changed: a message did it, or a hand. */
-export interface SlotChange { at: number, incarnation: string, slot: number, generation: number, digest: string | null, by: 'message' | 'hand' }
+export interface SlotChange {
+  at: number
+  incarnation: string
+  slot: number
+  generation: number
+  digest: string | null
+  by: 'message' | 'hand'
+}
 
 /** A watch of the simulation: its memory, its hand, and a history that the promises are checked against. */
 export interface SimulatedWatch {
@@ -25,7 +32,14 @@ export interface SimulatedWatch {
   settleDown: () => void
 }
 
-export function newWatch(world: World, name: string, owner: string, key: string, programs: readonly Program[], fault: (what: string) => void): SimulatedWatch {
+export function newWatch(
+  world: World,
+  name: string,
+  owner: string,
+  key: string,
+  programs: readonly Program[],
+  fault: (what: string) => void,
+): SimulatedWatch {
   const slots = 3
   let incarnations = 0
   let memory: WatchMemory = { ...emptyMemory(name, `${name}-0`, 'all-sport', slots), bond: { owner, key, counter: -1 } }
@@ -49,17 +63,30 @@ export function newWatch(world: World, name: string, owner: string, key: string,
       const was = before.slots.find(entry => entry.slot === held.slot) ?? emptySlot(held.slot, 0)
       if (was === held || (was.generation === held.generation && was.digest === held.digest)) continue
       if (!isWhole(held)) fault(`slot ${held.slot} of ${name} shows a part of a program`)
-      if (before.incarnation === memory.incarnation && held.generation !== was.generation + 1) fault(`slot ${held.slot} of ${name} went from generation ${was.generation} to ${held.generation}`)
+      if (before.incarnation === memory.incarnation && held.generation !== was.generation + 1)
+        fault(`slot ${held.slot} of ${name} went from generation ${was.generation} to ${held.generation}`)
       if (before.running === held.slot && by === 'message') fault(`slot ${held.slot} of ${name} changed while it was carried out`)
-      history.push({ at: world.now(), incarnation: memory.incarnation, slot: held.slot, generation: held.generation, digest: held.digest, by })
+      history.push({
+        at: world.now(),
+        incarnation: memory.incarnation,
+        slot: held.slot,
+        generation: held.generation,
+        digest: held.digest,
+        by,
+      })
     }
   }
 
   function finishRun() {
     const program = programIn(memory, memory.running!)
     const recording = {
-      format: 'agonis.recording' as const, version: 1 as const, sport: 'run' as const, startedAt: new Date(world.now() + runs++).toISOString(),
-      samples: { t: [1, 2, 3], metres: [3, 6, 9] }, marks: [], ...(program ? { program: digestOf(program) } : {}),
+      format: 'agonis.recording' as const,
+      version: 1 as const,
+      sport: 'run' as const,
+      startedAt: new Date(world.now() + runs++).toISOString(),
+      samples: { t: [1, 2, 3], metres: [3, 6, 9] },
+      marks: [],
+      ...(program ? { program: digestOf(program) } : {}),
     }
     finished.add(digestOf(recording))
     become({ ...keepRecording(memory, recording), running: null }, 'hand')
@@ -71,7 +98,10 @@ export function newWatch(world: World, name: string, owner: string, key: string,
   }
 
   return {
-    name, history, finished, resetAway,
+    name,
+    history,
+    finished,
+    resetAway,
     memory: () => memory,
     hear(frame) {
       if (!isOn) return null
@@ -86,19 +116,16 @@ export function newWatch(world: World, name: string, owner: string, key: string,
       if (what < 0.25) {
         const next = handPut(memory, slot, { ...world.pick(programs), name: `Own ${Math.floor(world.random.next() * 1e6)}` })
         if (next) become(next, 'hand')
-      }
-      else if (what < 0.4) {
+      } else if (what < 0.4) {
         const next = handPut(memory, slot, null)
         if (next) become(next, 'hand')
-      }
-      else if (what < 0.6 && memory.running === null && programIn(memory, slot)) memory = { ...memory, running: slot }
+      } else if (what < 0.6 && memory.running === null && programIn(memory, slot)) memory = { ...memory, running: slot }
       else if (what < 0.8 && memory.running !== null) finishRun()
       else if (what < 0.88) clockOff += (world.random.next() - 0.5) * 4 * 24 * 3600 * 1000
       else if (what < 0.94) {
         isOn = false
-        world.after(400 * world.random.next(), () => isOn = true)
-      }
-      else if (what < 0.945) reset()
+        world.after(400 * world.random.next(), () => (isOn = true))
+      } else if (what < 0.945) reset()
     },
     showCode() {
       memory = showCode(memory, world.now() + clockOff, secret)

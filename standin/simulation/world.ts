@@ -28,7 +28,11 @@ export interface Actor {
   isGone: () => boolean
 }
 
-interface Happening { at: number, order: number, what: () => void }
+interface Happening {
+  at: number
+  order: number
+  what: () => void
+}
 
 export function newWorld(seed: number): World {
   const random = randomFrom(seed)
@@ -50,35 +54,44 @@ export function newWorld(seed: number): World {
     let parked: () => void = () => {}
     const goOn = (how: () => void) => {
       if (gone) return
-      settled = new Promise<void>(resolve => parked = resolve)
+      settled = new Promise<void>(resolve => (parked = resolve))
       how()
     }
     const actor: Actor = {
-      wait: setUp => new Promise((resolve, reject) => {
-        let isOver = false
-        const once = (how: () => void) => {
-          if (isOver) return
-          isOver = true
-          goOn(how)
-        }
-        setUp(value => once(() => resolve(value)), error => once(() => reject(error)))
-        parked()
-      }),
+      wait: setUp =>
+        new Promise((resolve, reject) => {
+          let isOver = false
+          const once = (how: () => void) => {
+            if (isOver) return
+            isOver = true
+            goOn(how)
+          }
+          setUp(
+            value => once(() => resolve(value)),
+            error => once(() => reject(error)),
+          )
+          parked()
+        }),
       sleep: milliseconds => actor.wait<null>(wake => after(milliseconds, () => wake(null))).then(() => {}),
-      crash: () => gone = true,
+      crash: () => (gone = true),
       isGone: () => gone,
     }
-    after(0, () => goOn(() => {
-      void life(actor).finally(() => {
-        gone = true
-        parked()
-      })
-    }))
+    after(0, () =>
+      goOn(() => {
+        void life(actor).finally(() => {
+          gone = true
+          parked()
+        })
+      }),
+    )
     return actor
   }
 
   return {
-    random, now: () => now, after, begin,
+    random,
+    now: () => now,
+    after,
+    begin,
     chance: share => random.next() < share,
     pick: from => from[Math.floor(random.next() * from.length)]!,
     async run(until) {

@@ -19,7 +19,13 @@ import type { OwnPress } from '../rehearse'
 import { ledBy, noPress, ownPresses } from '../rehearse'
 
 /** The body that wears the watch: whose abilities, which seed, how many times real time, and how it goes about it. */
-export interface Wearer { athlete: Athlete, seed: number, speed: number, pressesItself: boolean, manner: Manner }
+export interface Wearer {
+  athlete: Athlete
+  seed: number
+  speed: number
+  pressesItself: boolean
+  manner: Manner
+}
 
 /** A program being carried out, as plain data that survives a power cut. */
 export interface Going {
@@ -41,13 +47,28 @@ function take(going: Going, event: EngineEvent): Going {
   addMarks(going.recorder, outcome.marks)
   const unit = unitsOf(going.wearer.athlete).run
   const spoken = speak(going.speaker, outcome.cues, outcome.state.t, cue => sayCue(cue, going.program, unit))
-  return { ...going, state: outcome.state, body: heed(going.body, outcome.cues), speaker: spoken.state, said: spoken.utterance ?? going.said }
+  return {
+    ...going,
+    state: outcome.state,
+    body: heed(going.body, outcome.cues),
+    speaker: spoken.state,
+    said: spoken.utterance ?? going.said,
+  }
 }
 
 export function begin(slot: number, program: Program, wearer: Wearer, startedAt: string, from?: Place): Going {
   const going: Going = {
-    slot, program, startedAt, state: initialState, recorder: emptyRecorder(), body: restedBody(wearer.athlete), wearer,
-    settings: settingsOf(wearer.athlete, program.sport), press: noPress, speaker: silentSpeaker, said: null,
+    slot,
+    program,
+    startedAt,
+    state: initialState,
+    recorder: emptyRecorder(),
+    body: restedBody(wearer.athlete),
+    wearer,
+    settings: settingsOf(wearer.athlete, program.sport),
+    press: noPress,
+    speaker: silentSpeaker,
+    said: null,
   }
   return take(going, { kind: 'start', t: 0, ...(from ? { from } : {}) })
 }
@@ -55,8 +76,10 @@ export function begin(slot: number, program: Program, wearer: Wearer, startedAt:
 export const isOver = (going: Going) => going.state.phase === 'finished'
 
 /** A button or a jump, now. */
-export const pushNow = (going: Going, event: { kind: Exclude<EngineEvent['kind'], 'start' | 'reading' | 'jump'> } | { kind: 'jump', to: Place }): Going =>
-  take(going, { ...event, t: going.state.t })
+export const pushNow = (
+  going: Going,
+  event: { kind: Exclude<EngineEvent['kind'], 'start' | 'reading' | 'jump'> } | { kind: 'jump'; to: Place },
+): Going => take(going, { ...event, t: going.state.t })
 
 /** One second of the body's life, and what the engine makes of it. */
 export function second(before: Going, random: Random): Going {

@@ -6,14 +6,13 @@ import type { WatchMemory } from '../../core/wrist/link/watch-memory'
 import { handPut, programIn } from '../../core/wrist/link/watch-memory'
 
 /** What a hand may do to a watch beside pushing its three buttons. */
-export type HandAct
-  = | { do: 'make' }
-    | { do: 'edit' | 'delete', slot: number }
-    | { do: 'power', on: boolean }
-    | { do: 'clock', off: number }
-    | { do: 'reset' }
+export type HandAct =
+  { do: 'make' } | { do: 'edit' | 'delete'; slot: number } | { do: 'power'; on: boolean } | { do: 'clock'; off: number } | { do: 'reset' }
 
-const own: Program = fit(readScript('title Own quarter hour\nsport run\n\n5:00\n5:00 @ RPE 6\n5:00').sessions[0]!, profileNamed('all-sport')!).program
+const own: Program = fit(
+  readScript('title Own quarter hour\nsport run\n\n5:00\n5:00 @ RPE 6\n5:00').sessions[0]!,
+  profileNamed('all-sport')!,
+).program
 
 /** A minute more on the first step that ends by time, or another name where none does. */
 function edited(program: Program): Program {
@@ -40,7 +39,9 @@ export function byHand(memory: WatchMemory, act: HandAct): WatchMemory | null {
       const program = programIn(memory, act.slot)
       return program && handPut(memory, act.slot, edited(program))
     }
-    case 'delete': return handPut(memory, act.slot, null)
-    default: return null
+    case 'delete':
+      return handPut(memory, act.slot, null)
+    default:
+      return null
   }
 }

@@ -9,7 +9,10 @@ export const usualLinks: Readonly<Record<LinkKind, LinkManner>> = {
   radio: { ...goodLink, delay: 15, jitter: 15 },
 }
 
-export interface Passage { passes: boolean, manner: LinkManner }
+export interface Passage {
+  passes: boolean
+  manner: LinkManner
+}
 
 /** Whether a message of so many bytes gets through, and what is left of the link after it. */
 export function carry(manner: LinkManner, bytes: number, random: Random): Passage {
@@ -18,7 +21,8 @@ export function carry(manner: LinkManner, bytes: number, random: Random): Passag
   return { passes: !isCut && !(random.next() < manner.loss), manner: { ...manner, cutAfter } }
 }
 
-const pause = (milliseconds: number) => milliseconds > 0 ? new Promise<void>(resolve => setTimeout(resolve, milliseconds)) : Promise.resolve()
+const pause = (milliseconds: number) =>
+  milliseconds > 0 ? new Promise<void>(resolve => setTimeout(resolve, milliseconds)) : Promise.resolve()
 const lateMilliseconds = 2500
 
 /**
@@ -28,19 +32,25 @@ const lateMilliseconds = 2500
  * @param hear what the watch does with a frame
  * @returns null when nothing comes back in time
  */
-export async function carryFrame(frame: string, manner: () => LinkManner, keep: (manner: LinkManner) => void, random: Random, hear: (frame: string) => string | null): Promise<string | null> {
+export async function carryFrame(
+  frame: string,
+  manner: () => LinkManner,
+  keep: (manner: LinkManner) => void,
+  random: Random,
+  hear: (frame: string) => string | null,
+): Promise<string | null> {
   const oneWay = async (text: string): Promise<boolean> => {
     const passage = carry(manner(), Buffer.byteLength(text), random)
     keep(passage.manner)
     await pause(manner().delay + manner().jitter * random.next())
     return passage.passes
   }
-  if (!await oneWay(frame)) return null
+  if (!(await oneWay(frame))) return null
   if (random.next() < manner().late) {
     setTimeout(() => void hear(frame), lateMilliseconds * random.next())
     return null
   }
   const first = hear(frame)
   const reply = random.next() < manner().double ? hear(frame) : first
-  return reply !== null && await oneWay(reply) ? reply : null
+  return reply !== null && (await oneWay(reply)) ? reply : null
 }

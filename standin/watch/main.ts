@@ -20,7 +20,13 @@ const folder = process.env.STANDIN_FOLDER
 const key = process.env.STANDIN_KEY ?? ''
 if (!port || !folder || key.length < 16) throw new Error('STANDIN_PORT, STANDIN_FOLDER and STANDIN_KEY are needed')
 
-const nobody: Wearer = { athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' }, seed: 1, speed: 1, pressesItself: false, manner: { bias: 0 } }
+const nobody: Wearer = {
+  athlete: { format: 'agonis.athlete', version: 1, name: 'nobody' },
+  seed: 1,
+  speed: 1,
+  pressesItself: false,
+  manner: { bias: 0 },
+}
 const watches = new Map<string, Watch>()
 
 function watchAt(address: string): Watch | null {
@@ -52,7 +58,8 @@ function stream(watch: Watch, request: IncomingMessage, response: ServerResponse
   request.on('close', stop)
 }
 
-const isKey = (given: unknown) => typeof given === 'string' && given.length === key.length && timingSafeEqual(Buffer.from(given), Buffer.from(key))
+const isKey = (given: unknown) =>
+  typeof given === 'string' && given.length === key.length && timingSafeEqual(Buffer.from(given), Buffer.from(key))
 
 async function handle(request: IncomingMessage, response: ServerResponse) {
   if (!isKey(request.headers['x-standin-key'])) return answer(response, 403, { problem: 'not for you' })
@@ -79,7 +86,7 @@ async function handle(request: IncomingMessage, response: ServerResponse) {
       watch.wear(JSON.parse(body) as Wearer)
       return answer(response, 200, watch.glass())
     case 'POST button': {
-      const { button, hold } = JSON.parse(body) as { button: Knob, hold: boolean }
+      const { button, hold } = JSON.parse(body) as { button: Knob; hold: boolean }
       watch.push(button, hold)
       return answer(response, 200, watch.glass())
     }
@@ -87,7 +94,8 @@ async function handle(request: IncomingMessage, response: ServerResponse) {
       return answer(response, watch.choose((JSON.parse(body) as { slot: number }).slot) ? 200 : 409, watch.glass())
     case 'POST hand':
       return answer(response, watch.hand(JSON.parse(body) as HandAct) ? 200 : 409, watch.glass())
-    default: return answer(response, 404, { problem: 'no such thing' })
+    default:
+      return answer(response, 404, { problem: 'no such thing' })
   }
 }
 

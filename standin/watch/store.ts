@@ -13,8 +13,7 @@ export function openStore(folder: string): Store {
     read<T>(name: string) {
       try {
         return JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8')) as T
-      }
-      catch (error) {
+      } catch (error) {
         if ((error as NodeJS.ErrnoException).code === 'ENOENT' || error instanceof SyntaxError) return null
         throw error
       }

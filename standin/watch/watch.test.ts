@@ -39,10 +39,17 @@ describe('the link', () => {
 
   it('brings some messages twice and some too late, and the watch hears both', async () => {
     const heard: string[] = []
-    const over = (manner: typeof goodLink, seed: number) => carryFrame('frame', () => manner, () => {}, randomFrom(seed), (frame) => {
-      heard.push(frame)
-      return 'reply'
-    })
+    const over = (manner: typeof goodLink, seed: number) =>
+      carryFrame(
+        'frame',
+        () => manner,
+        () => {},
+        randomFrom(seed),
+        frame => {
+          heard.push(frame)
+          return 'reply'
+        },
+      )
     expect(await over({ ...goodLink, double: 1 }, 1)).toBe('reply')
     expect(heard).toHaveLength(2)
     vi.useFakeTimers()
@@ -58,7 +65,7 @@ describe('the watch', () => {
   let watch: Watch
   const wearer: Wearer = { athlete: ilse, seed: 1, speed: 600, pressesItself: true, manner: { bias: 0 } }
   const begin = () => startWatch('test.all-sport', 'all-sport', 3, openStore(folder), wearer)
-  const carry: Carry = async (frame) => {
+  const carry: Carry = async frame => {
     const reply = await watch.message('cable', frame)
     if (reply === null) throw new SilentError('lost')
     return reply
@@ -69,7 +76,14 @@ describe('the watch', () => {
   async function pair() {
     watch.push('middle', true)
     let key = ''
-    await pairWatch(openLine(carry, { watch: 'test.all-sport', key: null, firstCounter: 0 }), 'test.all-sport', 'ilse', watch.glass().code!, count => new Uint8Array(randomBytes(count)), async made => void (key = made))
+    await pairWatch(
+      openLine(carry, { watch: 'test.all-sport', key: null, firstCounter: 0 }),
+      'test.all-sport',
+      'ilse',
+      watch.glass().code!,
+      count => new Uint8Array(randomBytes(count)),
+      async made => void (key = made),
+    )
     exchange = openLine(carry, { watch: 'test.all-sport', key, firstCounter: firstCounter(++lease) })
   }
   const program = programOf('title Short\nsport run\n\n1:00\n2 times\n  0:30 @ 4:00-4:20 /km\ncool-down until press')
@@ -149,11 +163,11 @@ describe('the watch', () => {
 
   it('is another after a reset, holds nothing and knows nobody', async () => {
     await sendProgram(exchange, program, 1, 0)
-    const before = await exchange({ kind: 'hello' }) as Answer & { kind: 'hello' }
+    const before = (await exchange({ kind: 'hello' })) as Answer & { kind: 'hello' }
     watch.hand({ do: 'reset' })
     await expect(exchange({ kind: 'list' })).rejects.toThrow(UnpairedError)
     await pair()
-    const after = await exchange({ kind: 'hello' }) as Answer & { kind: 'hello' }
+    const after = (await exchange({ kind: 'hello' })) as Answer & { kind: 'hello' }
     expect(after.incarnation).not.toBe(before.incarnation)
     expect((await readBack(exchange, 1)).program).toBeNull()
   })
@@ -174,7 +188,11 @@ describe('the watch', () => {
     expect(comparePrograms(program, edited).filter(row => !row.equal)).toMatchObject([{ should: '1:00', holds: '2:00' }])
     expect(watch.hand({ do: 'delete', slot: 2 })).toBe(true)
     const { slots } = await listSlots(exchange)
-    expect(slots.map(state => [state.generation, state.by])).toEqual([[2, 'hand'], [2, null], [0, null]])
+    expect(slots.map(state => [state.generation, state.by])).toEqual([
+      [2, 'hand'],
+      [2, null],
+      [0, null],
+    ])
     watch.push('top', false)
     expect(watch.hand({ do: 'delete', slot: 1 })).toBe(false)
   })
@@ -197,7 +215,7 @@ describe('the watch', () => {
 
   it('has a clock that may be wrong, and dates by it', async () => {
     watch.hand({ do: 'clock', off: -3_600_000 })
-    const hello = await exchange({ kind: 'hello' }) as Answer & { kind: 'hello' }
+    const hello = (await exchange({ kind: 'hello' })) as Answer & { kind: 'hello' }
     expect(Date.parse(hello.clock)).toBeLessThan(Date.now() - 3_500_000)
   })
 
@@ -231,7 +249,10 @@ describe('the watch', () => {
     watch.wear({ ...wearer, speed: 1, pressesItself: false })
     watch.push('middle', false)
     watch.push('bottom', false)
-    expect(watch.glass().entrances).toEqual({ words: ['1:00', '2 times, from round 1', '2 times, from round 2', 'cool-down until press'], at: 1 })
+    expect(watch.glass().entrances).toEqual({
+      words: ['1:00', '2 times, from round 1', '2 times, from round 2', 'cool-down until press'],
+      at: 1,
+    })
     watch.push('bottom', false)
     watch.push('top', false)
     expect(watch.glass().face!.where).toContain('rep 2 of 2')

@@ -33,7 +33,10 @@ export interface Watch {
   stop: () => void
 }
 
-interface Case { isOn: boolean, clockOff: number }
+interface Case {
+  isOn: boolean
+  clockOff: number
+}
 
 const tickMilliseconds = 100
 
@@ -45,7 +48,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
   let body: Case = store.read<Case>('case') ?? { isOn: true, clockOff: 0 }
   let wearer = defaultWearer
   const left = memory.running === null ? null : store.read<Partial<Going>>('going')
-  let going = left?.state && left.speaker && left.settings ? left as Going : null
+  let going = left?.state && left.speaker && left.settings ? (left as Going) : null
   if (!going) memory = { ...memory, running: null }
   let mode: GlassMode = restedGlass
   let savedAt = 0
@@ -85,14 +88,19 @@ export function startWatch(address: string, profile: string, slots: number, stor
   }
 
   const around = (): Around => ({
-    slots: slotStates(memory).filter(held => held.digest !== null).map(held => held.slot),
-    programOf: slot => programIn(memory, slot), going: going && { program: going.program, phase: going.state.phase },
+    slots: slotStates(memory)
+      .filter(held => held.digest !== null)
+      .map(held => held.slot),
+    programOf: slot => programIn(memory, slot),
+    going: going && { program: going.program, phase: going.state.phase },
   })
 
   function act(asked: Act) {
     switch (asked.do) {
-      case 'nothing': return
-      case 'code': return keepMemory(shownCode(memory, now()) ? hideCode(memory) : showCode(memory, now(), secret))
+      case 'nothing':
+        return
+      case 'code':
+        return keepMemory(shownCode(memory, now()) ? hideCode(memory) : showCode(memory, now(), secret))
       case 'start': {
         const program = programIn(memory, asked.slot)
         if (!program) return
@@ -100,14 +108,16 @@ export function startWatch(address: string, profile: string, slots: number, stor
         random = randomFrom(wearer.seed)
         return takeOn(begin(asked.slot, program, wearer, new Date(now()).toISOString(), asked.from), true)
       }
-      case 'push': return going ? takeOn(pushNow(going, { kind: asked.button }), true) : undefined
-      case 'jump': return going ? takeOn(pushNow(going, { kind: 'jump', to: asked.to }), true) : undefined
+      case 'push':
+        return going ? takeOn(pushNow(going, { kind: asked.button }), true) : undefined
+      case 'jump':
+        return going ? takeOn(pushNow(going, { kind: 'jump', to: asked.to }), true) : undefined
     }
   }
 
   const timer = setInterval(() => {
     if (!going || !body.isOn) return
-    carriedOver += going.wearer.speed * tickMilliseconds / 1000
+    carriedOver += (going.wearer.speed * tickMilliseconds) / 1000
     if (carriedOver < 1) return
     while (carriedOver >= 1 && going) {
       carriedOver -= 1
@@ -133,18 +143,34 @@ export function startWatch(address: string, profile: string, slots: number, stor
     glass: () => {
       const here = around()
       const held = slotStates(memory).filter(slot => slot.digest !== null)
-      const chosen = here.slots.includes(mode.chosen ?? -1) ? mode.chosen : here.slots[0] ?? null
+      const chosen = here.slots.includes(mode.chosen ?? -1) ? mode.chosen : (here.slots[0] ?? null)
       const pointed = going?.program ?? (chosen === null ? null : programIn(memory, chosen))
       return {
-        watch: address, profile, slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })), chosen,
+        watch: address,
+        profile,
+        slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })),
+        chosen,
         face: going ? faceOf(going.program, going.state, unitsOf(going.wearer.athlete).run) : null,
         said: going?.said && going.said.until > going.state.t ? going.said.words : null,
         entrances: mode.entering && pointed ? { words: entrancesOf(pointed).map(entrance => entrance.words), at: mode.entering.at } : null,
-        knobs: knobWords(mode, here), code: shownCode(memory, now()), recordingsWaiting: memory.records.length, isPaired: memory.bond !== null,
-        speed: going?.wearer.speed ?? wearer.speed, look: mode.look, links, ...body,
+        knobs: knobWords(mode, here),
+        code: shownCode(memory, now()),
+        recordingsWaiting: memory.records.length,
+        isPaired: memory.bond !== null,
+        speed: going?.wearer.speed ?? wearer.speed,
+        look: mode.look,
+        links,
+        ...body,
       }
     },
-    message: (kind, frame) => carryFrame(frame, () => links[kind], manner => links = { ...links, [kind]: manner }, linkRandom, hear),
+    message: (kind, frame) =>
+      carryFrame(
+        frame,
+        () => links[kind],
+        manner => (links = { ...links, [kind]: manner }),
+        linkRandom,
+        hear,
+      ),
     push(knob, isHeld) {
       if (!body.isOn) return
       const pushed = pushKnob(mode, knob, isHeld, around())

@@ -59,8 +59,10 @@ test('two tabs follow each other, and where both have words of their own the ath
   await expect(app.locator('[data-test=keeping]')).toContainText('kept here')
   await expect(elsewhere.locator('[data-test=keeping]')).toContainText('kept here')
   await app.context().unroute('**/api/sessions/**')
-  await expect.poll(async () => await app.locator('.sides').count() + await elsewhere.locator('.sides').count(), { timeout: 15_000 }).toBe(1)
-  const torn = await app.locator('.sides').count() === 1 ? app : elsewhere
+  await expect
+    .poll(async () => (await app.locator('.sides').count()) + (await elsewhere.locator('.sides').count()), { timeout: 15_000 })
+    .toBe(1)
+  const torn = (await app.locator('.sides').count()) === 1 ? app : elsewhere
   const [mine, theirs] = torn === app ? ['13:00', '12:00'] : ['12:00', '13:00']
   await expect(torn.locator('.sides pre').first()).toContainText(mine)
   await expect(torn.locator('.sides pre').last()).toContainText(theirs)
@@ -91,7 +93,11 @@ test('words left behind by a tab that was killed come back onto the desk', async
 
 test('a browser without room says so, and the words still go to the server', async ({ app }) => {
   await newSession(app)
-  await app.evaluate(() => { Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') } })
+  await app.evaluate(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
   await app.route('**/api/sessions/**', route => route.abort())
   await app.keyboard.type('10:00 @ 5k effort')
   await expect(app.locator('[data-test=keeping]')).toContainText('no room left')
@@ -101,7 +107,7 @@ test('a browser without room says so, and the words still go to the server', asy
 
 test('a session of 200 rows pasted at once is read whole', async ({ app }) => {
   await newSession(app)
-  const rows = Array.from({ length: 200 }, (_, index) => `${1 + index % 9}:00 @ 4:${20 + index % 30}-4:${25 + index % 30} /km`)
+  const rows = Array.from({ length: 200 }, (_, index) => `${1 + (index % 9)}:00 @ 4:${20 + (index % 30)}-4:${25 + (index % 30)} /km`)
   await paste(app, `sport run\n\n${rows.join('\n')}`)
   await expect(app.locator('[data-test=steps]')).toHaveText('200')
 })
@@ -129,5 +135,7 @@ test('words typed a moment before another session is begun go to the server all 
   await app.keyboard.type('9 x 91 m')
   await app.getByRole('link', { name: 'New session' }).click()
   await expect(script(app)).not.toContainText('9 x 91 m')
-  await expect.poll(async () => (await (await app.request.get(`/api/sessions/${id}`)).json() as { script?: string }).script).toBe('9 x 91 m')
+  await expect
+    .poll(async () => ((await (await app.request.get(`/api/sessions/${id}`)).json()) as { script?: string }).script)
+    .toBe('9 x 91 m')
 })

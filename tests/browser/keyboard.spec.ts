@@ -36,7 +36,7 @@ test('the sheet read aloud says the session', async ({ app }) => {
   await expect(aloud).toHaveText(['3 times: 9 minutes at 4:30 to 4:40 per kilometre, then 4 minutes recovery'])
 })
 
-test('each row\'s place in the text is lit by its remark', async ({ app }) => {
+test("each row's place in the text is lit by its remark", async ({ app }) => {
   await newSession(app)
   await app.keyboard.type('10:00\nqwerty 12\n20:00')
   await app.keyboard.press('Control+Home')

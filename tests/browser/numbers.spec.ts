@@ -1,11 +1,14 @@
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, kept, newSession, paste, script, test } from './page'
 
-interface Kept { number: number, athlete: Record<string, unknown> }
+interface Kept {
+  number: number
+  athlete: Record<string, unknown>
+}
 
 /** The athlete's numbers as they were before each test, brought back behind it. */
 let before: Kept | null = null
-const athleteNow = async (page: Page) => await (await page.request.get('/api/me')).json() as Kept
+const athleteNow = async (page: Page) => (await (await page.request.get('/api/me')).json()) as Kept
 async function setAthlete(page: Page, document: Record<string, unknown>): Promise<void> {
   const { number } = await athleteNow(page)
   const response = await page.request.put('/api/me', { data: { base: number, document } })
@@ -36,7 +39,10 @@ test('a benchmark changed in Me is seen at the Desk at once, in another tab', as
   await expect(me.locator('[data-test=efforts]')).toContainText('20:00')
   await expect(comesTo(app)).not.toHaveText(then!)
   await expect(comesTo(app)).toContainText('3:5')
-  await me.getByRole('button', { name: /Remove the effort of/ }).first().click()
+  await me
+    .getByRole('button', { name: /Remove the effort of/ })
+    .first()
+    .click()
   await expect(comesTo(app)).toHaveText(then!)
   await me.click('[data-test=effort-undo]')
   await expect(comesTo(app)).toContainText('3:5')
@@ -89,12 +95,12 @@ test('a missing number is asked for in place, and what it was needed for appears
   const { athlete } = before!
   await setAthlete(app, { ...athlete, run: undefined, ride: { criticalPower: 215 }, efforts: [], heart: undefined })
   await write(app, 'sport ride\n\n6 times\n  2:00 @ 125-130 %CP\n  recovery 1:00\n')
-  await expect(app.getByText('What it does to you needs W\' on the bike.')).toBeVisible()
+  await expect(app.getByText("What it does to you needs W' on the bike.")).toBeVisible()
   await app.fill('[data-test=ask-ride-reserve]', 'much')
-  await app.locator('[data-test=ask-number]', { hasText: 'W\'' }).locator('[data-test=ask-keep]').click()
-  await expect(app.getByText('W\': a number from 1000 to 60000 J')).toBeVisible()
+  await app.locator('[data-test=ask-number]', { hasText: "W'" }).locator('[data-test=ask-keep]').click()
+  await expect(app.getByText("W': a number from 1000 to 60000 J")).toBeVisible()
   await app.fill('[data-test=ask-ride-reserve]', '15000')
-  await app.locator('[data-test=ask-number]', { hasText: 'W\'' }).locator('[data-test=ask-keep]').click()
+  await app.locator('[data-test=ask-number]', { hasText: "W'" }).locator('[data-test=ask-keep]').click()
   await expect(app.locator('[data-test=verdict]')).toContainText('above critical')
   await write(app, 'sport run\n\n5 km @ 5k effort\n')
   await expect(app.getByText('Needs a run race or time trial.')).toBeVisible()
@@ -116,7 +122,7 @@ test('when one is home, and when to start to be home', async ({ app }) => {
   await expect(app.locator('[data-test=start-for]')).toHaveText('a time as in 07:30')
 })
 
-test('a test is entered in Me and its numbers follow; zones of one\'s own are kept', async ({ app }) => {
+test("a test is entered in Me and its numbers follow; zones of one's own are kept", async ({ app }) => {
   await app.goto('/me')
   const pool = app.locator('[data-test=test-swim-pair]')
   await pool.locator('summary').click()

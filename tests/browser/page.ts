@@ -5,7 +5,11 @@ import type { Page } from '@playwright/test'
 /** A test on the running application; a fault in the page's own code fails it. */
 export const test = base.extend<{ app: Page }>({
   app: async ({ browser }, use) => {
-    const context = await browser.newContext({ baseURL: process.env.AGONIS_ADDRESS, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
+    const context = await browser.newContext({
+      baseURL: process.env.AGONIS_ADDRESS,
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+    })
     const page = await context.newPage()
     const faults: string[] = []
     page.on('pageerror', error => faults.push(error.message))

@@ -20,7 +20,11 @@ async function tried(app: Page, speed: number): Promise<void> {
 
 test('a phone without a server opens, leads through a session, and brings the recording home when the server is back', async ({ app }) => {
   await takenAlong(app, 'Island loop', 'sport run\n\nwarm-up 0:30\n2 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n')
-  await expect.poll(() => app.evaluate(async () => navigator.serviceWorker.controller !== null && await caches.match('/phone') !== undefined), { timeout: 30_000 }).toBe(true)
+  await expect
+    .poll(() => app.evaluate(async () => navigator.serviceWorker.controller !== null && (await caches.match('/phone')) !== undefined), {
+      timeout: 30_000,
+    })
+    .toBe(true)
   await app.context().setOffline(true)
   await app.reload()
   await expect(app.locator('[data-test=offline]')).toBeVisible()
@@ -30,7 +34,9 @@ test('a phone without a server opens, leads through a session, and brings the re
   await app.click('[data-test=top]')
   await expect(glass(app)).toContainText('rep 1 of 2')
   await expect(glass(app)).toContainText('/km')
-  await expect(app.locator('[data-test=waiting]')).toContainText('1 recording waits on this phone until the server is back', { timeout: 20_000 })
+  await expect(app.locator('[data-test=waiting]')).toContainText('1 recording waits on this phone until the server is back', {
+    timeout: 20_000,
+  })
   await app.context().setOffline(false)
   await app.locator('[data-test=to-log]').click({ timeout: 20_000 })
   await expect(app.locator('[data-test=upshot]')).toContainText('5 of 5 steps done')
@@ -63,11 +69,16 @@ test('position makes way and pace, filtered', async ({ app }) => {
   await takenAlong(app, 'Round the quay', 'sport run\n\n100 m\n5:00\n')
   await app.click('[data-test=top]')
   await expect(glass(app)).toContainText('100 m')
-  await expect.poll(async () => {
-    metres += 4
-    await move()
-    return await app.locator('[data-test=figure]').textContent()
-  }, { intervals: [700], timeout: 40_000 }).toMatch(/^[1-6]\d m$/)
+  await expect
+    .poll(
+      async () => {
+        metres += 4
+        await move()
+        return await app.locator('[data-test=figure]').textContent()
+      },
+      { intervals: [700], timeout: 40_000 },
+    )
+    .toMatch(/^[1-6]\d m$/)
   await app.locator('[data-test=top]').click()
   await app.locator('[data-test=bottom]').click({ delay: 900 })
   await expect(app.getByRole('heading', { name: 'This phone as a watch' })).toBeVisible()

@@ -71,7 +71,15 @@ test('an address that leads nowhere says so', async ({ app }) => {
   await expect(app.getByRole('alert')).toContainText('There is no such session.')
 })
 
-for (const [name, path] of [['desk', '/desk'], ['shelf', '/shelf'], ['wrist', '/wrist'], ['stand-in watch', '/watch'], ['log', '/log'], ['me', '/me'], ['phone', '/phone']] as const) {
+for (const [name, path] of [
+  ['desk', '/desk'],
+  ['shelf', '/shelf'],
+  ['wrist', '/wrist'],
+  ['stand-in watch', '/watch'],
+  ['log', '/log'],
+  ['me', '/me'],
+  ['phone', '/phone'],
+] as const) {
   test(`axe finds nothing on the ${name}, wide or narrow, and nothing runs out of a narrow window`, async ({ app }) => {
     await app.goto('/shelf')
     await app.getByRole('link', { name: 'Quay ladder', exact: true }).click()

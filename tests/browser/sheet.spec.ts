@@ -1,8 +1,10 @@
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, kept, newSession, paste, script, test } from './page'
 
-const lines = (page: Page) => script(page).evaluate(element => Array.from(element.querySelectorAll('.cm-line')).map(line => line.textContent))
-const rowsAre = (page: Page, wanted: string[]) => expect.poll(async () => (await lines(page)).slice(2).filter(line => line !== '')).toEqual(wanted)
+const lines = (page: Page) =>
+  script(page).evaluate(element => Array.from(element.querySelectorAll('.cm-line')).map(line => line.textContent))
+const rowsAre = (page: Page, wanted: string[]) =>
+  expect.poll(async () => (await lines(page)).slice(2).filter(line => line !== '')).toEqual(wanted)
 
 /** Types rows of a run and puts the caret in the line that holds some words. */
 async function begin(page: Page, rows: string): Promise<void> {
@@ -60,13 +62,20 @@ test('undo reaches back over a reload', async ({ app }) => {
   await app.keyboard.press('Alt+d')
   await rowsAre(app, ['10:00', '5:00 @ 5k effort', '5:00 @ 5k effort'])
   await expect(kept(app)).toBeVisible()
-  await expect.poll(() => app.evaluate(() => new Promise((resolve) => {
-    const opening = indexedDB.open('keyval-store')
-    opening.onsuccess = () => {
-      const reading = opening.result.transaction('keyval').objectStore('keyval').getAll()
-      reading.onsuccess = () => resolve(JSON.stringify(reading.result).split('5:00 @ 5k effort').length > 2)
-    }
-  }))).toBe(true)
+  await expect
+    .poll(() =>
+      app.evaluate(
+        () =>
+          new Promise(resolve => {
+            const opening = indexedDB.open('keyval-store')
+            opening.onsuccess = () => {
+              const reading = opening.result.transaction('keyval').objectStore('keyval').getAll()
+              reading.onsuccess = () => resolve(JSON.stringify(reading.result).split('5:00 @ 5k effort').length > 2)
+            }
+          }),
+      ),
+    )
+    .toBe(true)
   await app.reload()
   await rowsAre(app, ['10:00', '5:00 @ 5k effort', '5:00 @ 5k effort'])
   await script(app).focus()
@@ -100,7 +109,7 @@ test('a block is dragged by its roundel and a row by its clock, each an edit of 
   await rowsAre(app, ['3 times', '  400 m @ 5k effort', '  recovery 1:00', '10:00', '5:00'])
 })
 
-test('an end of a row\'s string is dragged, and the target says it in its own unit', async ({ app }) => {
+test("an end of a row's string is dragged, and the target says it in its own unit", async ({ app }) => {
   await begin(app, '10:00 @ 85-95 %CS\n400 m @ 5k effort')
   const band = app.locator('.sheet-string[data-path="1"] .sheet-band')
   const box = (await band.boundingBox())!
@@ -125,8 +134,8 @@ test('what a row comes to and its string are written where they stand while the 
   const comes = (path: number) => cell(path).locator('.sheet-comes')
   const band = cell(2).locator('.sheet-band')
   const [first, second, box] = [await comes(1).textContent(), await comes(2).textContent(), (await band.boundingBox())!]
-  await cell(1).evaluate(element => element.id = 'first')
-  await cell(2).evaluate(element => element.id = 'second')
+  await cell(1).evaluate(element => (element.id = 'first'))
+  await cell(2).evaluate(element => (element.id = 'second'))
   await app.keyboard.press('Control+Home')
   for (let line = 0; line < 2; line++) await app.keyboard.press('ArrowDown')
   await app.keyboard.type('1')
@@ -197,7 +206,11 @@ test('another size is previewed before it is taken, and a variant says what diff
 test('the rows below a row that is typed stay where they are until typing pauses', async ({ app }) => {
   await begin(app, '6:00 @ 4:20-4:25 /km\n5:00')
   await caretAt(app, 3)
-  const height = () => app.locator('.cm-line').nth(2).evaluate(line => line.getBoundingClientRect().height)
+  const height = () =>
+    app
+      .locator('.cm-line')
+      .nth(2)
+      .evaluate(line => line.getBoundingClientRect().height)
   const shown = await app.evaluateHandle(() => {
     const heights: number[] = []
     const note = () => heights.push(document.querySelectorAll('.cm-line')[2]!.getBoundingClientRect().height)

@@ -40,7 +40,8 @@ test('all sessions go out in one file and come in again, and what does not fit i
   const [download] = await Promise.all([app.waitForEvent('download'), app.click('[data-test=export]')])
   const path = await download.path()
   await app.setInputFiles('[data-test=import]', [
-    { name: 'back.zip', mimeType: 'application/zip', buffer: readFileSync(path) }, { name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') },
+    { name: 'back.zip', mimeType: 'application/zip', buffer: readFileSync(path) },
+    { name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') },
   ])
   await expect(app.locator('[data-test=imported]')).toContainText(/\d+ sessions taken in/)
   await expect(app.locator('[data-test=imported]')).toContainText('odd.json')
@@ -51,7 +52,10 @@ test('all sessions go out in one file and come in again, and what does not fit i
 test('a pasted week is read before it is kept, put on its days and moved', async ({ app }) => {
   await app.goto('/weeks')
   await app.click('[data-test=fill]')
-  await app.fill('[data-test=week-text]', 'Hi Ilse!\nTue 31 March 2026: title-less 6 x 800 / 90 s jog\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2')
+  await app.fill(
+    '[data-test=week-text]',
+    'Hi Ilse!\nTue 31 March 2026: title-less 6 x 800 / 90 s jog\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2',
+  )
   await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
   await app.reload()
   await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
@@ -60,7 +64,9 @@ test('a pasted week is read before it is kept, put on its days and moved', async
   await expect(day('2026-04-04')).toHaveCount(1)
   await day('2026-04-04').getByRole('combobox').selectOption({ label: 'Sun' })
   await expect(day('2026-04-05')).toHaveCount(1)
-  await app.locator('[data-day="2026-04-05"] [data-test=entry]', { hasText: '1:30:00' }).dragTo(app.locator('[data-day="2026-04-03"] .entries'))
+  await app
+    .locator('[data-day="2026-04-05"] [data-test=entry]', { hasText: '1:30:00' })
+    .dragTo(app.locator('[data-day="2026-04-03"] .entries'))
   await expect(day('2026-04-03')).toHaveCount(1)
   await expectAccessible(app)
 })
@@ -82,8 +88,8 @@ test('a session goes on paper, as large as the paper lets it, with a code of its
   await app.getByLabel('with a code of the script').check()
   const [download] = await Promise.all([app.waitForEvent('download'), app.click('[data-test=pdf]')])
   const [page] = (await PDFDocument.load(readFileSync(await download.path()))).getPages()
-  expect(Math.round(page!.getWidth() / 72 * 25.4)).toBe(60)
-  expect(Math.round(page!.getHeight() / 72 * 25.4)).toBe(180)
+  expect(Math.round((page!.getWidth() / 72) * 25.4)).toBe(60)
+  expect(Math.round((page!.getHeight() / 72) * 25.4)).toBe(180)
   await expectAccessible(app)
   await app.goBack()
   await expect(script(app)).toContainText('400 m @ 5k effort')
@@ -93,8 +99,11 @@ test('a family is laid open below its session, and families are found', async ({
   await app.goto('/shelf')
   await expect(app.locator('[data-test=shelf] tbody tr').first()).toBeVisible()
   const id = crypto.randomUUID()
-  await app.request.put(`/api/sessions/${id}`, { data: { base: 0, script: 'title Pontoon sevens\nsport run\n\n7 times\n  3:00 @ 5k effort\n  recovery 1:00\n' } })
-  for (const title of ['Pontoon sevens, short', 'Pontoon sevens, long']) await app.request.post(`/api/sessions/${id}/copy`, { data: { variant: true, title } })
+  await app.request.put(`/api/sessions/${id}`, {
+    data: { base: 0, script: 'title Pontoon sevens\nsport run\n\n7 times\n  3:00 @ 5k effort\n  recovery 1:00\n' },
+  })
+  for (const title of ['Pontoon sevens, short', 'Pontoon sevens, long'])
+    await app.request.post(`/api/sessions/${id}/copy`, { data: { variant: true, title } })
   await app.click('[data-test=families]')
   await app.fill('[data-test=search]', 'families Pontoon')
   const rows = app.locator('[data-test=shelf] tbody tr')

@@ -34,7 +34,7 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await expect(app.locator('[data-test=speed]')).toHaveValue('60')
   const chosen = app.locator('[data-test=glass] .on')
   await expect(async () => {
-    if (await chosen.textContent() !== '2 x 4 x 1:30 @ 102-106 %CP') await app.click('[data-test=bottom]')
+    if ((await chosen.textContent()) !== '2 x 4 x 1:30 @ 102-106 %CP') await app.click('[data-test=bottom]')
     await expect(chosen).toHaveText('2 x 4 x 1:30 @ 102-106 %CP', { timeout: 500 })
   }).toPass()
   await app.click('[data-test=top]')

@@ -1,17 +1,23 @@
 import type { Page } from '@playwright/test'
 import { expect, kept, newSession, test } from './page'
 
-interface Watch { id: string, name: string, profile: { name: string } }
+interface Watch {
+  id: string
+  name: string
+  profile: { name: string }
+}
 
 async function watchNamed(app: Page, name: string): Promise<Watch> {
-  const watches = await (await app.request.get('/api/watches')).json() as Watch[]
+  const watches = (await (await app.request.get('/api/watches')).json()) as Watch[]
   return watches.find(watch => watch.name === name)!
 }
 
 /** Everything off a watch that a test before may have left, and its link good again. */
 async function cleared(app: Page, { id }: Watch): Promise<void> {
   await app.request.put(`/api/standin/${id}/manner`, { data: { link: 'radio', delay: 1, loss: 0, cutAfter: null } })
-  const { rows } = await (await app.request.get(`/api/watches/${id}/state`)).json() as { rows: { slot: number, standing: string, generation: number }[] }
+  const { rows } = (await (await app.request.get(`/api/watches/${id}/state`)).json()) as {
+    rows: { slot: number; standing: string; generation: number }[]
+  }
   for (const row of rows.filter(entry => entry.standing !== 'empty')) {
     await app.request.delete(`/api/watches/${id}/slots/${row.slot}?expects=${row.generation}&handMade=true`)
     await app.request.delete(`/api/watches/${id}/slots/${row.slot}`)
@@ -23,11 +29,14 @@ async function written(app: Page, text: string): Promise<string> {
   await app.request.put(`/api/sessions/${id}`, { data: { base: 0, script: text } })
   return id
 }
-const short = (title: string) => `title ${title}\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n`
+const short = (title: string) =>
+  `title ${title}\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n`
 
 async function sent(app: Page, { id }: Watch, session: string): Promise<void> {
-  const { id: transfer } = await (await app.request.post(`/api/watches/${id}/transfers`, { data: { session } })).json() as { id: string }
-  await expect.poll(async () => (await (await app.request.get(`/api/transfers/${transfer}`)).json() as { state: string }).state).toBe('done')
+  const { id: transfer } = (await (await app.request.post(`/api/watches/${id}/transfers`, { data: { session } })).json()) as { id: string }
+  await expect
+    .poll(async () => ((await (await app.request.get(`/api/transfers/${transfer}`)).json()) as { state: string }).state)
+    .toBe('done')
 }
 
 test('a sending cut half-way is gone on with, read back, carried out at sixty times real time and found in the log', async ({ app }) => {
@@ -44,7 +53,9 @@ test('a sending cut half-way is gone on with, read back, carried out at sixty ti
   await expect(app.getByText('Everything fits as written.')).toBeVisible()
   await app.request.put(`/api/standin/${quay.id}/manner`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: 7800 } })
   await app.click('[data-test=send]')
-  await expect(app.locator('[data-test=transfer]')).toContainText(/stopped at \d+ of \d+ bytes: The watch does not answer/, { timeout: 40_000 })
+  await expect(app.locator('[data-test=transfer]')).toContainText(/stopped at \d+ of \d+ bytes: The watch does not answer/, {
+    timeout: 40_000,
+  })
   await app.request.put(`/api/standin/${quay.id}/manner`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: null } })
   await app.click('[data-test=resume]')
   await expect(app.locator('[data-test=receipt]')).toContainText('read back and equal')
@@ -81,7 +92,9 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   await expect(app.getByText('Standing choices')).toBeHidden()
 })
 
-test('what is missing, changed there, older and made there is told apart, and put right without losing what hands made', async ({ app }) => {
+test('what is missing, changed there, older and made there is told apart, and put right without losing what hands made', async ({
+  app,
+}) => {
   await app.goto('/wrist')
   const quay = await watchNamed(app, 'Quay watch')
   await cleared(app, quay)
@@ -116,7 +129,7 @@ test('pushing shows what it would do, and does that', async ({ app }) => {
   await cleared(app, quay)
   const id = await written(app, short('Planned for today'))
   const day = new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Oslo' }).format(new Date())
-  const { id: entry } = await (await app.request.post('/api/plan', { data: { session: id, day } })).json() as { id: string }
+  const { id: entry } = (await (await app.request.post('/api/plan', { data: { session: id, day } })).json()) as { id: string }
   await app.goto(`/wrist?watch=${quay.id}`)
   await app.click('[data-test=dry-run]')
   await expect(app.locator('[data-test=acts]')).toContainText('send “Planned for today” to slot 1')

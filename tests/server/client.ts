@@ -11,7 +11,10 @@ process.env.STANDIN_KEY = inject('standinKey')
 
 export const database = openDatabase(inject('databaseUrl'))
 
-export interface Answer<T = Record<string, unknown>> { status: number, body: T }
+export interface Answer<T = Record<string, unknown>> {
+  status: number
+  body: T
+}
 
 /** Someone with an account of their own and one watch, who asks over HTTP. */
 export interface Person {
@@ -26,16 +29,21 @@ export async function newPerson(name: string): Promise<Person> {
   const token = newToken()
   const owner = await createAccount(database, name, token)
   const address = `test-${owner.slice(0, 8)}.all-sport`
-  const watchId = await asOwner(database, owner, async (tx) => {
-    const [made] = await tx.insert(watch).values({ name: `${name}'s watch`, address, profile: profileNamed('all-sport')! }).returning({ id: watch.id })
+  const watchId = await asOwner(database, owner, async tx => {
+    const [made] = await tx
+      .insert(watch)
+      .values({ name: `${name}'s watch`, address, profile: profileNamed('all-sport')! })
+      .returning({ id: watch.id })
     return made!.id
   })
   await pairStandin(database, owner, watchId)
   const ask = async <T>(method: string, path: string, body?: unknown): Promise<Answer<T>> => {
     const response = await fetch(`${inject('address')}/api${path}`, {
-      method, headers: { authorization: `Bearer ${token}` }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      method,
+      headers: { authorization: `Bearer ${token}` },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    return { status: response.status, body: await response.json() as T }
+    return { status: response.status, body: (await response.json()) as T }
   }
   return { owner, token, watch: watchId, address, ask }
 }

@@ -15,27 +15,34 @@ let ilse: Person
 let other: Person
 
 beforeAll(async () => {
-  [ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
+  ;[ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
 })
 
 describe('the history of the numbers', () => {
-  it('keeps every save, newest first, and shows nobody else\'s', async () => {
+  it("keeps every save, newest first, and shows nobody else's", async () => {
     expect((await ilse.ask<AthleteRevision[]>('GET', '/me/history')).body).toEqual([])
     for (const [base, massKg] of [62, 63].entries()) await ilse.ask('PUT', '/me', { base, document: { ...demoAthlete, massKg } })
     const { body } = await ilse.ask<AthleteRevision[]>('GET', '/me/history')
-    expect(body.map(({ number, athlete }) => [number, athlete.massKg])).toEqual([[2, 63], [1, 62]])
+    expect(body.map(({ number, athlete }) => [number, athlete.massKg])).toEqual([
+      [2, 63],
+      [1, 62],
+    ])
     expect(Date.parse(body[0]!.savedAt)).toBeGreaterThanOrEqual(Date.parse(body[1]!.savedAt))
     expect((await other.ask<AthleteRevision[]>('GET', '/me/history')).body).toEqual([])
   })
 })
 
 describe('steadiness from recordings', () => {
-  it('is nothing without recordings, and the body\'s own with them', async () => {
+  it("is nothing without recordings, and the body's own with them", async () => {
     expect((await ilse.ask('GET', '/me/steadiness')).body).toEqual([])
-    const { program } = fit(readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!, profileNamed('all-sport')!, { athlete: demoAthlete })
+    const { program } = fit(
+      readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!,
+      profileNamed('all-sport')!,
+      { athlete: demoAthlete },
+    )
     const recording = rehearse(program, demoAthlete, { seed: 3, startedAt: '2026-03-31T06:00:00.000Z' })
     await asOwner(database, ilse.owner, tx => storeRecording(tx, { ...recording, program: digestOf(program) }, { program }))
-    const { body } = await ilse.ask<{ sport: string, measure: string, sd: number, tau: number }[]>('GET', '/me/steadiness')
+    const { body } = await ilse.ask<{ sport: string; measure: string; sd: number; tau: number }[]>('GET', '/me/steadiness')
     expect(body).toMatchObject([{ sport: 'ride', measure: 'power' }])
     expect(Math.abs(body[0]!.sd / 0.07 - 1)).toBeLessThan(0.2)
     expect((await other.ask('GET', '/me/steadiness')).body).toEqual([])

@@ -9,21 +9,35 @@ import { database, newPerson, newSession, until } from './client'
 
 let ilse: Person
 let other: Person
-let ids: { session: string, recording: string, transfer: string, plan: string, watch: string }
+let ids: { session: string; recording: string; transfer: string; plan: string; watch: string }
 
 beforeAll(async () => {
-  [ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
+  ;[ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
   const kept = await newSession(ilse, 'title Mine\nsport run\n\n10:00\n')
   const { body: begun } = await ilse.ask<{ id: string }>('POST', `/watches/${ilse.watch}/transfers`, { session: kept })
-  await until(() => ilse.ask<{ state: string }>('GET', `/transfers/${begun.id}`), answer => answer.body.state === 'done')
+  await until(
+    () => ilse.ask<{ state: string }>('GET', `/transfers/${begun.id}`),
+    answer => answer.body.state === 'done',
+  )
   const plan = await ilse.ask<{ id: string }>('POST', '/plan', { session: kept, day: '2026-03-31' })
-  const stored = await asOwner(database, ilse.owner, tx => storeRecording(tx, {
-    format: 'agonis.recording', version: 1, sport: 'run', startedAt: '2026-03-30T06:00:00Z', samples: { t: [1, 2], metres: [3, 6] }, marks: [{ t: 0, kind: 'step', path: '1', round: [] }],
-  }, {}))
+  const stored = await asOwner(database, ilse.owner, tx =>
+    storeRecording(
+      tx,
+      {
+        format: 'agonis.recording',
+        version: 1,
+        sport: 'run',
+        startedAt: '2026-03-30T06:00:00Z',
+        samples: { t: [1, 2], metres: [3, 6] },
+        marks: [{ t: 0, kind: 'step', path: '1', round: [] }],
+      },
+      {},
+    ),
+  )
   ids = { session: kept, recording: stored, transfer: begun.id, plan: plan.body.id, watch: ilse.watch }
 })
 
-describe('somebody else\'s id', () => {
+describe("somebody else's id", () => {
   const routes: [string, string, (of: typeof ids) => string, unknown?][] = [
     ['session, read', 'GET', of => `/sessions/${of.session}`],
     ['session, save', 'PUT', of => `/sessions/${of.session}`, { base: 1, script: '5:00' }],
@@ -68,14 +82,21 @@ describe('somebody else\'s id', () => {
   ]
 
   it.each(routes)('%s: is not found and not changed', async (_, method, path, body) => {
-    const sent = body === 'theirs' ? { session: ids.session, day: '2026-03-31' } : body === 'send' ? { session: ids.session } : body === 'choose' ? { session: ids.session, here: {} } : body
+    const sent =
+      body === 'theirs'
+        ? { session: ids.session, day: '2026-03-31' }
+        : body === 'send'
+          ? { session: ids.session }
+          : body === 'choose'
+            ? { session: ids.session, here: {} }
+            : body
     const answer = await other.ask(method, path(ids), sent)
     expect(answer.status).toBe(404)
-    const kept = await ilse.ask<{ number: number, title: string }>('GET', `/sessions/${ids.session}`)
+    const kept = await ilse.ask<{ number: number; title: string }>('GET', `/sessions/${ids.session}`)
     expect([kept.body.number, kept.body.title]).toEqual([1, 'Mine'])
   })
 
-  it('shows in nobody else\'s lists', async () => {
+  it("shows in nobody else's lists", async () => {
     for (const path of ['/sessions', '/recordings']) expect((await other.ask<{ total: number }>('GET', path)).body.total).toBe(0)
     expect((await other.ask<unknown[]>('GET', '/plan?from=2026-01-01&to=2026-12-31')).body).toEqual([])
     expect((await other.ask<{ id: string }[]>('GET', '/watches')).body.map(watch => watch.id)).toEqual([other.watch])
@@ -83,18 +104,20 @@ describe('somebody else\'s id', () => {
 })
 
 describe('row-level security itself', () => {
-  it('hides and refuses other owners\' rows below every query', async () => {
-    await asOwner(database, other.owner, async (tx) => {
+  it("hides and refuses other owners' rows below every query", async () => {
+    await asOwner(database, other.owner, async tx => {
       expect(await tx.select().from(session)).toEqual([])
       expect(await tx.select().from(recording)).toEqual([])
       expect(await tx.update(session).set({ title: 'taken' }).returning({ id: session.id })).toEqual([])
     })
-    const insert = asOwner(database, other.owner, tx => tx.insert(session).values({ ownerId: ilse.owner, title: 'x', sport: 'run', head: 1, steps: 0, open: 0, id: randomUUID() }))
+    const insert = asOwner(database, other.owner, tx =>
+      tx.insert(session).values({ ownerId: ilse.owner, title: 'x', sport: 'run', head: 1, steps: 0, open: 0, id: randomUUID() }),
+    )
     await expect(insert).rejects.toThrow()
   })
 
   it('covers every table that has an owner', async () => {
-    const rows = await database.execute<{ name: string, secured: boolean }>(sql`
+    const rows = await database.execute<{ name: string; secured: boolean }>(sql`
       select c.relname as name, c.relrowsecurity as secured from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
     expect(rows.length).toBe(11)
@@ -105,7 +128,9 @@ describe('row-level security itself', () => {
     const gone = await newPerson('Gone')
     await newSession(gone, '10:00')
     await database.execute(sql`delete from account where id = ${gone.owner}`)
-    const [left] = await database.execute<{ count: number }>(sql`select (select count(*) from session where owner_id = ${gone.owner})::int + (select count(*) from revision where owner_id = ${gone.owner})::int as count`)
+    const [left] = await database.execute<{ count: number }>(
+      sql`select (select count(*) from session where owner_id = ${gone.owner})::int + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
+    )
     expect(left!.count).toBe(0)
   })
 })

@@ -22,7 +22,7 @@ beforeAll(async () => {
 
 describe('a recording that a phone brings', () => {
   it('is kept once, however often it comes, scored against its program, and its digest says which one', async () => {
-    const first = await ilse.ask<{ id: string, digest: string }>('POST', '/recordings', { recording, program, session })
+    const first = await ilse.ask<{ id: string; digest: string }>('POST', '/recordings', { recording, program, session })
     expect(first.body.digest).toBe(digestOf(recording))
     const second = await ilse.ask<{ id: string }>('POST', '/recordings', { recording, program, session })
     expect([first.status, second.body.id]).toEqual([201, first.body.id])
@@ -41,13 +41,13 @@ describe('a recording that a phone brings', () => {
     ['a program that is none', { recording, program: { format: 'agonis.program' } }, 422, 'body.program/'],
     ['a recording that is none', { recording: { format: 'agonis.recording' } }, 422, 'recording/'],
     ['no recording at all', {}, 400, 'body.recording'],
-    ['a session that is nobody\'s', { recording, program, session: '11111111-1111-4111-8111-111111111111' }, 404, 'params.id'],
+    ["a session that is nobody's", { recording, program, session: '11111111-1111-4111-8111-111111111111' }, 404, 'params.id'],
   ])('is refused with %s', async (_, body, status, where) => {
     const answer = await ilse.ask('POST', '/recordings', body)
     expect([answer.status, answer.body.where]).toEqual([status, where])
   })
 
-  it('does not hang on somebody else\'s session', async () => {
+  it("does not hang on somebody else's session", async () => {
     const other = await newPerson('Other')
     expect((await other.ask('POST', '/recordings', { recording, program, session })).status).toBe(404)
   })

@@ -3,8 +3,19 @@ import { beforeAll, describe, expect, inject, it } from 'vitest'
 import type { Person } from './client'
 import { newPerson, newSession } from './client'
 
-interface Kept { id: string, number: number, script: string, document: { items: unknown[], source?: string }, title: string }
-interface Told { problem: string, where: string, hint: string, theirs?: Kept }
+interface Kept {
+  id: string
+  number: number
+  script: string
+  document: { items: unknown[]; source?: string }
+  title: string
+}
+interface Told {
+  problem: string
+  where: string
+  hint: string
+  theirs?: Kept
+}
 
 let ilse: Person
 beforeAll(async () => {
@@ -27,7 +38,7 @@ describe('keeping sessions', () => {
     const id = await newSession(ilse, 'title One\nsport run\n\n10:00\n')
     const second = await ilse.ask<Kept>('PUT', `/sessions/${id}`, { base: 1, script: 'title Two\nsport run\n\n12:00\n' })
     expect(second.body.number).toBe(2)
-    const { body } = await ilse.ask<{ number: number, script: string }[]>('GET', `/sessions/${id}/revisions`)
+    const { body } = await ilse.ask<{ number: number; script: string }[]>('GET', `/sessions/${id}/revisions`)
     expect(body.map(revision => revision.number)).toEqual([2, 1])
     expect(body[1]!.script).toContain('title One')
   })
@@ -43,8 +54,9 @@ describe('keeping sessions', () => {
 
   it('lets only one of many simultaneous saves on the same base through', async () => {
     const id = await newSession(ilse, 'sport run\n\n10:00\n')
-    const saves = await Promise.all(Array.from({ length: 6 }, (_, index) =>
-      ilse.ask('PUT', `/sessions/${id}`, { base: 1, script: `sport run\n\n${11 + index}:00\n` })))
+    const saves = await Promise.all(
+      Array.from({ length: 6 }, (_, index) => ilse.ask('PUT', `/sessions/${id}`, { base: 1, script: `sport run\n\n${11 + index}:00\n` })),
+    )
     expect(saves.map(save => save.status).sort()).toEqual([200, 409, 409, 409, 409, 409])
   })
 
@@ -56,7 +68,7 @@ describe('keeping sessions', () => {
     expect((await ilse.ask('GET', `/sessions/${id}`)).status).toBe(404)
     expect((await ilse.ask('DELETE', `/sessions/${id}`)).status).toBe(404)
     expect((await ilse.ask<Kept>('POST', `/sessions/${id}/restore`)).body.title).toBe('Quay ladder')
-    const { body } = await ilse.ask<{ rows: { title: string }[], total: number }>('GET', '/sessions?search=quay%20l')
+    const { body } = await ilse.ask<{ rows: { title: string }[]; total: number }>('GET', '/sessions?search=quay%20l')
     expect(body.rows.map(row => row.title).sort()).toEqual(['Quay ladder', 'Quay ladder 2'])
   })
 
@@ -69,8 +81,11 @@ describe('keeping sessions', () => {
 })
 
 describe('bad input is told what and where, with a 4xx, and nothing changes', () => {
-  const nested = (depth: number): string => Array.from({ length: depth }, (_, level) => `${'  '.repeat(level)}2 times`).join('\n') + `\n${'  '.repeat(depth)}1:00\n`
-  const document = (items: unknown[], more: object = {}) => ({ document: { format: 'agonis.session', version: 1, sport: 'run', items, ...more } })
+  const nested = (depth: number): string =>
+    Array.from({ length: depth }, (_, level) => `${'  '.repeat(level)}2 times`).join('\n') + `\n${'  '.repeat(depth)}1:00\n`
+  const document = (items: unknown[], more: object = {}) => ({
+    document: { format: 'agonis.session', version: 1, sport: 'run', items, ...more },
+  })
   const step = (end: object) => ({ kind: 'step', role: 'work', end })
 
   it.each([
@@ -98,8 +113,16 @@ describe('bad input is told what and where, with a 4xx, and nothing changes', ()
     ['an unknown end', document([step({ on: 'bell' })]), 'body.document/items/0/end'],
     ['the wrong version', { document: { format: 'agonis.session', version: 2, sport: 'run', items: [] } }, 'body.document/version'],
     ['a leg in a run', document([{ kind: 'leg', sport: 'run', items: [step({ on: 'press' })] }]), 'body.document item 1'],
-    ['a repeat that never ends', document([{ kind: 'block', repeat: { distance: { value: 5, unit: 'km' } }, items: [{ ...step({ on: 'press' }), role: 'rest' }] }]), 'body.document item 1'],
-    ['a band the wrong way round', document([{ ...step({ on: 'press' }), target: { of: 'power', unit: 'W', easiest: 200, hardest: 100 } }]), 'body.document item 1'],
+    [
+      'a repeat that never ends',
+      document([{ kind: 'block', repeat: { distance: { value: 5, unit: 'km' } }, items: [{ ...step({ on: 'press' }), role: 'rest' }] }]),
+      'body.document item 1',
+    ],
+    [
+      'a band the wrong way round',
+      document([{ ...step({ on: 'press' }), target: { of: 'power', unit: 'W', easiest: 200, hardest: 100 } }]),
+      'body.document item 1',
+    ],
   ])('%s', async (_, body, where) => {
     const before = (await ilse.ask<{ total: number }>('GET', '/sessions')).body.total
     const answer = await ilse.ask<Told>('POST', '/sessions', body)
@@ -148,6 +171,6 @@ describe('the door', () => {
     const cookie = response.headers.get('set-cookie') ?? ''
     expect(cookie).toMatch(/HttpOnly/i)
     expect(cookie).toMatch(/SameSite=Strict/i)
-    expect(response.headers.get('content-security-policy')).toContain('default-src \'self\'')
+    expect(response.headers.get('content-security-policy')).toContain("default-src 'self'")
   })
 })

@@ -2,7 +2,13 @@ import type { TestProject } from 'vitest/node'
 import { throwAwayStack } from '../support/stack'
 
 declare module 'vitest' {
-  interface ProvidedContext { address: string, databaseUrl: string, homeToken: string, standinUrl: string, standinKey: string }
+  interface ProvidedContext {
+    address: string
+    databaseUrl: string
+    homeToken: string
+    standinUrl: string
+    standinKey: string
+  }
 }
 
 export default async function setup(project: TestProject) {

@@ -9,7 +9,8 @@ import type { Person } from './client'
 import { database, newPerson, newSession } from './client'
 
 let ilse: Person
-const find = async (search: string, more = '') => (await ilse.ask<Listed<ShelfRow>>('GET', `/sessions?search=${encodeURIComponent(search)}${more}`)).body
+const find = async (search: string, more = '') =>
+  (await ilse.ask<Listed<ShelfRow>>('GET', `/sessions?search=${encodeURIComponent(search)}${more}`)).body
 const titles = async (search: string, more = '') => (await find(search, more)).rows.map(row => row.title)
 
 beforeAll(async () => {
@@ -23,8 +24,15 @@ beforeAll(async () => {
 
 describe('the shelf found by what is in it', () => {
   it.each([
-    ['12x300', ['Twelve again', 'Short ones']], ['ride under 1 h with zone 3', ['Boathouse hour']], ['swim on send-offs', ['Clocked']], ['ride', ['Long gravel', 'Boathouse hour']],
-    ['dark', ['Boathouse hour']], ['CLOCK', ['Clocked']], ['duplicates', ['Twelve again', 'Short ones']], ['100%', []], ['nowhere', []],
+    ['12x300', ['Twelve again', 'Short ones']],
+    ['ride under 1 h with zone 3', ['Boathouse hour']],
+    ['swim on send-offs', ['Clocked']],
+    ['ride', ['Long gravel', 'Boathouse hour']],
+    ['dark', ['Boathouse hour']],
+    ['CLOCK', ['Clocked']],
+    ['duplicates', ['Twelve again', 'Short ones']],
+    ['100%', []],
+    ['nowhere', []],
   ])('%s', async (search, wanted) => expect(await titles(search)).toEqual(wanted))
 
   it('sorts, and tells variants and the same content', async () => {
@@ -48,7 +56,9 @@ describe('the shelf found by what is in it', () => {
     expect(await titles('12x300')).toEqual([])
     await refreshFacets(database)
     expect(await titles('12x300')).toHaveLength(2)
-    const [stale] = await database.execute<{ count: number }>(sql`select count(*)::int as count from session where facets_version < ${facetsVersion}`)
+    const [stale] = await database.execute<{ count: number }>(
+      sql`select count(*)::int as count from session where facets_version < ${facetsVersion}`,
+    )
     expect(stale!.count).toBe(0)
   })
 })
@@ -56,9 +66,14 @@ describe('the shelf found by what is in it', () => {
 describe('tags, families and putting away', () => {
   it('keeps tags in lower case, each once, and finds by them', async () => {
     const id = await newSession(ilse, 'title Tagged\n\n10 km easy')
-    expect((await ilse.ask<{ tags: string[] }>('PUT', `/sessions/${id}/tags`, { tags: ['#Track', 'track', ' Long run '] })).body.tags).toEqual(['long-run', 'track'])
+    expect(
+      (await ilse.ask<{ tags: string[] }>('PUT', `/sessions/${id}/tags`, { tags: ['#Track', 'track', ' Long run '] })).body.tags,
+    ).toEqual(['long-run', 'track'])
     expect(await titles('#track')).toEqual(['Tagged'])
-    expect((await ilse.ask<{ tag: string, count: number }[]>('GET', '/tags')).body).toEqual([{ tag: 'long-run', count: 1 }, { tag: 'track', count: 1 }])
+    expect((await ilse.ask<{ tag: string; count: number }[]>('GET', '/tags')).body).toEqual([
+      { tag: 'long-run', count: 1 },
+      { tag: 'track', count: 1 },
+    ])
     const copy = await ilse.ask<KeptSession>('POST', `/sessions/${id}/copy`, {})
     expect(copy.body.tags).toEqual(['long-run', 'track'])
     await ilse.ask('DELETE', `/sessions/${copy.body.id}`)
@@ -75,24 +90,46 @@ describe('tags, families and putting away', () => {
 
   it('keeps variants in one family, and a plain copy out of it', async () => {
     const id = await newSession(ilse, 'title Root\n\n9 x 400 m')
-    const variant = await ilse.ask<KeptSession>('POST', `/sessions/${id}/copy`, { variant: true, title: 'Root, shorter', script: 'title Root\nsport run\n\n6 times\n  400 m\n' })
+    const variant = await ilse.ask<KeptSession>('POST', `/sessions/${id}/copy`, {
+      variant: true,
+      title: 'Root, shorter',
+      script: 'title Root\nsport run\n\n6 times\n  400 m\n',
+    })
     expect(variant).toMatchObject({ status: 201, body: { title: 'Root, shorter' } })
     await ilse.ask('POST', `/sessions/${id}/copy`, {})
-    expect((await ilse.ask<{ title: string }[]>('GET', `/sessions/${variant.body.id}/family`)).body.map(one => one.title)).toEqual(['Root', 'Root, shorter'])
-    expect((await find('Root')).rows.map(row => [row.title, row.variants])).toEqual([['Root 2', 0], ['Root, shorter', 1], ['Root', 1]])
+    expect((await ilse.ask<{ title: string }[]>('GET', `/sessions/${variant.body.id}/family`)).body.map(one => one.title)).toEqual([
+      'Root',
+      'Root, shorter',
+    ])
+    expect((await find('Root')).rows.map(row => [row.title, row.variants])).toEqual([
+      ['Root 2', 0],
+      ['Root, shorter', 1],
+      ['Root', 1],
+    ])
   })
 
   it('remembers what was waved off and the words as pasted', async () => {
     const id = randomUUID()
     await ilse.ask('PUT', `/sessions/${id}`, { base: 0, script: 'sport run\n\n10:00\n', source: '10 min, said the club' })
     await ilse.ask('PUT', `/sessions/${id}/waved`, { waved: ['no-warm-up: 10:00'] })
-    expect((await ilse.ask<KeptSession>('GET', `/sessions/${id}`)).body).toMatchObject({ source: '10 min, said the club', waved: ['no-warm-up: 10:00'], document: { source: '10 min, said the club' } })
+    expect((await ilse.ask<KeptSession>('GET', `/sessions/${id}`)).body).toMatchObject({
+      source: '10 min, said the club',
+      waved: ['no-warm-up: 10:00'],
+      document: { source: '10 min, said the club' },
+    })
   })
 })
 
 describe('sessions out and in', () => {
-  const bytesOf = async (path: string, person = ilse) => new Uint8Array(await (await fetch(`${inject('address')}/api${path}`, { headers: { authorization: `Bearer ${person.token}` } })).arrayBuffer())
-  const take = (person: Person, name: string, bytes: Uint8Array | string) => person.ask<{ files: { file: string, titles: string[], problem?: string }[] }>('POST', '/import', { name, base64: Buffer.from(bytes).toString('base64') })
+  const bytesOf = async (path: string, person = ilse) =>
+    new Uint8Array(
+      await (await fetch(`${inject('address')}/api${path}`, { headers: { authorization: `Bearer ${person.token}` } })).arrayBuffer(),
+    )
+  const take = (person: Person, name: string, bytes: Uint8Array | string) =>
+    person.ask<{ files: { file: string; titles: string[]; problem?: string }[] }>('POST', '/import', {
+      name,
+      base64: Buffer.from(bytes).toString('base64'),
+    })
 
   it('gives everything out, and another shelf takes it in again, the same', async () => {
     const archive = await bytesOf('/export')
@@ -108,15 +145,22 @@ describe('sessions out and in', () => {
   it('gives one out as its script and as its document', async () => {
     const id = await newSession(ilse, 'title One\nsport run\n\n10:00\n')
     expect(new TextDecoder().decode(await bytesOf(`/sessions/${id}/export`))).toBe('title One\nsport run\n\n10:00\n')
-    expect(JSON.parse(new TextDecoder().decode(await bytesOf(`/sessions/${id}/export?as=json`)))).toMatchObject({ format: 'agonis.session', title: 'One' })
+    expect(JSON.parse(new TextDecoder().decode(await bytesOf(`/sessions/${id}/export?as=json`)))).toMatchObject({
+      format: 'agonis.session',
+      title: 'One',
+    })
   })
 
   it('takes several sessions of one script in, and says which file does not fit and why', async () => {
     const other = await newPerson('taker')
-    expect((await take(other, 'two.txt', 'title A\nsport run\n\n1:00\n---\ntitle B\nsport run\n\n2:00\n')).body.files).toEqual([{ file: 'two.txt', titles: ['A', 'B'] }])
+    expect((await take(other, 'two.txt', 'title A\nsport run\n\n1:00\n---\ntitle B\nsport run\n\n2:00\n')).body.files).toEqual([
+      { file: 'two.txt', titles: ['A', 'B'] },
+    ])
     expect((await take(other, 'bad.json', '{"format":"agonis.session"')).body.files[0]!.problem).toMatch(/Not JSON/)
-    expect((await take(other, 'odd.json', '{"format":"agonis.session","version":1,"sport":"row","items":[]}')).body.files[0]!.problem).toMatch(/does not fit its format: \/sport/)
-    expect((await take(other, 'bytes.txt', new Uint8Array([0xFF, 0xFE, 0xFF]))).body.files[0]!.problem).toMatch(/UTF-8/)
+    expect(
+      (await take(other, 'odd.json', '{"format":"agonis.session","version":1,"sport":"row","items":[]}')).body.files[0]!.problem,
+    ).toMatch(/does not fit its format: \/sport/)
+    expect((await take(other, 'bytes.txt', new Uint8Array([0xff, 0xfe, 0xff]))).body.files[0]!.problem).toMatch(/UTF-8/)
     expect((await take(other, 'cut.zip', (await bytesOf('/export')).slice(0, 200))).status).toBe(422)
     expect((await other.ask<Listed<ShelfRow>>('GET', '/sessions')).body.total).toBe(2)
   })
@@ -126,11 +170,17 @@ describe('a plain week', () => {
   const week = 'Hi!\nTue: 2 km easy, 6 x 800 / 90 s jog\nThu: rest\nSat: ride 90 min Z2'
   it('is filled from a message, all of it or nothing, and moved about', async () => {
     const other = await newPerson('weeks')
-    const { status, body } = await other.ask<{ id: string, day: string, sessionId: string }[]>('POST', '/plan/week', { week: '2026-03-30', text: week })
+    const { status, body } = await other.ask<{ id: string; day: string; sessionId: string }[]>('POST', '/plan/week', {
+      week: '2026-03-30',
+      text: week,
+    })
     expect([status, body.map(row => row.day)]).toEqual([201, ['2026-03-31', '2026-04-04']])
     expect((await other.ask<KeptSession>('GET', `/sessions/${body[0]!.sessionId}`)).body.source).toBe(week)
     expect((await other.ask('PUT', `/plan/${body[0]!.id}`, { day: '2026-04-01' })).status).toBe(200)
-    expect((await other.ask<{ day: string }[]>('GET', '/plan?from=2026-03-30&to=2026-04-05')).body.map(row => row.day)).toEqual(['2026-04-01', '2026-04-04'])
+    expect((await other.ask<{ day: string }[]>('GET', '/plan?from=2026-03-30&to=2026-04-05')).body.map(row => row.day)).toEqual([
+      '2026-04-01',
+      '2026-04-04',
+    ])
     expect((await other.ask('PUT', `/plan/${body[0]!.id}`, { day: '2026-02-30' })).status).toBe(400)
     expect((await other.ask('POST', '/plan/week', { week: '2026-03-30', text: 'Hello there' })).status).toBe(422)
     expect((await other.ask('POST', '/plan/week', { week: '2026-03-30', text: `Mon: 10 km\nTue: 999 x (999 x 1 min)` })).status).toBe(422)

@@ -11,14 +11,23 @@ import { until } from './client'
 const root = fileURLToPath(new URL('../..', import.meta.url))
 let folder: string
 
-interface Running { process: ChildProcess, address: string, children: number[], seconds: number }
+interface Running {
+  process: ChildProcess
+  address: string
+  children: number[]
+  seconds: number
+}
 
 async function start(): Promise<Running> {
   const begun = performance.now()
-  const child = spawn(process.execPath, ['scripts/start.mjs', '--no-demo'], { cwd: root, env: { ...process.env, AGONIS_DATA: folder, PORT: '0', DATABASE_URL: '' }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn(process.execPath, ['scripts/start.mjs', '--no-demo'], {
+    cwd: root,
+    env: { ...process.env, AGONIS_DATA: folder, PORT: '0', DATABASE_URL: '' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   let said = ''
-  child.stdout.on('data', (part: Buffer) => said += part.toString())
-  child.stderr.on('data', (part: Buffer) => said += part.toString())
+  child.stdout.on('data', (part: Buffer) => (said += part.toString()))
+  child.stderr.on('data', (part: Buffer) => (said += part.toString()))
   const address = await new Promise<string>((resolve, reject) => {
     child.stdout.on('data', () => {
       const found = /Agonis is at (\S+)/.exec(said)?.[1]
@@ -26,22 +35,28 @@ async function start(): Promise<Running> {
     })
     child.once('exit', () => reject(new Error(said)))
   })
-  const children = execFileSync('ps', ['-o', 'pid=', '--ppid', String(child.pid)]).toString().trim().split(/\s+/).map(Number)
+  const children = execFileSync('ps', ['-o', 'pid=', '--ppid', String(child.pid)])
+    .toString()
+    .trim()
+    .split(/\s+/)
+    .map(Number)
   return { process: child, address, children, seconds: (performance.now() - begun) / 1000 }
 }
 
 function isAlive(pid: number): boolean {
   try {
     return !readFileSync(`/proc/${pid}/stat`, 'utf8').includes(') Z ')
-  }
-  catch {
+  } catch {
     return false
   }
 }
 
-const ask = (running: Running, method: string, path: string, body?: unknown) => fetch(`${running.address}/api${path}`, {
-  method, headers: { authorization: `Bearer ${readFileSync(join(folder, 'home-token'), 'utf8')}` }, ...(body ? { body: JSON.stringify(body) } : {}),
-})
+const ask = (running: Running, method: string, path: string, body?: unknown) =>
+  fetch(`${running.address}/api${path}`, {
+    method,
+    headers: { authorization: `Bearer ${readFileSync(join(folder, 'home-token'), 'utf8')}` },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  })
 
 async function end(running: Running, signal: 'SIGINT' | 'SIGKILL'): Promise<void> {
   const gone = new Promise(resolve => running.process.once('exit', resolve))
@@ -72,11 +87,20 @@ describe('npm start', () => {
     await end(running, 'SIGKILL')
     const recovered = await start()
     expect((await ask(recovered, 'GET', `/sessions/${id}`)).status).toBe(200)
-    await until(() => Promise.resolve(running.children.filter(isAlive)), left => left.length === 0)
+    await until(
+      () => Promise.resolve(running.children.filter(isAlive)),
+      left => left.length === 0,
+    )
     await end(recovered, 'SIGINT')
   })
 
   it('refuses to bind beyond this machine, and says why', () => {
-    expect(() => execFileSync(process.execPath, ['scripts/start.mjs'], { cwd: root, env: { ...process.env, AGONIS_DATA: folder, HOST: '0.0.0.0' }, stdio: 'pipe' })).toThrow(/needs TLS and accounts/)
+    expect(() =>
+      execFileSync(process.execPath, ['scripts/start.mjs'], {
+        cwd: root,
+        env: { ...process.env, AGONIS_DATA: folder, HOST: '0.0.0.0' },
+        stdio: 'pipe',
+      }),
+    ).toThrow(/needs TLS and accounts/)
   })
 })

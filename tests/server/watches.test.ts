@@ -9,25 +9,42 @@ import type { FitPreview, KeptWatch, PushPlan, SlotComparison, TransferState, Wa
 import type { Person } from './client'
 import { database, newPerson, newSession, until } from './client'
 
-const short = (title: string) => `title ${title}\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n`
+const short = (title: string) =>
+  `title ${title}\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n`
 const today = () => new Date().toISOString().slice(0, 10)
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
 
 let ilse: Person
 beforeEach(async () => {
   ilse = await newPerson('Ilse')
-  await ilse.ask('PUT', '/me', { base: 0, document: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', timeZone: 'UTC', heart: { max: 182, rest: 50 }, run: { criticalSpeed: 3.6 }, easyPace: 355 } })
+  await ilse.ask('PUT', '/me', {
+    base: 0,
+    document: {
+      format: 'agonis.athlete',
+      version: 1,
+      name: 'Ilse Brandvik',
+      timeZone: 'UTC',
+      heart: { max: 182, rest: 50 },
+      run: { criticalSpeed: 3.6 },
+      easyPace: 355,
+    },
+  })
 })
 
 const stateOf = async (person: Person, id = person.watch) => (await person.ask<WatchState>('GET', `/watches/${id}/state`)).body
 const hand = (person: Person, act: object) => person.ask('POST', `/standin/${person.watch}/hand`, act)
-const ended = (person: Person, id: string) => until(async () => (await person.ask<TransferState>('GET', `/transfers/${id}`)).body, transfer => transfer.state !== 'sending')
+const ended = (person: Person, id: string) =>
+  until(
+    async () => (await person.ask<TransferState>('GET', `/transfers/${id}`)).body,
+    transfer => transfer.state !== 'sending',
+  )
 async function send(person: Person, session: string): Promise<TransferState> {
   const begun = await person.ask<TransferState>('POST', `/watches/${person.watch}/transfers`, { session })
   expect(begun.status).toBe(201)
   return ended(person, begun.body.id)
 }
-const standings = (state: WatchState) => state.rows.filter(row => row.standing !== 'empty').map(row => `${row.standing} ${row.holds ?? '-'}`)
+const standings = (state: WatchState) =>
+  state.rows.filter(row => row.standing !== 'empty').map(row => `${row.standing} ${row.holds ?? '-'}`)
 const problemOf = (answer: { body: unknown }) => (answer.body as { problem: string }).problem
 
 describe('pairing', () => {
@@ -48,12 +65,20 @@ describe('pairing', () => {
   })
 
   it('goes on with a key that the watch took although the end of pairing never came back', async () => {
-    await asOwner(database, ilse.owner, async (tx) => {
+    await asOwner(database, ilse.owner, async tx => {
       const [row] = await tx.select().from(watch).where(eq(watch.id, ilse.watch))
-      await tx.update(watch).set({ key: 'ab'.repeat(32), pendingKey: row!.key }).where(eq(watch.id, ilse.watch))
+      await tx
+        .update(watch)
+        .set({ key: 'ab'.repeat(32), pendingKey: row!.key })
+        .where(eq(watch.id, ilse.watch))
     })
     expect((await stateOf(ilse)).rows.length).toBeGreaterThan(0)
-    await asOwner(database, ilse.owner, tx => tx.update(watch).set({ key: null, pendingKey: sql`key` }).where(eq(watch.id, ilse.watch)))
+    await asOwner(database, ilse.owner, tx =>
+      tx
+        .update(watch)
+        .set({ key: null, pendingKey: sql`key` })
+        .where(eq(watch.id, ilse.watch)),
+    )
     expect((await ilse.ask<KeptWatch[]>('GET', '/watches')).body[0]!.isPaired).toBe(true)
     expect((await stateOf(ilse)).rows.length).toBeGreaterThan(0)
   })
@@ -97,17 +122,19 @@ describe('what a watch should hold beside what it holds', () => {
     expect([over.status, over.body.why]).toEqual([409, 'hand-made'])
     const refused = await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}`)
     expect([refused.status, refused.body.why]).toEqual([409, 'hand-made'])
-    expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}&handMade=true`)).status).toBe(200)
+    expect(
+      (await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}&handMade=true`)).status,
+    ).toBe(200)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${slots[0]}`)).status).toBe(200)
     expect(standings(await stateOf(ilse))).not.toContain('missing -')
     for (const id of ids) expect((await ilse.ask('GET', `/sessions/${id}`)).status).toBe(200)
   })
 
-  it('says that the athlete\'s numbers or the profile have made a copy stale', async () => {
+  it("says that the athlete's numbers or the profile have made a copy stale", async () => {
     const { slot } = await send(ilse, await newSession(ilse, 'title By effort\nsport run\n\n10:00 @ 95-100 %CS'))
     const reasons = async () => (await stateOf(ilse)).rows.find(row => row.slot === slot)!.stale
     expect(await reasons()).toEqual([])
-    const { body } = await ilse.ask<{ number: number, athlete: object }>('GET', '/me')
+    const { body } = await ilse.ask<{ number: number; athlete: object }>('GET', '/me')
     await ilse.ask('PUT', '/me', { base: body.number, document: { ...body.athlete, run: { criticalSpeed: 3.7 } } })
     expect(await reasons()).toEqual(['athlete'])
   })
@@ -139,11 +166,19 @@ describe('one server at a time', () => {
       await new Promise(resolve => setTimeout(resolve, 500))
       isInside = false
     })
-    await until(async () => isInside, inside => inside)
+    await until(
+      async () => isInside,
+      inside => inside,
+    )
     await atWatch(database, ilse.owner, ilse.watch, async () => expect(isInside).toBe(false))
     await first
     const stalled = atWatch(database, ilse.owner, ilse.watch, async ({ exchange, whileHeld }) => {
-      await asOwner(database, ilse.owner, tx => tx.update(watch).set({ leaseUntil: sql`now() - interval '1 second'` }).where(eq(watch.id, ilse.watch)))
+      await asOwner(database, ilse.owner, tx =>
+        tx
+          .update(watch)
+          .set({ leaseUntil: sql`now() - interval '1 second'` })
+          .where(eq(watch.id, ilse.watch)),
+      )
       await atWatch(database, ilse.owner, ilse.watch, turn => listSlots(turn.exchange))
       expect(await whileHeld(async () => true)).toBeNull()
       return listSlots(exchange)
@@ -161,9 +196,15 @@ describe('one server at a time', () => {
 describe('calling a sending off', () => {
   it('leaves the watch as it was, and says when it came too late', async () => {
     await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 120, loss: 0, cutAfter: null })
-    const session = await newSession(ilse, `title Long\nsport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00  # a row of its own`).join('\n')}`)
+    const session = await newSession(
+      ilse,
+      `title Long\nsport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00  # a row of its own`).join('\n')}`,
+    )
     const { body: begun } = await ilse.ask<TransferState>('POST', `/watches/${ilse.watch}/transfers`, { session })
-    const going = await until(async () => (await ilse.ask<TransferState>('GET', `/transfers/${begun.id}`)).body, transfer => transfer.arrived > 0)
+    const going = await until(
+      async () => (await ilse.ask<TransferState>('GET', `/transfers/${begun.id}`)).body,
+      transfer => transfer.arrived > 0,
+    )
     expect(going.arrived).toBeLessThan(going.size / 2)
     await ilse.ask('POST', `/transfers/${begun.id}/cancel`)
     expect((await ended(ilse, begun.id)).state).toBe('cancelled')
@@ -178,7 +219,7 @@ describe('a sending whose server stopped right behind the commit', () => {
   it('is found again by the next one of the same session, and leaves no second copy', async () => {
     const session = await newSession(ilse, short('Crashed'))
     const done = await send(ilse, session)
-    await asOwner(database, ilse.owner, async (tx) => {
+    await asOwner(database, ilse.owner, async tx => {
       await tx.delete(holding).where(eq(holding.watchId, ilse.watch))
       await tx.update(transfer).set({ state: 'stopped' }).where(eq(transfer.id, done.id))
     })
@@ -195,7 +236,8 @@ describe('fitting with choices', () => {
     const added = (await ilse.ask<KeptWatch>('POST', '/watches', { name: 'Belt watch', profile: 'basic' })).body
     await pairStandin(database, ilse.owner, added.id)
     const session = await newSession(ilse, treadmill)
-    const ways = async () => (await ilse.ask<FitPreview>('GET', `/watches/${added.id}/fit?session=${session}`)).body.losses.map(loss => loss.way)
+    const ways = async () =>
+      (await ilse.ask<FitPreview>('GET', `/watches/${added.id}/fit?session=${session}`)).body.losses.map(loss => loss.way)
     expect(await ways()).toEqual(['heart-rate', 'heart-rate'])
     await ilse.ask('PUT', `/watches/${added.id}`, { standing: { 'target pace run treadmill': 'none' } })
     expect(await ways()).toEqual(['none', 'none'])
@@ -206,7 +248,11 @@ describe('fitting with choices', () => {
 
   it('takes an own profile, and says where one does not fit its format', async () => {
     const { profile } = (await ilse.ask<KeptWatch[]>('GET', '/watches')).body[0]!
-    const own = await ilse.ask<KeptWatch>('PUT', `/watches/${ilse.watch}`, { profile: { ...profile, name: 'my own', maxNesting: 0 }, link: 'cable', name: 'Quay watch' })
+    const own = await ilse.ask<KeptWatch>('PUT', `/watches/${ilse.watch}`, {
+      profile: { ...profile, name: 'my own', maxNesting: 0 },
+      link: 'cable',
+      name: 'Quay watch',
+    })
     expect(own.body).toMatchObject({ name: 'Quay watch', link: 'cable', profile: { name: 'my own', maxNesting: 0 } })
     const bad = await ilse.ask('PUT', `/watches/${ilse.watch}`, { profile: { ...profile, maxSteps: 0 } })
     expect([bad.status, bad.body.where]).toEqual([422, 'body.profile/maxSteps'])
@@ -214,17 +260,24 @@ describe('fitting with choices', () => {
   })
 })
 
-describe('pushing by the athlete\'s schools', () => {
+describe("pushing by the athlete's schools", () => {
   const plan = async () => (await ilse.ask<PushPlan>('GET', `/watches/${ilse.watch}/push`)).body
   const push = (digest: string) => ilse.ask<{ transfers: TransferState[] }>('POST', `/watches/${ilse.watch}/push`, { digest })
 
   it('shows what it would do, does exactly that, and then has nothing to do', async () => {
-    for (const [title, days] of [['Quay ladder', 0], ['Sound hundreds', 3], ['Too far', 9]] as const) {
+    for (const [title, days] of [
+      ['Quay ladder', 0],
+      ['Sound hundreds', 3],
+      ['Too far', 9],
+    ] as const) {
       await ilse.ask('POST', '/plan', { session: await newSession(ilse, short(title)), day: inDays(days) })
     }
     await hand(ilse, { do: 'make' })
     const dry = await plan()
-    expect(dry.acts.map(act => [act.do, 'name' in act && act.name])).toEqual([['send', 'Quay ladder'], ['send', 'Sound hundreds']])
+    expect(dry.acts.map(act => [act.do, 'name' in act && act.name])).toEqual([
+      ['send', 'Quay ladder'],
+      ['send', 'Sound hundreds'],
+    ])
     expect(standings(await stateOf(ilse))).toEqual(['extra Own quarter hour'])
     for (const { id } of (await push(dry.digest)).body.transfers) expect((await ended(ilse, id)).state).toBe('done')
     expect((await plan()).acts.map(act => act.do)).toEqual(['keep', 'keep'])
@@ -242,7 +295,7 @@ describe('pushing by the athlete\'s schools', () => {
   })
 
   it('names by weekday and keeps to one slot where the athlete wants that', async () => {
-    const { body } = await ilse.ask<{ number: number, athlete: object }>('GET', '/me')
+    const { body } = await ilse.ask<{ number: number; athlete: object }>('GET', '/me')
     await ilse.ask('POST', '/plan', { session: await newSession(ilse, short('Quay ladder')), day: today() })
     await ilse.ask('PUT', '/me', { base: body.number, document: { ...body.athlete, schools: { naming: 'weekday', pushing: 'today' } } })
     const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date())
@@ -259,7 +312,10 @@ describe('a recording on its way', () => {
     await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, manner: {} })
     await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
     await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
-    await until(() => stateOf(ilse), state => state.recordings === 1)
+    await until(
+      () => stateOf(ilse),
+      state => state.recordings === 1,
+    )
     let home: string[] = []
     let cuts = 0
     for (; home.length === 0 && cuts < 30; cuts++) {
@@ -270,7 +326,7 @@ describe('a recording on its way', () => {
     expect(home).toHaveLength(1)
     await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
     expect((await stateOf(ilse)).recordings).toBe(0)
-    await asOwner(database, ilse.owner, async (tx) => {
+    await asOwner(database, ilse.owner, async tx => {
       expect(await tx.select().from(arrival)).toEqual([])
       const [row] = await tx.select().from(recording)
       expect(Math.abs(row!.startedAt.getTime() - Date.now())).toBeLessThan(120_000)

@@ -2,22 +2,59 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import type { Person } from './client'
 import { newPerson, newSession, until } from './client'
 
-interface Transfer { id: string, state: string, arrived: number, size: number, slot: number, problem: string | null }
-interface Row { slot: number, standing: string, holds: string | null, generation: number, stale: string[] }
-interface State { rows: Row[], transfers: Transfer[] }
-interface Logged { recording: { marks: { kind: string, path?: string }[] }, score: { basis: string, confidence: number, totals: { done: number, planned: number } }, sessionId: string }
+interface Transfer {
+  id: string
+  state: string
+  arrived: number
+  size: number
+  slot: number
+  problem: string | null
+}
+interface Row {
+  slot: number
+  standing: string
+  holds: string | null
+  generation: number
+  stale: string[]
+}
+interface State {
+  rows: Row[]
+  transfers: Transfer[]
+}
+interface Logged {
+  recording: { marks: { kind: string; path?: string }[] }
+  score: { basis: string; confidence: number; totals: { done: number; planned: number } }
+  sessionId: string
+}
 
 let ilse: Person
 beforeAll(async () => {
   ilse = await newPerson('Ilse')
-  await ilse.ask('PUT', '/me', { base: 0, document: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', heart: { max: 182, rest: 50 }, run: { criticalSpeed: 3.6 }, easyPace: 355 } })
+  await ilse.ask('PUT', '/me', {
+    base: 0,
+    document: {
+      format: 'agonis.athlete',
+      version: 1,
+      name: 'Ilse Brandvik',
+      heart: { max: 182, rest: 50 },
+      run: { criticalSpeed: 3.6 },
+      easyPace: 355,
+    },
+  })
 })
 
-const script = 'title Short ladder\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\ncool-down 0:30\n'
-const manner = (delay: number, loss: number, cutAfter: number | null) => ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay, loss, cutAfter })
+const script =
+  'title Short ladder\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\ncool-down 0:30\n'
+const manner = (delay: number, loss: number, cutAfter: number | null) =>
+  ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay, loss, cutAfter })
 const begin = async (session: string) => (await ilse.ask<Transfer>('POST', `/watches/${ilse.watch}/transfers`, { session })).body
-const ended = (id: string) => until(async () => (await ilse.ask<Transfer>('GET', `/transfers/${id}`)).body, transfer => transfer.state !== 'sending')
-const rowOf = async (slot: number) => (await ilse.ask<State>('GET', `/watches/${ilse.watch}/state`)).body.rows.find(row => row.slot === slot)!
+const ended = (id: string) =>
+  until(
+    async () => (await ilse.ask<Transfer>('GET', `/transfers/${id}`)).body,
+    transfer => transfer.state !== 'sending',
+  )
+const rowOf = async (slot: number) =>
+  (await ilse.ask<State>('GET', `/watches/${ilse.watch}/state`)).body.rows.find(row => row.slot === slot)!
 
 describe('sending to a watch in another process', () => {
   it('ends in a receipt, reads back equal step by step, and clears without touching the shelf', async () => {
@@ -25,7 +62,7 @@ describe('sending to a watch in another process', () => {
     const done = await ended((await begin(session)).id)
     expect([done.state, done.arrived]).toEqual(['done', done.size])
     expect(await rowOf(done.slot)).toMatchObject({ standing: 'equal', holds: 'Short ladder', stale: [] })
-    const compared = await ilse.ask<{ equal: boolean, rows: { equal: boolean }[] }>('GET', `/watches/${ilse.watch}/slots/${done.slot}`)
+    const compared = await ilse.ask<{ equal: boolean; rows: { equal: boolean }[] }>('GET', `/watches/${ilse.watch}/slots/${done.slot}`)
     expect(compared.body.equal).toBe(true)
     expect(compared.body.rows).toHaveLength(5)
     await ilse.ask('PUT', `/sessions/${session}`, { base: 1, script: script.replace('3 times', '4 times') })
@@ -94,23 +131,37 @@ describe('carrying out and bringing home', () => {
     await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, manner: {} })
     await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
     await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
-    const refused = await ilse.ask<{ problem: string }>('DELETE', `/watches/${ilse.watch}/slots/${slot}?expects=${(await rowOf(slot)).generation}`)
+    const refused = await ilse.ask<{ problem: string }>(
+      'DELETE',
+      `/watches/${ilse.watch}/slots/${slot}?expects=${(await rowOf(slot)).generation}`,
+    )
     expect(refused.status).toBe(409)
-    const home = await until(async () => (await ilse.ask<{ recordings: string[] }>('POST', `/watches/${ilse.watch}/collect`)).body.recordings, found => found.length > 0)
+    const home = await until(
+      async () => (await ilse.ask<{ recordings: string[] }>('POST', `/watches/${ilse.watch}/collect`)).body.recordings,
+      found => found.length > 0,
+    )
     expect(home).toHaveLength(1)
     expect((await ilse.ask<{ recordings: string[] }>('POST', `/watches/${ilse.watch}/collect`)).body.recordings).toEqual([])
     const { body } = await ilse.ask<Logged>('GET', `/recordings/${home[0]}`)
     expect(body.sessionId).toBe(session)
     expect(body.score).toMatchObject({ basis: 'program', confidence: 1, totals: { done: 7, planned: 7 } })
-    expect(body.recording.marks.filter(mark => mark.kind === 'step').map(mark => mark.path)).toEqual(['1', '2.1', '2.2', '2.1', '2.2', '2.1', '3'])
+    expect(body.recording.marks.filter(mark => mark.kind === 'step').map(mark => mark.path)).toEqual([
+      '1',
+      '2.1',
+      '2.2',
+      '2.1',
+      '2.2',
+      '2.1',
+      '3',
+    ])
     await ilse.ask('PUT', `/recordings/${home[0]}/felt`, { rpe: 6, note: 'fine' })
     expect((await ilse.ask<{ rows: { rpe: number }[] }>('GET', '/recordings')).body.rows[0]!.rpe).toBe(6)
   })
 })
 
-describe('the athlete\'s numbers', () => {
+describe("the athlete's numbers", () => {
   it('are dated revisions, and a stale save is refused with both sides', async () => {
-    const { body } = await ilse.ask<{ number: number, athlete: Record<string, unknown> }>('GET', '/me')
+    const { body } = await ilse.ask<{ number: number; athlete: Record<string, unknown> }>('GET', '/me')
     const next = await ilse.ask<{ number: number }>('PUT', '/me', { base: body.number, document: { ...body.athlete, massKg: 62 } })
     expect(next.body.number).toBe(body.number + 1)
     expect((await ilse.ask('PUT', '/me', { base: body.number, document: body.athlete })).status).toBe(409)

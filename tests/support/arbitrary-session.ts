@@ -8,10 +8,15 @@ const optional = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: 
 const tenths = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map(value => value / 10)
 const compact = <T extends object>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
-const line = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 24 })
+const line = fc
+  .string({ unit: 'grapheme', minLength: 1, maxLength: 24 })
   .map(text => text.replace(/[\r\n\u2028\u2029]/g, ' ').trim())
   .filter(text => text !== '' && /^\S([^\n\r]*\S)?$/.test(text))
-const note = fc.oneof(line, fc.array(fc.oneof(line, fc.constant('')), { minLength: 2, maxLength: 3 }).map(lines => lines.join('\n')))
+const note = fc
+  .oneof(
+    line,
+    fc.array(fc.oneof(line, fc.constant('')), { minLength: 2, maxLength: 3 }).map(lines => lines.join('\n')),
+  )
   .filter(text => text !== '')
 
 const distanceUnit = fc.constantFrom('m', 'km', 'mi', 'yd' as const)
@@ -55,39 +60,86 @@ function bandFor(unit: BandUnit): fc.Arbitrary<Band> {
   })
 }
 
-const give = fc.tuple(
-  fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 30 }), fc.constantFrom('both', 'easier', 'harder'),
-  fc.constantFrom('s/km', 's/mi', 's/100m', 's/100yd', 's/step', 'km/h', 'bpm', 'W', 'rpm', 'spm', 'of 10', '%CP', '%CS', '%HRmax', '%HRR', '%LTHR', '%'),
-).map(([easier, harder, sides, unit]) => ({ ...(sides !== 'harder' ? { easier } : {}), ...(sides !== 'easier' ? { harder } : {}), unit }))
+const give = fc
+  .tuple(
+    fc.integer({ min: 0, max: 30 }),
+    fc.integer({ min: 0, max: 30 }),
+    fc.constantFrom('both', 'easier', 'harder'),
+    fc.constantFrom(
+      's/km',
+      's/mi',
+      's/100m',
+      's/100yd',
+      's/step',
+      'km/h',
+      'bpm',
+      'W',
+      'rpm',
+      'spm',
+      'of 10',
+      '%CP',
+      '%CS',
+      '%HRmax',
+      '%HRR',
+      '%LTHR',
+      '%',
+    ),
+  )
+  .map(([easier, harder, sides, unit]) => ({ ...(sides !== 'harder' ? { easier } : {}), ...(sides !== 'easier' ? { harder } : {}), unit }))
 const manner = { over: optional(fc.integer({ min: 1, max: 60 })), give: optional(give) }
 
 const band = (mayStep: boolean, mayChange: boolean): fc.Arbitrary<Target> =>
   fc.constantFrom(...(Object.keys(unitsOf) as (keyof typeof unitsOf)[])).chain(of =>
-    fc.constantFrom(...unitsOf[of]).filter(unit => mayStep || unit !== 's/step').chain(unit =>
-      fc.record({
-        band: bandFor(unit),
-        to: mayChange ? optional(bandFor(unit)) : fc.constant(undefined),
-        ...manner,
-      }).map(({ band, to, over, give }) => compact({ of, unit, ...band, to: to && { of, unit, ...to }, over, give } as Target))))
+    fc
+      .constantFrom(...unitsOf[of])
+      .filter(unit => mayStep || unit !== 's/step')
+      .chain(unit =>
+        fc
+          .record({ band: bandFor(unit), to: mayChange ? optional(bandFor(unit)) : fc.constant(undefined), ...manner })
+          .map(({ band, to, over, give }) => compact({ of, unit, ...band, to: to && { of, unit, ...to }, over, give } as Target)),
+      ),
+  )
 
 const zone = fc.oneof(
   fc.integer({ min: 1, max: 9 }),
   fc.tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 4 })).map(([low, more]): [number, number] => [low, low + more]),
 )
 const scheme = optional(fc.constantFrom(3, 5, 'own' as const))
-const zoneTarget = (mayChange: boolean): fc.Arbitrary<Target> => fc.constantFrom('heart-rate', 'power', 'pace' as const).chain(of =>
-  fc.record({ zone, scheme, to: mayChange ? optional(fc.record({ zone, scheme })) : fc.constant(undefined), ...manner })
-    .map(target => compact({ of, ...target, to: target.to && { of, ...target.to } } as Target)))
+const zoneTarget = (mayChange: boolean): fc.Arbitrary<Target> =>
+  fc
+    .constantFrom('heart-rate', 'power', 'pace' as const)
+    .chain(of =>
+      fc
+        .record({ zone, scheme, to: mayChange ? optional(fc.record({ zone, scheme })) : fc.constant(undefined), ...manner })
+        .map(target => compact({ of, ...target, to: target.to && { of, ...target.to } } as Target)),
+    )
 
 const effort = fc.record({
-  name: fc.constantFrom('1500m', 'mile', '3k', '5k', '10k', 'half-marathon', 'marathon', 'threshold', 'critical', 'steady', 'easy', 'max', 'goal' as const),
-  offset: optional(fc.record({
-    value: fc.oneof(fc.integer({ min: 1, max: 30 }), fc.integer({ min: -30, max: -1 })),
-    unit: fc.constantFrom('s/mi', 's/km', 's/100m', '%' as const),
-  })),
+  name: fc.constantFrom(
+    '1500m',
+    'mile',
+    '3k',
+    '5k',
+    '10k',
+    'half-marathon',
+    'marathon',
+    'threshold',
+    'critical',
+    'steady',
+    'easy',
+    'max',
+    'goal' as const,
+  ),
+  offset: optional(
+    fc.record({
+      value: fc.oneof(fc.integer({ min: 1, max: 30 }), fc.integer({ min: -30, max: -1 })),
+      unit: fc.constantFrom('s/mi', 's/km', 's/100m', '%' as const),
+    }),
+  ),
 })
 const effortTarget = (mayChange: boolean): fc.Arbitrary<Target> =>
-  fc.record({ effort, to: mayChange ? optional(effort) : fc.constant(undefined), ...manner })
+  fc
+    .record({ effort, to: mayChange ? optional(effort) : fc.constant(undefined), ...manner })
     .map(({ effort, to, over, give }) => compact({ of: 'effort', ...effort, to: to && { of: 'effort', ...to }, over, give } as Target))
 
 const targetFor = (value: End): fc.Arbitrary<Target> => {
@@ -95,34 +147,49 @@ const targetFor = (value: End): fc.Arbitrary<Target> => {
   return fc.oneof(band(value.on === 'distance', mayChange), zoneTarget(mayChange), effortTarget(mayChange))
 }
 
-const ceiling: fc.Arbitrary<Ceiling> = fc.record({
-  of: fc.constant('heart-rate' as const), above: fc.integer({ min: 50, max: 200 }), unit: optional(fc.constantFrom('bpm', '%HRmax', '%LTHR' as const)),
-}).map(compact)
+const ceiling: fc.Arbitrary<Ceiling> = fc
+  .record({
+    of: fc.constant('heart-rate' as const),
+    above: fc.integer({ min: 50, max: 200 }),
+    unit: optional(fc.constantFrom('bpm', '%HRmax', '%LTHR' as const)),
+  })
+  .map(compact)
 
 const doubt = fc.record({ said: line, others: optional(fc.array(line, { maxLength: 2 })) }).map(compact)
-const swim = fc.record({
-  stroke: optional(fc.constantFrom('free', 'back', 'breast', 'fly', 'medley', 'choice' as const)),
-  mode: optional(fc.constantFrom('swim', 'kick', 'pull', 'drill' as const)),
-  drill: optional(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 })),
-  kit: optional(fc.uniqueArray(fc.constantFrom('fins', 'paddles', 'buoy', 'snorkel', 'board' as const), { maxLength: 3 })),
-}).map(compact)
+const swim = fc
+  .record({
+    stroke: optional(fc.constantFrom('free', 'back', 'breast', 'fly', 'medley', 'choice' as const)),
+    mode: optional(fc.constantFrom('swim', 'kick', 'pull', 'drill' as const)),
+    drill: optional(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 })),
+    kit: optional(fc.uniqueArray(fc.constantFrom('fins', 'paddles', 'buoy', 'snorkel', 'board' as const), { maxLength: 3 })),
+  })
+  .map(compact)
 const percent = fc.integer({ min: -20, max: 20 })
 const grade = fc.tuple(percent, percent).map(([a, b]) => ({ low: Math.min(a, b), high: Math.max(a, b) }))
 
-const step: fc.Arbitrary<Step> = end.chain(value => fc.record({
-  kind: fc.constant('step' as const),
-  role: fc.constantFrom('warm-up', 'work', 'work', 'work', 'recovery', 'rest', 'cool-down', 'transition' as const),
-  end: fc.constant(value),
-  target: optional(targetFor(value)),
-  also: optional(targetFor(value)),
-  manner: optional(fc.constantFrom('walk', 'jog', 'float', 'stride' as const)),
-  grade: optional(grade), swim: optional(swim), ceiling: optional(ceiling), note: optional(note),
-  off: optional(fc.constant(true as const)), doubt: optional(doubt),
-})).map(compact)
+const step: fc.Arbitrary<Step> = end
+  .chain(value =>
+    fc.record({
+      kind: fc.constant('step' as const),
+      role: fc.constantFrom('warm-up', 'work', 'work', 'work', 'recovery', 'rest', 'cool-down', 'transition' as const),
+      end: fc.constant(value),
+      target: optional(targetFor(value)),
+      also: optional(targetFor(value)),
+      manner: optional(fc.constantFrom('walk', 'jog', 'float', 'stride' as const)),
+      grade: optional(grade),
+      swim: optional(swim),
+      ceiling: optional(ceiling),
+      note: optional(note),
+      off: optional(fc.constant(true as const)),
+      doubt: optional(doubt),
+    }),
+  )
+  .map(compact)
 
 const unread: fc.Arbitrary<Item> = line.map(text => ({ kind: 'unread', text }))
 
-const wayStep: fc.Arbitrary<Item> = fc.tuple(timeEnd, optional(note))
+const wayStep: fc.Arbitrary<Item> = fc
+  .tuple(timeEnd, optional(note))
   .map(([value, words]) => compact({ kind: 'step', role: 'work', end: value, note: words } as Step))
 
 function blockOf(items: fc.Arbitrary<Item[]>): fc.Arbitrary<Block> {
@@ -130,48 +197,84 @@ function blockOf(items: fc.Arbitrary<Item[]>): fc.Arbitrary<Block> {
   const counted = fc.record({
     kind: fc.constant('block' as const),
     repeat: fc.record({ times: fc.integer({ min: 1, max: 12 }), stopAfterMissed: optional(fc.integer({ min: 1, max: 4 })) }),
-    items, lastRecovery: optional(fc.constant('drop' as const)), ...around,
+    items,
+    lastRecovery: optional(fc.constant('drop' as const)),
+    ...around,
   })
   const until = fc.record({
     kind: fc.constant('block' as const),
-    repeat: fc.oneof(distance.map(value => ({ distance: value })), fc.integer({ min: 1, max: 7200 }).map(value => ({ seconds: value }))),
-    items: fc.tuple(items, wayStep).map(([some, way]) => [...some, way]), ...around,
+    repeat: fc.oneof(
+      distance.map(value => ({ distance: value })),
+      fc.integer({ min: 1, max: 7200 }).map(value => ({ seconds: value })),
+    ),
+    items: fc.tuple(items, wayStep).map(([some, way]) => [...some, way]),
+    ...around,
   })
   return fc.oneof({ weight: 3, arbitrary: counted }, { weight: 1, arbitrary: until }).map(value => compact(value as Block))
 }
 
-const itemsAt = (depth: number): fc.Arbitrary<Item[]> => fc.array(
-  depth <= 0
-    ? fc.oneof({ weight: 8, arbitrary: step as fc.Arbitrary<Item> }, unread)
-    : fc.oneof({ weight: 6, arbitrary: step as fc.Arbitrary<Item> }, { weight: 2, arbitrary: blockOf(itemsAt(depth - 1)) as fc.Arbitrary<Item> }, unread),
-  { minLength: 1, maxLength: 3 },
-)
+const itemsAt = (depth: number): fc.Arbitrary<Item[]> =>
+  fc.array(
+    depth <= 0
+      ? fc.oneof({ weight: 8, arbitrary: step as fc.Arbitrary<Item> }, unread)
+      : fc.oneof(
+          { weight: 6, arbitrary: step as fc.Arbitrary<Item> },
+          { weight: 2, arbitrary: blockOf(itemsAt(depth - 1)) as fc.Arbitrary<Item> },
+          unread,
+        ),
+    { minLength: 1, maxLength: 3 },
+  )
 
 const place = fc.oneof(
   fc.constantFrom('road', 'trail', 'treadmill', 'outdoors', 'trainer', 'open-water' as const).map(kind => ({ kind })),
   optional(fc.integer({ min: 1, max: 9 })).map(lane => compact({ kind: 'track' as const, lane })),
   fc.record({ kind: fc.constant('pool' as const), length: fc.constantFrom(25, 50, 33.3), unit: fc.constantFrom('m', 'yd' as const) }),
 )
-const leg: fc.Arbitrary<Item> = fc.record({
-  kind: fc.constant('leg' as const), sport: fc.constantFrom<Sport>('run', 'ride', 'swim'), place: optional(place), items: itemsAt(1),
-}).map(compact) as fc.Arbitrary<Item>
+const leg: fc.Arbitrary<Item> = fc
+  .record({
+    kind: fc.constant('leg' as const),
+    sport: fc.constantFrom<Sport>('run', 'ride', 'swim'),
+    place: optional(place),
+    items: itemsAt(1),
+  })
+  .map(compact) as fc.Arbitrary<Item>
 
 const day = fc.oneof(
   fc.constantFrom('mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'),
   fc.integer({ min: 0, max: 5000 }).map(days => new Date(Date.UTC(2024, 0, 1 + days)).toISOString().slice(0, 10)),
 )
-const prompt = fc.record({
-  say: line, from: fc.integer({ min: 0, max: 7200 }), every: fc.integer({ min: 1, max: 3600 }), count: optional(fc.integer({ min: 1, max: 20 })),
-}).map(compact)
+const prompt = fc
+  .record({
+    say: line,
+    from: fc.integer({ min: 0, max: 7200 }),
+    every: fc.integer({ min: 1, max: 3600 }),
+    count: optional(fc.integer({ min: 1, max: 20 })),
+  })
+  .map(compact)
 
 const head = {
-  format: fc.constant('agonis.session' as const), version: fc.constant(1 as const),
-  title: optional(line), place: optional(place), day: optional(day), ceiling: optional(ceiling),
-  prompts: optional(fc.array(prompt, { maxLength: 2 })), note: optional(note), source: optional(fc.string()),
+  format: fc.constant('agonis.session' as const),
+  version: fc.constant(1 as const),
+  title: optional(line),
+  place: optional(place),
+  day: optional(day),
+  ceiling: optional(ceiling),
+  prompts: optional(fc.array(prompt, { maxLength: 2 })),
+  note: optional(note),
+  source: optional(fc.string()),
 }
 
 /** Any good session document. */
-export const arbitrarySession: fc.Arbitrary<Session> = fc.oneof(
-  { weight: 5, arbitrary: fc.record({ ...head, sport: fc.constantFrom('run', 'ride', 'swim' as const), items: itemsAt(2) }) },
-  { weight: 1, arbitrary: fc.record({ ...head, sport: fc.constant('multi' as const), items: fc.array(fc.oneof(leg, step as fc.Arbitrary<Item>), { minLength: 1, maxLength: 3 }) }) },
-).map(value => compact(value as Session))
+export const arbitrarySession: fc.Arbitrary<Session> = fc
+  .oneof(
+    { weight: 5, arbitrary: fc.record({ ...head, sport: fc.constantFrom('run', 'ride', 'swim' as const), items: itemsAt(2) }) },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        ...head,
+        sport: fc.constant('multi' as const),
+        items: fc.array(fc.oneof(leg, step as fc.Arbitrary<Item>), { minLength: 1, maxLength: 3 }),
+      }),
+    },
+  )
+  .map(value => compact(value as Session))

@@ -12,28 +12,76 @@ watch([start, home], ([from, by]) => {
 })
 const startAt = computed(() => parseClockTime(start.value))
 const homeAt = computed(() => parseClockTime(home.value))
-const back = computed(() => startAt.value === null ? null : homeBy(startAt.value, props.seconds))
-const out = computed(() => homeAt.value === null ? null : startFor(homeAt.value, props.seconds))
+const back = computed(() => (startAt.value === null ? null : homeBy(startAt.value, props.seconds)))
+const out = computed(() => (homeAt.value === null ? null : startFor(homeAt.value, props.seconds)))
 const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && read === null
 </script>
 
 <template>
   <dl class="home">
-    <dt><label for="start-at">Start at</label> <input id="start-at" v-model="start" class="field mono" placeholder="06:30" maxlength="8" autocomplete="off" data-test="start-at" :aria-invalid="isWrong(start, startAt)"></dt>
+    <dt>
+      <label for="start-at">Start at</label>
+      <input
+        id="start-at"
+        v-model="start"
+        class="field mono"
+        placeholder="06:30"
+        maxlength="8"
+        autocomplete="off"
+        data-test="start-at"
+        :aria-invalid="isWrong(start, startAt)" />
+    </dt>
     <dd data-test="back-at">
       <span v-if="isWrong(start, startAt)" class="bad">a time as in 06:30</span>
-      <template v-else-if="back">{{ back.likely ? `home ${sayClockTime(back.likely)}` : 'length not known' }}<span v-if="back.high && back.likely && back.high.minutes !== back.likely.minutes" class="faint"> to {{ sayClockTime(back.high) }}</span></template>
+      <template v-else-if="back"
+        >{{ back.likely ? `home ${sayClockTime(back.likely)}` : 'length not known'
+        }}<span v-if="back.high && back.likely && back.high.minutes !== back.likely.minutes" class="faint">
+          to {{ sayClockTime(back.high) }}</span
+        ></template
+      >
     </dd>
-    <dt><label for="home-by">Home by</label> <input id="home-by" v-model="home" class="field mono" placeholder="07:30" maxlength="8" autocomplete="off" data-test="home-by" :aria-invalid="isWrong(home, homeAt)"></dt>
+    <dt>
+      <label for="home-by">Home by</label>
+      <input
+        id="home-by"
+        v-model="home"
+        class="field mono"
+        placeholder="07:30"
+        maxlength="8"
+        autocomplete="off"
+        data-test="home-by"
+        :aria-invalid="isWrong(home, homeAt)" />
+    </dt>
     <dd data-test="start-for">
       <span v-if="isWrong(home, homeAt)" class="bad">a time as in 07:30</span>
-      <template v-else-if="out">{{ out.likely ? `start ${sayClockTime(out.likely)}` : 'length not known' }}<span v-if="out.safe && out.likely && out.safe.minutes !== out.likely.minutes" class="faint">, to be sure {{ sayClockTime(out.safe) }}</span></template>
+      <template v-else-if="out"
+        >{{ out.likely ? `start ${sayClockTime(out.likely)}` : 'length not known'
+        }}<span v-if="out.safe && out.likely && out.safe.minutes !== out.likely.minutes" class="faint"
+          >, to be sure {{ sayClockTime(out.safe) }}</span
+        ></template
+      >
     </dd>
   </dl>
 </template>
 
 <style scoped>
-.home { display: grid; grid-template-columns: auto 1fr; gap: 4px 10px; margin: 0 0 10px; align-items: center; }
-dd { margin: 0; text-align: right; font-size: .93rem; }
-.field { width: 64px; padding: 0 4px; min-height: 26px; text-align: right; margin-left: 4px; }
+.home {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 10px;
+  margin: 0 0 10px;
+  align-items: center;
+}
+dd {
+  margin: 0;
+  text-align: right;
+  font-size: 0.93rem;
+}
+.field {
+  width: 64px;
+  padding: 0 4px;
+  min-height: 26px;
+  text-align: right;
+  margin-left: 4px;
+}
 </style>

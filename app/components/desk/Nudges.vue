@@ -17,16 +17,30 @@ import { smallChart } from '~/theme/small-chart'
 
 use([BarChart, GridComponent, CanvasRenderer])
 
-const props = defineProps<{ picture: NudgePicture | null, progress: number | null, runs: number, problem: string, watches: KeptWatch[], watch: string, reading: PaceReading }>()
-const emit = defineEmits<{ watch: [id: string], many: [], stop: [], take: [edits: Edit[]] }>()
+const props = defineProps<{
+  picture: NudgePicture | null
+  progress: number | null
+  runs: number
+  problem: string
+  watches: KeptWatch[]
+  watch: string
+  reading: PaceReading
+}>()
+const emit = defineEmits<{ watch: [id: string]; many: []; stop: []; take: [edits: Edit[]] }>()
 
 const total = computed(() => props.picture?.forecast.total ?? null)
 const quiet = computed(() => props.picture?.quiet ?? null)
 const edits = computed<Edit[]>(() => (quiet.value?.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
 const wide = computed(() => [...new Set((quiet.value?.steps ?? []).map(step => step.words))])
-const names: Record<SchoolBand['kind'], string> = { 'quiet': 'quiet', 'lean-fast': 'lean fast', 'even': 'even', 'percent': 'percent', 'as-said': 'as said' }
+const names: Record<SchoolBand['kind'], string> = {
+  'quiet': 'quiet',
+  'lean-fast': 'lean fast',
+  'even': 'even',
+  'percent': 'percent',
+  'as-said': 'as said',
+}
 const bandOf = (school: SchoolBand) => {
-  const of = school.unit === 'm/s' ? 'pace' as const : school.unit === 'W' ? 'power' as const : 'heart-rate' as const
+  const of = school.unit === 'm/s' ? ('pace' as const) : school.unit === 'W' ? ('power' as const) : ('heart-rate' as const)
   const words = [school.easiest, school.hardest].map(value => sayValue(value, of, props.reading))
   const [first, second] = of === 'pace' && props.reading.startsWith('min') ? words.reverse() : words
   return `${first}–${second} ${unitWords({ of, unit: school.unit as ProgramTarget['unit'] }, props.reading)}`
@@ -34,25 +48,44 @@ const bandOf = (school: SchoolBand) => {
 
 const option = computed(() => {
   const { tokens, text, base } = smallChart()
-  const schools = [...props.picture?.schools ?? []].reverse()
+  const schools = [...(props.picture?.schools ?? [])].reverse()
   const [low, high] = [Math.min(...schools.map(school => school.easiest)), Math.max(...schools.map(school => school.hardest))]
   const room = (high - low) * 0.02
   return {
     ...base,
     grid: { left: 66, right: 34, top: 2, bottom: 2 },
     xAxis: { type: 'value' as const, min: low - room, max: high + room, show: false },
-    yAxis: { type: 'category' as const, data: schools.map(school => names[school.kind]), axisLine: { show: false }, axisTick: { show: false }, axisLabel: { ...text, color: tokens.slip, margin: 6 } },
+    yAxis: {
+      type: 'category' as const,
+      data: schools.map(school => names[school.kind]),
+      axisLine: { show: false },
+      axisTick: { show: false },
+      axisLabel: { ...text, color: tokens.slip, margin: 6 },
+    },
     series: [
-      { type: 'bar' as const, stack: 'band', silent: true, itemStyle: { color: 'transparent' }, data: schools.map(school => school.easiest) },
       {
-        type: 'bar' as const, stack: 'band', silent: true, barWidth: 10, itemStyle: { color: tokens.band, borderColor: tokens.effort, borderWidth: 1 },
-        data: schools.map(school => ({ value: school.hardest - school.easiest, ...(school.kind === 'as-said' ? { itemStyle: { color: tokens.effort } } : {}) })),
+        type: 'bar' as const,
+        stack: 'band',
+        silent: true,
+        itemStyle: { color: 'transparent' },
+        data: schools.map(school => school.easiest),
+      },
+      {
+        type: 'bar' as const,
+        stack: 'band',
+        silent: true,
+        barWidth: 10,
+        itemStyle: { color: tokens.band, borderColor: tokens.effort, borderWidth: 1 },
+        data: schools.map(school => ({
+          value: school.hardest - school.easiest,
+          ...(school.kind === 'as-said' ? { itemStyle: { color: tokens.effort } } : {}),
+        })),
       },
     ],
   }
 })
 const isLong = computed(() => props.progress !== null && (props.runs >= manyRuns || props.progress > 0.02))
-const quietWords = computed(() => quiet.value?.main ? printTarget(quiet.value.main) : '')
+const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.main) : ''))
 </script>
 
 <template>
@@ -62,42 +95,105 @@ const quietWords = computed(() => quiet.value?.main ? printTarget(quiet.value.ma
     <p v-if="total && picture!.forecast.perStep.length === 0" class="faint">Nothing here that a watch would hold you to.</p>
     <p v-else-if="total" class="line">
       About <strong data-test="nudges-total">{{ Math.round(total.expected) }}</strong> ({{ total.low }}–{{ total.high }}) with these bands
-      <label>on <select class="field" :value="watch" aria-label="Watch" @change="emit('watch', ($event.target as HTMLSelectElement).value)">
-        <option value="">any watch</option>
-        <option v-for="one in watches" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select></label>
+      <label
+        >on
+        <select class="field" :value="watch" aria-label="Watch" @change="emit('watch', ($event.target as HTMLSelectElement).value)">
+          <option value="">any watch</option>
+          <option v-for="one in watches" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select></label
+      >
     </p>
     <p v-if="progress !== null" class="faint small" role="status">
-      reckoning… <template v-if="isLong">{{ Math.round(progress * 100) }} % <button class="plain" @click="emit('stop')">stop</button></template>
+      reckoning…
+      <template v-if="isLong">{{ Math.round(progress * 100) }} % <button class="plain" @click="emit('stop')">stop</button></template>
     </p>
     <template v-if="picture && picture.forecast.perStep.length > 0">
       <p v-if="edits.length > 0" class="line">
         <button class="plain" data-test="take-quiet" @click="emit('take', edits)">Take the quiet band</button> <kbd>Alt Q</kbd>{{ ' ' }}
         <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: at most one a step</span>
       </p>
-      <p v-else class="line good">Quiet: no step nudges more than once.<template v-if="quietWords"> <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template></p>
-      <VChart v-if="picture.schools.length > 1" class="chart" :style="{ height: `${picture.schools.length * 22 + 4}px` }" :option="option" autoresize role="img" aria-label="The band of each school around this target; the table below says the same" />
+      <p v-else class="line good">
+        Quiet: no step nudges more than once.<template v-if="quietWords">
+          <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template
+        >
+      </p>
+      <VChart
+        v-if="picture.schools.length > 1"
+        class="chart"
+        :style="{ height: `${picture.schools.length * 22 + 4}px` }"
+        :option="option"
+        autoresize
+        role="img"
+        aria-label="The band of each school around this target; the table below says the same" />
       <details>
         <summary>Bands and nudges as a table</summary>
         <table v-if="picture.schools.length > 0" class="ruled">
-          <thead><tr><th>school</th><th>band</th><th class="number">a step</th></tr></thead>
-          <tbody><tr v-for="school in picture.schools" :key="school.kind"><td>{{ names[school.kind] }}</td><td>{{ bandOf(school) }}</td><td class="number">{{ school.expected }}</td></tr></tbody>
+          <thead>
+            <tr>
+              <th>school</th>
+              <th>band</th>
+              <th class="number">a step</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="school in picture.schools" :key="school.kind">
+              <td>{{ names[school.kind] }}</td>
+              <td>{{ bandOf(school) }}</td>
+              <td class="number">{{ school.expected }}</td>
+            </tr>
+          </tbody>
         </table>
         <table class="ruled">
-          <thead><tr><th>row, round</th><th class="number">expected</th><th class="number">range</th></tr></thead>
-          <tbody><tr v-for="(step, index) in picture.forecast.perStep.slice(0, 200)" :key="index"><td>{{ step.path }}{{ step.round.length > 0 ? `, ${step.round.join('.')}` : '' }}</td><td class="number">{{ step.expected.toFixed(1) }}</td><td class="number">{{ step.low }}–{{ step.high }}</td></tr></tbody>
+          <thead>
+            <tr>
+              <th>row, round</th>
+              <th class="number">expected</th>
+              <th class="number">range</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(step, index) in picture.forecast.perStep.slice(0, 200)" :key="index">
+              <td>{{ step.path }}{{ step.round.length > 0 ? `, ${step.round.join('.')}` : '' }}</td>
+              <td class="number">{{ step.expected.toFixed(1) }}</td>
+              <td class="number">{{ step.low }}–{{ step.high }}</td>
+            </tr>
+          </tbody>
         </table>
       </details>
-      <p class="faint small">Carried out {{ runs.toLocaleString('en-GB') }} times with your steadiness. <button v-if="runs < manyRuns && progress === null" class="plain" data-test="many-runs" @click="emit('many')">{{ manyRuns.toLocaleString('en-GB') }} times</button></p>
+      <p class="faint small">
+        Carried out {{ runs.toLocaleString('en-GB') }} times with your steadiness.
+        <button v-if="runs < manyRuns && progress === null" class="plain" data-test="many-runs" @click="emit('many')">
+          {{ manyRuns.toLocaleString('en-GB') }} times
+        </button>
+      </p>
     </template>
   </section>
 </template>
 
 <style scoped>
-.line { margin: 2px 0 4px; }
-.chart { width: 100%; }
-.field { padding: 0 4px; min-height: 26px; max-width: 130px; }
-kbd { font: 11px var(--mono); border: 1px solid var(--rule); border-radius: 2px; padding: 0 4px; white-space: nowrap; }
-details { font-size: .88rem; }
-table { width: 100%; margin-bottom: 6px; }
+.line {
+  margin: 2px 0 4px;
+}
+.chart {
+  width: 100%;
+}
+.field {
+  padding: 0 4px;
+  min-height: 26px;
+  max-width: 130px;
+}
+kbd {
+  font: 11px var(--mono);
+  border: 1px solid var(--rule);
+  border-radius: 2px;
+  padding: 0 4px;
+  white-space: nowrap;
+}
+details {
+  font-size: 0.88rem;
+}
+table {
+  width: 100%;
+  margin-bottom: 6px;
+}
 </style>

@@ -2,7 +2,7 @@
 import { diffSessions } from '~~/core/edit/diff'
 import type { Session } from '~~/core/session/document'
 
-const props = defineProps<{ before: Session, after: Session }>()
+const props = defineProps<{ before: Session; after: Session }>()
 const diff = computed(() => diffSessions(props.before, props.after))
 const indent = (depth: number) => ({ paddingLeft: `${depth * 16}px` })
 </script>
@@ -22,11 +22,34 @@ const indent = (depth: number) => ({ paddingLeft: `${depth * 16}px` })
 </template>
 
 <style scoped>
-.diff { border-collapse: collapse; font-size: 13px; width: 100%; margin: 4px 0; }
-td { padding: 1px 4px 1px 0; vertical-align: baseline; }
-td span, td del { display: block; overflow-wrap: anywhere; }
-.mark { width: 14px; font-weight: 700; color: var(--clay-4); }
-del { color: var(--faint); }
-.same td { color: var(--faint); }
-.added span, .changed span { font-weight: 600; }
+.diff {
+  border-collapse: collapse;
+  font-size: 13px;
+  width: 100%;
+  margin: 4px 0;
+}
+td {
+  padding: 1px 4px 1px 0;
+  vertical-align: baseline;
+}
+td span,
+td del {
+  display: block;
+  overflow-wrap: anywhere;
+}
+.mark {
+  width: 14px;
+  font-weight: 700;
+  color: var(--clay-4);
+}
+del {
+  color: var(--faint);
+}
+.same td {
+  color: var(--faint);
+}
+.added span,
+.changed span {
+  font-weight: 600;
+}
 </style>

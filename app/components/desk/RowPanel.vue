@@ -6,14 +6,19 @@ import { printTarget } from '~~/core/script/print-target'
 import { isBandTarget } from '~~/core/session/document'
 import { rowActions } from '~/desk/row-keys'
 
-const props = defineProps<{ path: string | null, refused: string }>()
-const emit = defineEmits<{ edit: [edit: Edit], leave: [] }>()
+const props = defineProps<{ path: string | null; refused: string }>()
+const emit = defineEmits<{ edit: [edit: Edit]; leave: [] }>()
 const desk = useDeskStore()
-const session = useBehind(() => desk.session, () => props.path)
+const session = useBehind(
+  () => desk.session,
+  () => props.path,
+)
 const lengthField = useTemplateRef<HTMLInputElement>('lengthField')
 
-const item = computed(() => session.value && props.path ? itemAt(session.value, props.path) : null)
-const length = computed(() => item.value?.kind === 'step' ? printEnd(item.value.end) : item.value?.kind === 'block' ? printRepeat(item.value.repeat) : '')
+const item = computed(() => (session.value && props.path ? itemAt(session.value, props.path) : null))
+const length = computed(() =>
+  item.value?.kind === 'step' ? printEnd(item.value.end) : item.value?.kind === 'block' ? printRepeat(item.value.repeat) : '',
+)
 const target = computed(() => {
   if (item.value?.kind !== 'step' || !item.value.target) return ''
   const isOwnTime = isBandTarget(item.value.target) && item.value.target.unit === 's/step'
@@ -22,10 +27,14 @@ const target = computed(() => {
 const typedLength = ref('')
 const typedTarget = ref('')
 const shift = ref('+3 %')
-watch(() => [props.path, length.value, target.value], () => {
-  typedLength.value = length.value
-  typedTarget.value = target.value
-}, { immediate: true })
+watch(
+  () => [props.path, length.value, target.value],
+  () => {
+    typedLength.value = length.value
+    typedTarget.value = target.value
+  },
+  { immediate: true },
+)
 
 function commit(what: 'end' | 'target') {
   if (!props.path) return
@@ -41,27 +50,76 @@ function copyShifted() {
   emit('edit', { do: 'harder', at: props.path, shift: { by: unit.startsWith('s/') ? -by : by, unit } })
 }
 
-const shown = computed(() => rowActions.filter((action) => {
-  if (!session.value || !props.path || !item.value) return false
-  const needsBlock = ['Unwrap', '+1 round', '\u22121 round', 'Last recovery'].includes(action.name)
-  return !needsBlock || action.edit(session.value, props.path) !== null
-}))
+const shown = computed(() =>
+  rowActions.filter(action => {
+    if (!session.value || !props.path || !item.value) return false
+    const needsBlock = ['Unwrap', '+1 round', '\u22121 round', 'Last recovery'].includes(action.name)
+    return !needsBlock || action.edit(session.value, props.path) !== null
+  }),
+)
 const act = (edit: Edit | null) => edit && emit('edit', edit)
-defineExpose({ focus: () => { lengthField.value?.focus(); lengthField.value?.select() } })
+defineExpose({
+  focus: () => {
+    lengthField.value?.focus()
+    lengthField.value?.select()
+  },
+})
 </script>
 
 <template>
   <section class="row-panel" aria-label="This row">
     <template v-if="session && path && item && item.kind !== 'unread'">
-      <label v-if="item.kind !== 'leg'">{{ item.kind === 'block' ? 'repeat' : 'length' }}
-        <input ref="lengthField" v-model="typedLength" class="field mono" data-test="row-length" @keydown.enter.prevent="commit('end'); emit('leave')" @keydown.esc="emit('leave')" @blur="commit('end')">
+      <label v-if="item.kind !== 'leg'"
+        >{{ item.kind === 'block' ? 'repeat' : 'length' }}
+        <input
+          ref="lengthField"
+          v-model="typedLength"
+          class="field mono"
+          data-test="row-length"
+          @keydown.enter.prevent="
+            commit('end')
+            emit('leave')
+          "
+          @keydown.esc="emit('leave')"
+          @blur="commit('end')" />
       </label>
-      <label v-if="item.kind === 'step'">target
-        <input v-model="typedTarget" class="field mono wide" placeholder="none" data-test="row-target" @keydown.enter.prevent="commit('target'); emit('leave')" @keydown.esc="emit('leave')" @blur="commit('target')">
+      <label v-if="item.kind === 'step'"
+        >target
+        <input
+          v-model="typedTarget"
+          class="field mono wide"
+          placeholder="none"
+          data-test="row-target"
+          @keydown.enter.prevent="
+            commit('target')
+            emit('leave')
+          "
+          @keydown.esc="emit('leave')"
+          @blur="commit('target')" />
       </label>
-      <button v-for="action in shown" :key="action.name" class="tool" tabindex="-1" :title="action.shown" @click="act(action.edit(session, path))">{{ action.name }}</button>
-      <label class="shift">copy at <input v-model="shift" class="field mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted"><button class="tool" @click="copyShifted">make it</button></label>
-      <datalist id="shifts"><option value="+3 %" /><option value="-3 %" /><option value="-5 s/km" /><option value="+5 s/km" /><option value="+10 W" /></datalist>
+      <button
+        v-for="action in shown"
+        :key="action.name"
+        class="tool"
+        tabindex="-1"
+        :title="action.shown"
+        @click="act(action.edit(session, path))">
+        {{ action.name }}
+      </button>
+      <label class="shift"
+        >copy at <input v-model="shift" class="field mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted" /><button
+          class="tool"
+          @click="copyShifted">
+          make it
+        </button></label
+      >
+      <datalist id="shifts">
+        <option value="+3 %" />
+        <option value="-3 %" />
+        <option value="-5 s/km" />
+        <option value="+5 s/km" />
+        <option value="+10 W" />
+      </datalist>
       <span v-if="refused" class="bad" role="alert" data-test="refused">{{ refused }}</span>
     </template>
     <span v-else-if="item" class="faint">This row is not read yet: the remarks say why.</span>
@@ -70,11 +128,49 @@ defineExpose({ focus: () => { lengthField.value?.focus(); lengthField.value?.sel
 </template>
 
 <style scoped>
-.row-panel { contain: content; border-top: 1px solid var(--rule); padding: 6px 0; display: flex; gap: 6px 12px; align-items: center; flex-wrap: wrap; align-content: center; font-size: .92rem; min-height: 75px; flex: none; }
-label { color: var(--faint); display: inline-flex; align-items: center; gap: 5px; }
-.field { width: 118px; padding: 2px 6px; min-height: 28px; font-size: .92rem; color: var(--slip); }
-.field.wide { width: 172px; }
-.shift .field { width: 76px; }
-.tool { background: none; border: 0; border-bottom: 1px solid var(--clay-2); padding: 0 1px; min-height: 26px; cursor: pointer; white-space: nowrap; }
-.tool:hover { border-bottom-color: var(--clay-5); color: var(--link); }
+.row-panel {
+  contain: content;
+  border-top: 1px solid var(--rule);
+  padding: 6px 0;
+  display: flex;
+  gap: 6px 12px;
+  align-items: center;
+  flex-wrap: wrap;
+  align-content: center;
+  font-size: 0.92rem;
+  min-height: 75px;
+  flex: none;
+}
+label {
+  color: var(--faint);
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+}
+.field {
+  width: 118px;
+  padding: 2px 6px;
+  min-height: 28px;
+  font-size: 0.92rem;
+  color: var(--slip);
+}
+.field.wide {
+  width: 172px;
+}
+.shift .field {
+  width: 76px;
+}
+.tool {
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--clay-2);
+  padding: 0 1px;
+  min-height: 26px;
+  cursor: pointer;
+  white-space: nowrap;
+}
+.tool:hover {
+  border-bottom-color: var(--clay-5);
+  color: var(--link);
+}
 </style>

@@ -27,13 +27,13 @@ import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 import { standingMargins } from '~/desk/standing-margins'
 
-const props = defineProps<{
-  history: KeptHistory | null
-  own: OwnSession[]
-  selected: string | null
-  athlete: Athlete
+const props = defineProps<{ history: KeptHistory | null; own: OwnSession[]; selected: string | null; athlete: Athlete }>()
+const emit = defineEmits<{
+  row: [path: string | null]
+  history: [kept: KeptHistory]
+  refused: [problem: string]
+  field: [what: 'row' | 'count']
 }>()
-const emit = defineEmits<{ row: [path: string | null], history: [kept: KeptHistory], refused: [problem: string], field: [what: 'row' | 'count'] }>()
 
 /** Asked and not handed over by the page, so that nothing of the page need be drawn before the sheet is. */
 const desk = useDeskStore()
@@ -45,14 +45,14 @@ let chosen: string | null = null
 let historyTimer: ReturnType<typeof setTimeout> | undefined
 const keepHistoryAfter = 700
 
-const sessionNow = () => desk.reading.sessions.length === 1 ? desk.reading.sessions[0]! : null
+const sessionNow = () => (desk.reading.sessions.length === 1 ? desk.reading.sessions[0]! : null)
 const say = (path: string) => {
   const session = sessionNow()
   const item = session && itemAt(session, path)
   return item ? sayItem(item) : ''
 }
 
-let drawn: { rows: SheetRow[], reading: ReadResult } | null = null
+let drawn: { rows: SheetRow[]; reading: ReadResult } | null = null
 
 function sheetNow(typedLine: number | null = null) {
   drawn = { rows: desk.rows, reading: desk.reading }
@@ -72,7 +72,9 @@ function refresh() {
 /** The line in which single letters were typed or taken away; null for any other change. */
 function typedLineOf(transactions: readonly Transaction[]): number | null {
   const [first, last] = [transactions[0]!.startState, transactions.at(-1)!.state]
-  const isTyped = transactions.every(transaction => ['input.type', 'delete.backward', 'delete.forward'].some(event => transaction.isUserEvent(event)))
+  const isTyped = transactions.every(transaction =>
+    ['input.type', 'delete.backward', 'delete.forward'].some(event => transaction.isUserEvent(event)),
+  )
   return isTyped && first.doc.lines === last.doc.lines ? last.doc.lineAt(last.selection.main.head).number : null
 }
 
@@ -118,7 +120,12 @@ async function editAll(wanted: readonly Edit[]) {
   const isAround = (last.do === 'repeat' || last.do === 'drop-last') && inHand !== null && inHand.startsWith(`${last.at}.`)
   if (isAround) select = inHand
   chosen = select
-  view.dispatch({ changes: changeBetween(text, retext(text, desk.reading, changed, desk.read)), userEvent: 'input.edit', annotations: isolateHistory.of('full'), scrollIntoView: true })
+  view.dispatch({
+    changes: changeBetween(text, retext(text, desk.reading, changed, desk.read)),
+    userEvent: 'input.edit',
+    annotations: isolateHistory.of('full'),
+    scrollIntoView: true,
+  })
   await nextTick()
   const place = select ? desk.places.get(select) : undefined
   if (place) view.dispatch({ selection: { anchor: view.state.doc.line(place.line).from + place.column - 1 }, scrollIntoView: true })
@@ -126,17 +133,20 @@ async function editAll(wanted: readonly Edit[]) {
   emit('row', select ?? pathAtCaret())
 }
 
-const edit = (wanted: Edit | null) => wanted ? editAll([wanted]) : Promise.resolve()
+const edit = (wanted: Edit | null) => (wanted ? editAll([wanted]) : Promise.resolve())
 
-const actionKeys = keymap.of(rowActions.map(action => ({
-  key: action.key, preventDefault: true,
-  run() {
-    const path = props.selected ?? pathAtCaret()
-    const session = sessionNow()
-    if (session && path) void edit(action.edit(session, path))
-    return true
-  },
-})))
+const actionKeys = keymap.of(
+  rowActions.map(action => ({
+    key: action.key,
+    preventDefault: true,
+    run() {
+      const path = props.selected ?? pathAtCaret()
+      const session = sessionNow()
+      if (session && path) void edit(action.edit(session, path))
+      return true
+    },
+  })),
+)
 
 const readAnew = new Set(['spelling', 'unreadable', 'chatter', 'day', 'date', 'day-off'])
 
@@ -144,7 +154,11 @@ const readAnew = new Set(['spelling', 'unreadable', 'chatter', 'day', 'date', 'd
 function isMessage(text: string): boolean {
   const written = text.split('\n').filter(line => line.trim() !== '').length
   if (text.trim().length < 8 || !/\s/.test(text.trim())) return false
-  const anew = new Set(readScript(text).remarks.filter(remark => readAnew.has(remark.code)).map(remark => remark.line))
+  const anew = new Set(
+    readScript(text)
+      .remarks.filter(remark => readAnew.has(remark.code))
+      .map(remark => remark.line),
+  )
   return anew.size * 2 >= written
 }
 
@@ -161,12 +175,22 @@ function pull(path: string, end: StringEnd, percent: number) {
 
 const extensions = () => [
   stringDragging(pull),
-  actionKeys, sheetKeys, scriptLanguage(() => props.own), sheetColumns, standingMargins, highlightActiveLine(), highlightActiveLineGutter(), EditorView.lineWrapping,
-  rowDragging(wanted => void edit(wanted), (path, what) => {
-    chosen = path
-    emit('row', path)
-    if (what === 'count') emit('field', 'count')
-  }),
+  actionKeys,
+  sheetKeys,
+  scriptLanguage(() => props.own),
+  sheetColumns,
+  standingMargins,
+  highlightActiveLine(),
+  highlightActiveLineGutter(),
+  EditorView.lineWrapping,
+  rowDragging(
+    wanted => void edit(wanted),
+    (path, what) => {
+      chosen = path
+      emit('row', path)
+      if (what === 'count') emit('field', 'count')
+    },
+  ),
   placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
   EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
   EditorView.domEventHandlers({
@@ -175,7 +199,7 @@ const extensions = () => [
       if (isMessage(text)) desk.paste(text)
     },
   }),
-  EditorView.updateListener.of((update) => {
+  EditorView.updateListener.of(update => {
     if (update.docChanged) rememberHistory()
     if (update.selectionSet && !update.docChanged) {
       chosen = null
@@ -190,8 +214,7 @@ function restoredState(): EditorState {
     try {
       const state = EditorState.fromJSON(props.history.state, { extensions: extensions() }, { history: historyField })
       return state.update({ changes: changeBetween(state.doc.toString(), desk.script) }).state
-    }
-    catch {
+    } catch {
       return EditorState.create({ doc: desk.script, extensions: extensions() })
     }
   }
@@ -209,19 +232,33 @@ onBeforeUnmount(() => {
   view?.destroy()
 })
 
-watch(() => desk.script, (text) => {
-  if (view && view.state.doc.toString() !== text) view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
-})
+watch(
+  () => desk.script,
+  text => {
+    if (view && view.state.doc.toString() !== text)
+      view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full') })
+  },
+)
 watch(() => [desk.rows, desk.reading], refresh)
-watch(() => props.selected, (path) => {
-  for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
-  if (path) for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? []) element.classList.add('sheet-selected')
-})
+watch(
+  () => props.selected,
+  path => {
+    for (const element of host.value?.querySelectorAll('.sheet-selected') ?? []) element.classList.remove('sheet-selected')
+    if (path)
+      for (const element of host.value?.querySelectorAll(`.sheet-preview [data-path="${path}"]`) ?? [])
+        element.classList.add('sheet-selected')
+  },
+)
 
 function replace(remark: Remark, replacement: string) {
   if (!view) return
   const from = view.state.doc.line(remark.line).from + remark.column - 1
-  view.dispatch({ changes: { from, to: from + remark.length, insert: replacement }, selection: { anchor: from }, scrollIntoView: true, userEvent: 'input.fix' })
+  view.dispatch({
+    changes: { from, to: from + remark.length, insert: replacement },
+    selection: { anchor: from },
+    scrollIntoView: true,
+    userEvent: 'input.fix',
+  })
   view.focus()
 }
 
@@ -234,7 +271,11 @@ function show(line: number) {
 /** Puts a whole other wording on the desk, as one change that can be undone. */
 function rewrite(text: string) {
   if (!view) return
-  view.dispatch({ changes: changeBetween(view.state.doc.toString(), text), annotations: isolateHistory.of('full'), userEvent: 'input.rewrite' })
+  view.dispatch({
+    changes: changeBetween(view.state.doc.toString(), text),
+    annotations: isolateHistory.of('full'),
+    userEvent: 'input.rewrite',
+  })
   view.focus()
 }
 
@@ -251,7 +292,9 @@ function put(words: string) {
   const body = rows.join('\n').trim() === '' ? [] : rows
   const parted = body.length > 0 && body[0]!.trim() !== '' ? ['', ...body] : body
   if (name !== undefined) return rewrite([...kept, words, ...parted, ''].join('\n'))
-  rewrite([...headers, ...(headers.length > 0 && body.length === 0 ? [''] : []), ...(headers.length > 0 ? parted : body), words, ''].join('\n'))
+  rewrite(
+    [...headers, ...(headers.length > 0 && body.length === 0 ? [''] : []), ...(headers.length > 0 ? parted : body), words, ''].join('\n'),
+  )
 }
 
 defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.focus() })
@@ -262,7 +305,9 @@ defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.fo
     <div class="heads" aria-hidden="true">
       <span class="fold" /><span class="clock">clock</span><span class="way">km</span><span class="spine" /><span class="words">words</span>
       <span class="comes">comes to</span>
-      <span class="string"><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span>
+      <span class="string"
+        ><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span
+      >
     </div>
     <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0" />
     <DeskAloud />

@@ -4,8 +4,8 @@ import { coverText } from '~~/core/script/coverage'
 import { readScript } from '~~/core/script/read'
 import type { Session } from '~~/core/session/document'
 
-const props = defineProps<{ source: string, session: Session | null, selected: string | null }>()
-const emit = defineEmits<{ choose: [path: string], drop: [] }>()
+const props = defineProps<{ source: string; session: Session | null; selected: string | null }>()
+const emit = defineEmits<{ choose: [path: string]; drop: [] }>()
 
 const reading = computed(() => readScript(props.source, props.session?.sport ? { sport: props.session.sport } : {}))
 /** Which row of the sheet each row of the source has become, by session and path. */
@@ -21,21 +21,39 @@ const became = computed(() => {
 })
 const lines = computed(() => {
   const stretches = coverText(props.source, reading.value)
-  return props.source.split('\n').map((_, index) => stretches.filter(stretch => stretch.line === index + 1)
-    .map(stretch => ({ ...stretch, became: stretch.path === undefined ? undefined : became.value.get(`${stretch.session}/${stretch.path}`) })))
+  return props.source
+    .split('\n')
+    .map((_, index) =>
+      stretches
+        .filter(stretch => stretch.line === index + 1)
+        .map(stretch => ({
+          ...stretch,
+          became: stretch.path === undefined ? undefined : became.value.get(`${stretch.session}/${stretch.path}`),
+        })),
+    )
 })
-const isChosen = (path: string | undefined) => path !== undefined && props.selected !== null && (props.selected === path || props.selected.startsWith(`${path}.`) || path.startsWith(`${props.selected}.`))
+const isChosen = (path: string | undefined) =>
+  path !== undefined &&
+  props.selected !== null &&
+  (props.selected === path || props.selected.startsWith(`${path}.`) || path.startsWith(`${props.selected}.`))
 const leftOver = computed(() => lines.value.flat().filter(stretch => stretch.kind === 'left-over').length)
 </script>
 
 <template>
   <section class="drawer" aria-label="As it was pasted">
-    <p class="head"><strong>As it was pasted</strong> <span class="faint">{{ leftOver === 0 ? 'every word became a row' : `${leftOver} ${leftOver === 1 ? 'part' : 'parts'} became no row: underlined` }}</span>
-      <button class="plain" @click="emit('drop')">let it go</button></p>
+    <p class="head">
+      <strong>As it was pasted</strong>
+      <span class="faint">{{
+        leftOver === 0 ? 'every word became a row' : `${leftOver} ${leftOver === 1 ? 'part' : 'parts'} became no row: underlined`
+      }}</span>
+      <button class="plain" @click="emit('drop')">let it go</button>
+    </p>
     <div class="words mono">
       <p v-for="(line, index) in lines" :key="index">
         <template v-for="stretch in line" :key="stretch.column">
-          <button v-if="stretch.became" class="word" :class="{ chosen: isChosen(stretch.became) }" @click="emit('choose', stretch.became)">{{ stretch.text }}</button>
+          <button v-if="stretch.became" class="word" :class="{ chosen: isChosen(stretch.became) }" @click="emit('choose', stretch.became)">
+            {{ stretch.text }}
+          </button>
           <span v-else :class="stretch.kind">{{ stretch.text }}</span>
         </template>
       </p>
@@ -44,12 +62,51 @@ const leftOver = computed(() => lines.value.flat().filter(stretch => stretch.kin
 </template>
 
 <style scoped>
-.drawer { border-top: 1px solid var(--rule); padding: 6px 22px 8px 0; max-height: 30%; overflow: auto; flex: none; }
-.head { margin: 0 0 4px; font-size: .92rem; display: flex; gap: 10px; align-items: baseline; }
-.head button { margin-left: auto; }
-.words p { margin: 0; white-space: pre-wrap; min-height: 1.4em; font-size: 14px; }
-.word { background: none; border: 0; border-bottom: 1.5px solid var(--clay-2); padding: 0; font: inherit; color: inherit; cursor: pointer; white-space: pre-wrap; text-align: left; }
-.word.chosen { background: var(--lit); border-bottom-color: var(--clay-4); }
-.left-over { text-decoration: underline wavy var(--ochre-line) 1.5px; text-underline-offset: 4px; }
-.header, .note, .separator { color: var(--faint); }
+.drawer {
+  border-top: 1px solid var(--rule);
+  padding: 6px 22px 8px 0;
+  max-height: 30%;
+  overflow: auto;
+  flex: none;
+}
+.head {
+  margin: 0 0 4px;
+  font-size: 0.92rem;
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+.head button {
+  margin-left: auto;
+}
+.words p {
+  margin: 0;
+  white-space: pre-wrap;
+  min-height: 1.4em;
+  font-size: 14px;
+}
+.word {
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid var(--clay-2);
+  padding: 0;
+  font: inherit;
+  color: inherit;
+  cursor: pointer;
+  white-space: pre-wrap;
+  text-align: left;
+}
+.word.chosen {
+  background: var(--lit);
+  border-bottom-color: var(--clay-4);
+}
+.left-over {
+  text-decoration: underline wavy var(--ochre-line) 1.5px;
+  text-underline-offset: 4px;
+}
+.header,
+.note,
+.separator {
+  color: var(--faint);
+}
 </style>

@@ -5,7 +5,10 @@ import { splitUnits } from '~~/core/reckon/splits'
 
 const props = defineProps<{ path: string }>()
 const desk = useDeskStore()
-const settled = useBehind(() => ({ session: desk.session, reckoning: desk.reckoning }), () => props.path)
+const settled = useBehind(
+  () => ({ session: desk.session, reckoning: desk.reckoning }),
+  () => props.path,
+)
 
 /** Splits of the row in hand: the units that are shorter than it, at its likely speed and at the ends of its band. */
 const splits = computed(() => {
@@ -19,11 +22,17 @@ const splits = computed(() => {
   const speed = metres.likely / seconds.likely
   const leg = itemAt(session, props.path.split('.')[0]!)
   const place = leg?.kind === 'leg' ? leg.place : session.place
-  const clock = (value: number) => value < 600 ? formatTime(Math.round(value * 10) / 10) : formatTime(Math.round(value))
-  return splitUnits(sport, place).filter(unit => unit.metres <= metres.likely! + 0.5).map(unit => ({
-    name: unit.name, likely: clock(unit.metres / speed),
-    band: target?.unit === 'm/s' && target.easiest !== null && target.hardest !== null ? `${clock(unit.metres / target.hardest)}–${clock(unit.metres / target.easiest)}` : '',
-  }))
+  const clock = (value: number) => (value < 600 ? formatTime(Math.round(value * 10) / 10) : formatTime(Math.round(value)))
+  return splitUnits(sport, place)
+    .filter(unit => unit.metres <= metres.likely! + 0.5)
+    .map(unit => ({
+      name: unit.name,
+      likely: clock(unit.metres / speed),
+      band:
+        target?.unit === 'm/s' && target.easiest !== null && target.hardest !== null
+          ? `${clock(unit.metres / target.hardest)}–${clock(unit.metres / target.easiest)}`
+          : '',
+    }))
 })
 </script>
 
@@ -31,12 +40,23 @@ const splits = computed(() => {
   <details v-if="splits.length > 0" class="splits" data-test="splits">
     <summary>Splits of row {{ path }}</summary>
     <table class="ruled">
-      <tbody><tr v-for="split in splits" :key="split.name"><td>per {{ split.name }}</td><td class="number">{{ split.likely }}</td><td class="number faint">{{ split.band }}</td></tr></tbody>
+      <tbody>
+        <tr v-for="split in splits" :key="split.name">
+          <td>per {{ split.name }}</td>
+          <td class="number">{{ split.likely }}</td>
+          <td class="number faint">{{ split.band }}</td>
+        </tr>
+      </tbody>
     </table>
   </details>
 </template>
 
 <style scoped>
-.splits { font-size: .9rem; margin: 4px 0 8px; }
-table { width: 100%; }
+.splits {
+  font-size: 0.9rem;
+  margin: 4px 0 8px;
+}
+table {
+  width: 100%;
+}
 </style>

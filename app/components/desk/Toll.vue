@@ -15,26 +15,27 @@ import { smallChart } from '~/theme/small-chart'
 
 use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
 
-const props = defineProps<{ toll: Toll, session: Session }>()
+const props = defineProps<{ toll: Toll; session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 const isTable = ref(false)
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
-const about = ({ low, likely, high }: Interval) => likely === null ? 'not known' : `${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)}`
+const about = ({ low, likely, high }: Interval) =>
+  likely === null ? 'not known' : `${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)}`
 const nameOf = (path: string, round: readonly number[]) => {
   const item = itemAt(props.session, path)
   const words = item?.kind === 'step' ? printEnd(item.end) : path
   return round.length > 0 ? `${words}, ${round.join('.')}` : words
 }
 /** A reserve that stays full is no picture. */
-const reserve = computed(() => props.toll.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null)
+const reserve = computed(() => (props.toll.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null))
 const heart = computed(() => props.toll.heart ?? null)
 const isBeyond = computed(() => props.toll.verdict?.reach === 'beyond')
 
 const option = computed(() => {
   const { tokens, text, base, tooltip } = smallChart()
   const last = (reserve.value?.points ?? heart.value?.points ?? []).at(-1)?.t ?? 1
-  const besides = (t: number) => t > last * 0.9 ? 'left' as const : 'right' as const
+  const besides = (t: number) => (t > last * 0.9 ? ('left' as const) : ('right' as const))
   const bottom = Math.min(0, reserve.value?.least.share ?? 0)
   const axis = { type: 'value' as const, min: 0, max: last, show: false }
   const grids = [
@@ -46,7 +47,16 @@ const option = computed(() => {
   return {
     ...base,
     grid: grids,
-    tooltip: { ...tooltip, formatter: (items: unknown) => (items as { value: [number, number], seriesName: string }[]).map((item, index) => `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`).join('<br>') },
+    tooltip: {
+      ...tooltip,
+      formatter: (items: unknown) =>
+        (items as { value: [number, number]; seriesName: string }[])
+          .map(
+            (item, index) =>
+              `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`,
+          )
+          .join('<br>'),
+    },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     xAxis: grids.map((_, index) => ({ ...axis, gridIndex: index })),
     yAxis: [
@@ -55,18 +65,77 @@ const option = computed(() => {
     ],
     series: [
       ...(reserve.value
-        ? [{
-            name: 'reserve', type: 'line' as const, data: reserve.value.points.map(point => [point.t, point.share]), showSymbol: false, lineStyle: { color: tokens.slip, width: 1.6 }, itemStyle: { color: tokens.slip },
-            markLine: { silent: true, symbol: 'none', lineStyle: { color: tokens.rule, type: 'solid' as const }, label, data: [{ yAxis: 1, label: { ...label, formatter: 'full' } }, { yAxis: 0, label: { ...label, formatter: 'empty' } }] },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 7, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: besides(reserve.value.least.t), distance: 7, backgroundColor: tokens.paper, formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share) }, data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }] },
-          }]
+        ? [
+            {
+              name: 'reserve',
+              type: 'line' as const,
+              data: reserve.value.points.map(point => [point.t, point.share]),
+              showSymbol: false,
+              lineStyle: { color: tokens.slip, width: 1.6 },
+              itemStyle: { color: tokens.slip },
+              markLine: {
+                silent: true,
+                symbol: 'none',
+                lineStyle: { color: tokens.rule, type: 'solid' as const },
+                label,
+                data: [
+                  { yAxis: 1, label: { ...label, formatter: 'full' } },
+                  { yAxis: 0, label: { ...label, formatter: 'empty' } },
+                ],
+              },
+              markPoint: {
+                silent: true,
+                symbol: 'circle',
+                symbolSize: 7,
+                itemStyle: { color: tokens.effort },
+                label: {
+                  ...text,
+                  color: tokens.slip,
+                  position: besides(reserve.value.least.t),
+                  distance: 7,
+                  backgroundColor: tokens.paper,
+                  formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share),
+                },
+                data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }],
+              },
+            },
+          ]
         : []),
       ...(heart.value
-        ? [{
-            name: 'heart rate', type: 'line' as const, xAxisIndex: heartAt, yAxisIndex: heartAt, data: heart.value.points.map(point => [point.t, point.bpm]), showSymbol: false, lineStyle: { color: tokens.effort, width: 1.4 }, itemStyle: { color: tokens.effort },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 6, itemStyle: { color: tokens.effort }, label: { ...text, color: tokens.slip, position: besides(heart.value.highest.t), formatter: `${Math.round(heart.value.highest.bpm)} bpm` }, data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }] },
-            markLine: heart.value.crossed ? { silent: true, symbol: 'none', lineStyle: { color: tokens.effort, type: 'dashed' as const }, label: { ...label, formatter: `${Math.round(heart.value.crossed.above)}` }, data: [{ yAxis: heart.value.crossed.above }] } : undefined,
-          }]
+        ? [
+            {
+              name: 'heart rate',
+              type: 'line' as const,
+              xAxisIndex: heartAt,
+              yAxisIndex: heartAt,
+              data: heart.value.points.map(point => [point.t, point.bpm]),
+              showSymbol: false,
+              lineStyle: { color: tokens.effort, width: 1.4 },
+              itemStyle: { color: tokens.effort },
+              markPoint: {
+                silent: true,
+                symbol: 'circle',
+                symbolSize: 6,
+                itemStyle: { color: tokens.effort },
+                label: {
+                  ...text,
+                  color: tokens.slip,
+                  position: besides(heart.value.highest.t),
+                  formatter: `${Math.round(heart.value.highest.bpm)} bpm`,
+                },
+                data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }],
+              },
+              markLine: heart.value.crossed
+                ? {
+                    silent: true,
+                    symbol: 'none',
+                    lineStyle: { color: tokens.effort, type: 'dashed' as const },
+                    label: { ...label, formatter: `${Math.round(heart.value.crossed.above)}` },
+                    data: [{ yAxis: heart.value.crossed.above }],
+                  }
+                : undefined,
+            },
+          ]
         : []),
     ],
   }
@@ -82,22 +151,52 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
       <button class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">{{ proposal.label }}</button>
       <span class="faint"> leaves {{ percent(proposal.leaves) }}</span>
     </p>
-    <VChart v-if="reserve || heart" class="chart" :style="{ height }" :option="option" autoresize role="img" aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
-    <p v-if="reserve || heart" class="faint small">{{ [reserve ? 'Above: what is left of your reserve above critical.' : '', heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : ''].filter(Boolean).join(' ') }}</p>
+    <VChart
+      v-if="reserve || heart"
+      class="chart"
+      :style="{ height }"
+      :option="option"
+      autoresize
+      role="img"
+      aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
+    <p v-if="reserve || heart" class="faint small">
+      {{
+        [
+          reserve ? 'Above: what is left of your reserve above critical.' : '',
+          heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : '',
+        ]
+          .filter(Boolean)
+          .join(' ')
+      }}
+    </p>
     <p v-for="line in toll.said" :key="line" class="faint small">{{ line }}</p>
     <dl>
-      <dt>Load by effort × min</dt><dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
-      <dt>Load by heart rate</dt><dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
+      <dt>Load by effort × min</dt>
+      <dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
+      <dt>Load by heart rate</dt>
+      <dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
     </dl>
-    <p class="faint small">Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease, and ask a doctor or physiotherapist.</p>
+    <p class="faint small">
+      Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease,
+      and ask a doctor or physiotherapist.
+    </p>
     <details v-if="toll.steps.length > 0" @toggle="isTable = ($event.target as HTMLDetailsElement).open">
       <summary>As a table</summary>
       <table v-if="isTable" class="ruled" data-test="toll-table">
-        <thead><tr><th>step, round</th><th class="number">ends</th><th class="number">left</th><th class="number">bpm</th></tr></thead>
+        <thead>
+          <tr>
+            <th>step, round</th>
+            <th class="number">ends</th>
+            <th class="number">left</th>
+            <th class="number">bpm</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(step, index) in toll.steps.slice(0, 200)" :key="index">
-            <td>{{ nameOf(step.path, step.round) }}</td><td class="number">{{ formatTime(Math.round(step.endsAt)) }}</td>
-            <td class="number">{{ step.reserve === null ? '–' : step.reserve < 0 ? 'beyond' : percent(step.reserve) }}</td><td class="number">{{ step.bpm === null ? '–' : Math.round(step.bpm) }}</td>
+            <td>{{ nameOf(step.path, step.round) }}</td>
+            <td class="number">{{ formatTime(Math.round(step.endsAt)) }}</td>
+            <td class="number">{{ step.reserve === null ? '–' : step.reserve < 0 ? 'beyond' : percent(step.reserve) }}</td>
+            <td class="number">{{ step.bpm === null ? '–' : Math.round(step.bpm) }}</td>
           </tr>
         </tbody>
       </table>
@@ -106,12 +205,32 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
 </template>
 
 <style scoped>
-.verdict { margin: 2px 0 4px; }
-.proposal { margin: 0 0 2px; }
-.chart { width: 100%; }
-section .small { margin-bottom: 6px; }
-dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 4px 0; }
-dd { margin: 0; text-align: right; }
-details { font-size: .88rem; }
-table { width: 100%; }
+.verdict {
+  margin: 2px 0 4px;
+}
+.proposal {
+  margin: 0 0 2px;
+}
+.chart {
+  width: 100%;
+}
+section .small {
+  margin-bottom: 6px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 10px;
+  margin: 4px 0;
+}
+dd {
+  margin: 0;
+  text-align: right;
+}
+details {
+  font-size: 0.88rem;
+}
+table {
+  width: 100%;
+}
 </style>

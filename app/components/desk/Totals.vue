@@ -13,7 +13,7 @@ const total = computed(() => {
   const minutes = Math.round(seconds / 60)
   return minutes >= 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : sayDuration(Math.round(seconds))
 })
-const habit = computed(() => likely.value === null ? 0 : Math.max(0, likely.value - desk.known))
+const habit = computed(() => (likely.value === null ? 0 : Math.max(0, likely.value - desk.known)))
 const distance = computed(() => {
   const metres = desk.reckoning?.metres
   if (!metres || metres.likely === null) return 'not known'
@@ -23,7 +23,9 @@ const distance = computed(() => {
   return `${sayDistance(metres.low, unit).replace(/ \w+$/, '')}–${sayDistance(metres.high, unit)}`
 })
 
-const missing = computedAlike(() => [...new Set((desk.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4))
+const missing = computedAlike(() =>
+  [...new Set((desk.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4),
+)
 </script>
 
 <template>
@@ -32,23 +34,45 @@ const missing = computedAlike(() => [...new Set((desk.reckoning?.remarks ?? []).
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="known">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
-      <template v-else>{{ formatTime(Math.round(desk.known)) }} known</template><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
+      <template v-else>{{ formatTime(Math.round(desk.known)) }} known</template
+      ><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
     </p>
     <dl>
-      <dt>Distance</dt><dd class="mono">{{ distance }}</dd>
-      <dt>Hard part</dt><dd class="mono">{{ formatTime(Math.round(desk.hard)) }}</dd>
+      <dt>Distance</dt>
+      <dd class="mono">{{ distance }}</dd>
+      <dt>Hard part</dt>
+      <dd class="mono">{{ formatTime(Math.round(desk.hard)) }}</dd>
       <dt><label for="today">Time today</label></dt>
       <dd><DeskTimeToday /></dd>
-      <dt>Steps</dt><dd class="mono" data-test="steps">{{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">, {{ desk.reckoning.open }} open</template></dd>
+      <dt>Steps</dt>
+      <dd class="mono" data-test="steps">
+        {{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">, {{ desk.reckoning.open }} open</template>
+      </dd>
     </dl>
     <DeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" />
-    <div v-for="line in missing" :key="line" class="said note">{{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber :missing="line" /></div>
+    <div v-for="line in missing" :key="line" class="said note">
+      {{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber :missing="line" />
+    </div>
   </section>
 </template>
 
 <style scoped>
-.total { font: 700 2.5rem/1.1 var(--title); margin: 4px 0 0; }
-.line { margin: 0 0 10px; font-size: .92rem; }
-dl { display: grid; grid-template-columns: 1fr auto; gap: 4px 10px; margin: 0 0 10px; }
-dd { margin: 0; text-align: right; }
+.total {
+  font: 700 2.5rem/1.1 var(--title);
+  margin: 4px 0 0;
+}
+.line {
+  margin: 0 0 10px;
+  font-size: 0.92rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 10px;
+  margin: 0 0 10px;
+}
+dd {
+  margin: 0;
+  text-align: right;
+}
 </style>

@@ -2,27 +2,39 @@
 import type { KeptSession, Relative } from '~~/shared/api'
 import { sayDuration } from '~~/core/quantity/time'
 
-const props = defineProps<{ id: string, isKept: boolean, title: string, ready: () => Promise<boolean> }>()
+const props = defineProps<{ id: string; isKept: boolean; title: string; ready: () => Promise<boolean> }>()
 const desk = useDeskStore()
-const session = useBehind(() => desk.session, () => props.id)
+const session = useBehind(
+  () => desk.session,
+  () => props.id,
+)
 
 const others = ref<Relative[]>([])
 const compared = ref<KeptSession | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
 
-const load = () => guarded(async () => others.value = props.isKept ? await relativesOf(props.id) : [])
-const compare = (id: string) => guarded(async () => {
-  compared.value = compared.value?.id === id ? null : await api<KeptSession>(`/sessions/${id}`)
-})
-const saveVariant = () => guarded(async () => {
-  if (!await props.ready()) return
-  const made = await api<{ id: string }>(`/sessions/${props.id}/copy`, { method: 'POST', body: { variant: true, title: `${props.title.slice(0, 108)}, variant` } })
-  await navigateTo(`/desk/${made.id}`)
-})
-watch(() => [props.id, props.isKept], () => {
-  compared.value = null
-  void load()
-}, { immediate: true })
+const load = () => guarded(async () => (others.value = props.isKept ? await relativesOf(props.id) : []))
+const compare = (id: string) =>
+  guarded(async () => {
+    compared.value = compared.value?.id === id ? null : await api<KeptSession>(`/sessions/${id}`)
+  })
+const saveVariant = () =>
+  guarded(async () => {
+    if (!(await props.ready())) return
+    const made = await api<{ id: string }>(`/sessions/${props.id}/copy`, {
+      method: 'POST',
+      body: { variant: true, title: `${props.title.slice(0, 108)}, variant` },
+    })
+    await navigateTo(`/desk/${made.id}`)
+  })
+watch(
+  () => [props.id, props.isKept],
+  () => {
+    compared.value = null
+    void load()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -37,5 +49,9 @@ watch(() => [props.id, props.isKept], () => {
 </template>
 
 <style scoped>
-.relative { margin: 4px 0; font-size: .93rem; overflow-wrap: anywhere; }
+.relative {
+  margin: 4px 0;
+  font-size: 0.93rem;
+  overflow-wrap: anywhere;
+}
 </style>

@@ -2,7 +2,7 @@
 import type { Face } from '~~/core/wrist/engine/face'
 
 /** What a wrist shows of a program that is going: the same on the stand-in and on the phone. */
-defineProps<{ face: Face, look: boolean, said: string | null }>()
+defineProps<{ face: Face; look: boolean; said: string | null }>()
 const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': 'above band' } as const
 </script>
 
@@ -11,47 +11,167 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
   <template v-if="!look">
     <p class="figure" :class="{ long: face.figure.length > 5 }" data-test="figure">{{ face.figure }}</p>
     <p class="is">{{ face.phase === 'paused' ? 'paused' : face.figureIs }}</p>
-    <p v-if="face.ceilingCrossed" class="ease" data-test="ease">ease <small>{{ face.heartRate ?? '–' }} bpm</small></p>
+    <p v-if="face.ceilingCrossed" class="ease" data-test="ease">
+      ease <small>{{ face.heartRate ?? '–' }} bpm</small>
+    </p>
     <template v-else-if="face.target">
       <div class="line" aria-hidden="true">
-        <span class="band" /><span v-if="face.target.at !== null" class="at" :class="face.target.side ?? 'settling'" :style="{ left: `${face.target.at * 100}%` }" />
+        <span class="band" /><span
+          v-if="face.target.at !== null"
+          class="at"
+          :class="face.target.side ?? 'settling'"
+          :style="{ left: `${face.target.at * 100}%` }" />
       </div>
-      <p class="ends"><span>{{ face.target.easiest ?? '…' }}</span><span>{{ face.target.hardest ?? '…' }}</span></p>
-      <p class="value" :class="face.target.side ?? 'settling'">{{ face.target.value ?? '–' }} <small>{{ face.target.unit }}</small></p>
+      <p class="ends">
+        <span>{{ face.target.easiest ?? '…' }}</span
+        ><span>{{ face.target.hardest ?? '…' }}</span>
+      </p>
+      <p class="value" :class="face.target.side ?? 'settling'">
+        {{ face.target.value ?? '–' }} <small>{{ face.target.unit }}</small>
+      </p>
       <p class="is">{{ face.silent ?? (face.target.side ? sideWords[face.target.side] : 'settling') }}</p>
     </template>
     <p v-else class="free">{{ face.silent ?? 'no target' }}</p>
   </template>
   <dl v-else class="look" data-test="look">
-    <dt>time</dt><dd>{{ face.total.time }}</dd><dt>way</dt><dd>{{ face.total.distance }}</dd><dt>heart</dt><dd>{{ face.heartRate ?? '–' }}</dd>
-    <template v-if="face.target"><dt>target</dt><dd>{{ face.target.words }}</dd></template>
-    <template v-if="face.also"><dt>and</dt><dd>{{ face.also }}</dd></template>
+    <dt>time</dt>
+    <dd>{{ face.total.time }}</dd>
+    <dt>way</dt>
+    <dd>{{ face.total.distance }}</dd>
+    <dt>heart</dt>
+    <dd>{{ face.heartRate ?? '–' }}</dd>
+    <template v-if="face.target"
+      ><dt>target</dt>
+      <dd>{{ face.target.words }}</dd></template
+    >
+    <template v-if="face.also"
+      ><dt>and</dt>
+      <dd>{{ face.also }}</dd></template
+    >
   </dl>
   <p class="next" aria-live="polite">{{ said ?? face.next }}</p>
 </template>
 
 <style scoped>
-p { margin: 0; }
-.where { color: #E2B48F; font-size: 1em; min-height: 1.5em; line-height: 1.25; }
-.figure { font: 700 5.1em/1.05 var(--read); font-variant-numeric: tabular-nums; }
-.figure.long { font-size: 3.7em; line-height: 1.45; }
-.is { color: #C9BCA9; font-size: .95em; }
-.line { position: relative; height: 26px; margin: 8px 4px 0; }
-.line::before { content: ''; position: absolute; left: 0; right: 0; top: 12px; border-top: 2px solid #5A5148; }
-.band { position: absolute; left: 25%; width: 50%; top: 2px; height: 22px; border: 3px solid #E2B48F; border-radius: 12px; }
-.at { position: absolute; top: 5px; width: 16px; height: 16px; margin-left: -8px; border-radius: 50%; background: #6CC4BB; }
-.at.too-easy, .at.too-hard { background: #F0807C; border-radius: 2px; }
-.at.settling { background: #C9BCA9; }
-.ends { display: flex; justify-content: space-around; color: #E2B48F; font-size: 1.1em; padding: 0 24px; }
-.value { font: 700 2.5em/1.1 var(--read); color: #6CC4BB; font-variant-numeric: tabular-nums; }
-.value small { font-size: .4em; font-weight: 400; color: #C9BCA9; }
-.value.too-easy, .value.too-hard { color: #F0807C; }
-.value.settling { color: #F2E9DC; }
-.free { color: #C9BCA9; margin: auto 0; font-size: 1.2em; }
-.ease { font: 700 3em/1.3 var(--read); color: #F0807C; margin: auto 0; }
-.ease small { display: block; font-size: .4em; font-weight: 400; color: #F2E9DC; }
-.next { margin-top: auto; color: #C9BCA9; font-size: 1.02em; line-height: 1.25; }
-.look { display: grid; grid-template-columns: auto 1fr; gap: 4px 14px; text-align: left; margin: 14px 0; font-size: 1.15em; }
-.look dt { color: #C9BCA9; }
-.look dd { margin: 0; font-variant-numeric: tabular-nums; }
+p {
+  margin: 0;
+}
+.where {
+  color: #e2b48f;
+  font-size: 1em;
+  min-height: 1.5em;
+  line-height: 1.25;
+}
+.figure {
+  font: 700 5.1em/1.05 var(--read);
+  font-variant-numeric: tabular-nums;
+}
+.figure.long {
+  font-size: 3.7em;
+  line-height: 1.45;
+}
+.is {
+  color: #c9bca9;
+  font-size: 0.95em;
+}
+.line {
+  position: relative;
+  height: 26px;
+  margin: 8px 4px 0;
+}
+.line::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  right: 0;
+  top: 12px;
+  border-top: 2px solid #5a5148;
+}
+.band {
+  position: absolute;
+  left: 25%;
+  width: 50%;
+  top: 2px;
+  height: 22px;
+  border: 3px solid #e2b48f;
+  border-radius: 12px;
+}
+.at {
+  position: absolute;
+  top: 5px;
+  width: 16px;
+  height: 16px;
+  margin-left: -8px;
+  border-radius: 50%;
+  background: #6cc4bb;
+}
+.at.too-easy,
+.at.too-hard {
+  background: #f0807c;
+  border-radius: 2px;
+}
+.at.settling {
+  background: #c9bca9;
+}
+.ends {
+  display: flex;
+  justify-content: space-around;
+  color: #e2b48f;
+  font-size: 1.1em;
+  padding: 0 24px;
+}
+.value {
+  font: 700 2.5em/1.1 var(--read);
+  color: #6cc4bb;
+  font-variant-numeric: tabular-nums;
+}
+.value small {
+  font-size: 0.4em;
+  font-weight: 400;
+  color: #c9bca9;
+}
+.value.too-easy,
+.value.too-hard {
+  color: #f0807c;
+}
+.value.settling {
+  color: #f2e9dc;
+}
+.free {
+  color: #c9bca9;
+  margin: auto 0;
+  font-size: 1.2em;
+}
+.ease {
+  font: 700 3em/1.3 var(--read);
+  color: #f0807c;
+  margin: auto 0;
+}
+.ease small {
+  display: block;
+  font-size: 0.4em;
+  font-weight: 400;
+  color: #f2e9dc;
+}
+.next {
+  margin-top: auto;
+  color: #c9bca9;
+  font-size: 1.02em;
+  line-height: 1.25;
+}
+.look {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  text-align: left;
+  margin: 14px 0;
+  font-size: 1.15em;
+}
+.look dt {
+  color: #c9bca9;
+}
+.look dd {
+  margin: 0;
+  font-variant-numeric: tabular-nums;
+}
 </style>

@@ -5,9 +5,12 @@ import type { Connection } from '~/phone/bluetooth'
 
 /** The sensors this phone listens to, and how each is heard. */
 const emit = defineEmits<{ message: [message: SensorMessage] }>()
-const kinds: { kind: SensorKind, words: string }[] = [
-  { kind: 'heart-rate', words: 'heart rate' }, { kind: 'cycling-power', words: 'power on the bike' }, { kind: 'cycling-cadence', words: 'cadence on the bike' },
-  { kind: 'running-speed', words: 'sensor on the foot' }, { kind: 'treadmill', words: 'treadmill' },
+const kinds: { kind: SensorKind; words: string }[] = [
+  { kind: 'heart-rate', words: 'heart rate' },
+  { kind: 'cycling-power', words: 'power on the bike' },
+  { kind: 'cycling-cadence', words: 'cadence on the bike' },
+  { kind: 'running-speed', words: 'sensor on the foot' },
+  { kind: 'treadmill', words: 'treadmill' },
 ]
 const connections = shallowRef<Partial<Record<SensorKind, Connection>>>({})
 const heard = reactive<Partial<Record<SensorKind, boolean>>>({})
@@ -17,10 +20,13 @@ const isPossible = canBluetooth()
 async function connect(kind: SensorKind) {
   problem.value = ''
   try {
-    const connection = await connectSensor(kind, message => emit('message', message), isHeard => heard[kind] = isHeard)
+    const connection = await connectSensor(
+      kind,
+      message => emit('message', message),
+      isHeard => (heard[kind] = isHeard),
+    )
     connections.value = { ...connections.value, [kind]: connection }
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = (error as Error).name === 'NotFoundError' ? 'No sensor was chosen.' : (error as Error).message
   }
 }
@@ -37,7 +43,10 @@ onBeforeUnmount(() => (Object.keys(connections.value) as SensorKind[]).forEach(e
   <ul v-if="isPossible">
     <li v-for="{ kind, words } in kinds" :key="kind">
       {{ words }}
-      <template v-if="connections[kind]"><span :class="heard[kind] ? 'good' : 'bad'">● {{ connections[kind]!.name }}{{ heard[kind] ? '' : ', not heard' }}</span> <button class="plain" @click="end(kind)">let go</button></template>
+      <template v-if="connections[kind]"
+        ><span :class="heard[kind] ? 'good' : 'bad'">● {{ connections[kind]!.name }}{{ heard[kind] ? '' : ', not heard' }}</span>
+        <button class="plain" @click="end(kind)">let go</button></template
+      >
       <button v-else class="plain" @click="connect(kind)">connect</button>
     </li>
   </ul>
@@ -46,6 +55,17 @@ onBeforeUnmount(() => (Object.keys(connections.value) as SensorKind[]).forEach(e
 </template>
 
 <style scoped>
-ul { list-style: none; padding: 0; margin: 4px 0; }
-li { display: flex; gap: 10px; flex-wrap: wrap; align-items: center; min-height: 40px; border-bottom: 1px solid var(--rule); }
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0;
+}
+li {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  align-items: center;
+  min-height: 40px;
+  border-bottom: 1px solid var(--rule);
+}
 </style>

@@ -2,7 +2,7 @@
 import type { Felt } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
 
-const props = defineProps<{ id: string, felt: Felt | undefined }>()
+const props = defineProps<{ id: string; felt: Felt | undefined }>()
 const draft = `felt.${props.id}`
 const felt = reactive({ rpe: props.felt?.rpe, note: props.felt?.note ?? '', pain: props.felt?.pain ?? false })
 const state = ref<'' | 'kept'>('')
@@ -10,12 +10,18 @@ const problem = ref<ApiProblem | null>(null)
 
 const keep = useDebounceFn(async () => {
   try {
-    await api(`/recordings/${props.id}/felt`, { method: 'PUT', body: { ...(felt.rpe === undefined ? {} : { rpe: felt.rpe }), ...(felt.note ? { note: felt.note } : {}), ...(felt.pain ? { pain: true } : {}) } })
+    await api(`/recordings/${props.id}/felt`, {
+      method: 'PUT',
+      body: {
+        ...(felt.rpe === undefined ? {} : { rpe: felt.rpe }),
+        ...(felt.note ? { note: felt.note } : {}),
+        ...(felt.pain ? { pain: true } : {}),
+      },
+    })
     if (JSON.stringify(felt) === typedBefore(draft)) forgetTyped(draft)
     state.value = 'kept'
     problem.value = null
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = toldOf(error)
   }
 }, 400)
@@ -34,20 +40,45 @@ onMounted(() => {
   <section>
     <h2>How it felt</h2>
     <div class="felt">
-      <label>Effort <select v-model="felt.rpe" class="field"><option :value="undefined">–</option><option v-for="value in 11" :key="value" :value="value - 1">{{ value - 1 }} of 10</option></select></label>
-      <label class="note">Note <input v-model="felt.note" class="field" maxlength="4096"></label>
-      <label><input v-model="felt.pain" type="checkbox"> something hurt</label>
+      <label
+        >Effort
+        <select v-model="felt.rpe" class="field">
+          <option :value="undefined">–</option>
+          <option v-for="value in 11" :key="value" :value="value - 1">{{ value - 1 }} of 10</option>
+        </select></label
+      >
+      <label class="note">Note <input v-model="felt.note" class="field" maxlength="4096" /></label>
+      <label><input v-model="felt.pain" type="checkbox" /> something hurt</label>
       <span role="status" class="good">{{ state }}</span>
     </div>
     <p v-if="felt.pain" class="said ask">Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.</p>
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
   </section>
 </template>
 
 <style scoped>
-h2 { margin: 18px 0 6px; }
-.felt { display: flex; gap: 18px; flex-wrap: wrap; align-items: center; }
-label { display: flex; gap: 8px; align-items: center; }
-.note { flex: 1; min-width: 220px; }
-.note input { flex: 1; min-width: 0; }
+h2 {
+  margin: 18px 0 6px;
+}
+.felt {
+  display: flex;
+  gap: 18px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.note {
+  flex: 1;
+  min-width: 220px;
+}
+.note input {
+  flex: 1;
+  min-width: 0;
+}
 </style>

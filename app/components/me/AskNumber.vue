@@ -21,14 +21,14 @@ async function keep() {
     const words = typed[field.key] ?? ''
     if (words.trim() === '') continue
     const result = field.keep(athlete, words)
-    if (typeof result === 'string') return wrong.value = result
+    if (typeof result === 'string') return (wrong.value = result)
     athlete = result
   }
   if (race.value) {
     const [metres, seconds] = [Number(kilometres.value.replace(',', '.')) * 1000, parseClock(time.value.trim())]
-    if (!(metres >= 50 && metres <= 1_000_000)) return wrong.value = 'A distance in km, as in 5 or 10.'
-    if (seconds === null || seconds <= 0) return wrong.value = 'A time as in 24:30.'
-    athlete = { ...athlete, efforts: [...athlete.efforts ?? [], { sport: race.value, metres, seconds, date: today() }] }
+    if (!(metres >= 50 && metres <= 1_000_000)) return (wrong.value = 'A distance in km, as in 5 or 10.')
+    if (seconds === null || seconds <= 0) return (wrong.value = 'A time as in 24:30.')
+    athlete = { ...athlete, efforts: [...(athlete.efforts ?? []), { sport: race.value, metres, seconds, date: today() }] }
   }
   await guarded(() => athletes.save(athlete))
 }
@@ -36,12 +36,16 @@ async function keep() {
 
 <template>
   <form v-if="fields.length > 0 || race" class="ask" data-test="ask-number" @submit.prevent="keep">
-    <label v-for="field in fields" :key="field.key">{{ field.label }}
-      <input v-model="typed[field.key]" class="field mono" autocomplete="off" :data-test="`ask-${field.key}`"> <span class="faint">{{ field.unit }}</span>
+    <label v-for="field in fields" :key="field.key"
+      >{{ field.label }} <input v-model="typed[field.key]" class="field mono" autocomplete="off" :data-test="`ask-${field.key}`" />
+      <span class="faint">{{ field.unit }}</span>
     </label>
     <template v-if="race">
-      <label>raced <input v-model="kilometres" class="field mono" autocomplete="off" data-test="ask-distance"> <span class="faint">km</span></label>
-      <label>in <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="ask-time"></label>
+      <label
+        >raced <input v-model="kilometres" class="field mono" autocomplete="off" data-test="ask-distance" />
+        <span class="faint">km</span></label
+      >
+      <label>in <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="ask-time" /></label>
     </template>
     <button class="plain" :disabled="isBusy" data-test="ask-keep">keep</button>
     <span v-if="wrong || problem" class="bad" role="alert">{{ wrong || problem?.problem }}</span>
@@ -49,6 +53,18 @@ async function keep() {
 </template>
 
 <style scoped>
-.ask { display: flex; flex-wrap: wrap; gap: 4px 10px; align-items: center; margin: 2px 0 0; font-size: .92rem; }
-.field { width: 66px; padding: 0 4px; min-height: 26px; text-align: right; }
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  margin: 2px 0 0;
+  font-size: 0.92rem;
+}
+.field {
+  width: 66px;
+  padding: 0 4px;
+  min-height: 26px;
+  text-align: right;
+}
 </style>

@@ -17,7 +17,7 @@ const date = ref(day)
 const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
-const efforts = computed(() => [...props.athlete.efforts ?? []].sort((a, b) => b.date.localeCompare(a.date)))
+const efforts = computed(() => [...(props.athlete.efforts ?? [])].sort((a, b) => b.date.localeCompare(a.date)))
 const key = (effort: Effort) => `${effort.sport} ${effort.date} ${effort.metres ?? ''} ${effort.watts ?? ''} ${effort.seconds}`
 const same = (one: Effort, other: Effort) => key(one) === key(other)
 
@@ -35,17 +35,20 @@ function add() {
   const seconds = parseClock(time.value.trim())
   const watts = Number(amount.value.replace(',', '.').replace(/\s*W$/i, ''))
   const metres = byWatts.value ? undefined : metresOf(amount.value)
-  wrong.value = byWatts.value && !(watts >= 30 && watts <= 2500)
-    ? 'Mean power: a number from 30 to 2500 W.'
-    : metres === null
-      ? 'A distance as in 5 km, 400 m or 1 mi.'
-      : seconds === null || seconds < 10 || seconds > 172_800
-        ? 'A time as in 24:30 or 1:05:00.'
-        : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day ? 'A day that has been.' : ''
+  wrong.value =
+    byWatts.value && !(watts >= 30 && watts <= 2500)
+      ? 'Mean power: a number from 30 to 2500 W.'
+      : metres === null
+        ? 'A distance as in 5 km, 400 m or 1 mi.'
+        : seconds === null || seconds < 10 || seconds > 172_800
+          ? 'A time as in 24:30 or 1:05:00.'
+          : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day
+            ? 'A day that has been.'
+            : ''
   if (wrong.value) return
   const effort: Effort = { sport: sport.value, ...(byWatts.value ? { watts } : { metres: metres! }), seconds: seconds!, date: date.value }
-  if (efforts.value.some(known => same(known, effort))) return wrong.value = 'That effort is there already.'
-  emit('keep', athlete => ({ ...athlete, efforts: [...athlete.efforts ?? [], effort] }))
+  if (efforts.value.some(known => same(known, effort))) return (wrong.value = 'That effort is there already.')
+  emit('keep', athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), effort] }))
   amount.value = ''
   time.value = ''
 }
@@ -56,7 +59,7 @@ function remove(effort: Effort) {
 function bringBack() {
   const effort = removed.value!
   removed.value = null
-  emit('keep', athlete => ({ ...athlete, efforts: [...athlete.efforts ?? [], effort] }))
+  emit('keep', athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), effort] }))
 }
 </script>
 
@@ -64,30 +67,66 @@ function bringBack() {
   <table v-if="efforts.length > 0" class="ruled" data-test="efforts">
     <tbody>
       <tr v-for="effort in efforts" :key="key(effort)">
-        <td class="mono">{{ effort.date }}</td><td>{{ effort.sport }}</td>
-        <td class="number">{{ effort.metres ? showDistance(effort.metres) : `${effort.watts} W` }}</td><td class="number">{{ formatTime(effort.seconds) }}</td>
+        <td class="mono">{{ effort.date }}</td>
+        <td>{{ effort.sport }}</td>
+        <td class="number">{{ effort.metres ? showDistance(effort.metres) : `${effort.watts} W` }}</td>
+        <td class="number">{{ formatTime(effort.seconds) }}</td>
         <td><span v-if="isOld(effort.date, day)" class="doubt">old</span></td>
-        <td class="end"><button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button></td>
+        <td class="end">
+          <button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button>
+        </td>
       </tr>
     </tbody>
   </table>
   <p v-else class="faint">No race, time trial or test yet. One is enough to begin with; two of different lengths tell more.</p>
   <p v-if="removed" class="said note">Removed. <button class="plain" data-test="effort-undo" @click="bringBack">Bring it back</button></p>
   <form class="add" @submit.prevent="add">
-    <label>sport <select v-model="sport" class="field" data-test="effort-sport"><option>run</option><option>ride</option><option>swim</option></select></label>
-    <label>{{ byWatts ? 'mean power' : 'distance' }} <input v-model="amount" class="field mono" :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : '5 km'" autocomplete="off" data-test="effort-amount"></label>
-    <label>time <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="effort-time"></label>
-    <label>day <input v-model="date" class="field mono day" type="date" :max="day" data-test="effort-date"></label>
+    <label
+      >sport
+      <select v-model="sport" class="field" data-test="effort-sport">
+        <option>run</option>
+        <option>ride</option>
+        <option>swim</option>
+      </select></label
+    >
+    <label
+      >{{ byWatts ? 'mean power' : 'distance' }}
+      <input
+        v-model="amount"
+        class="field mono"
+        :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : '5 km'"
+        autocomplete="off"
+        data-test="effort-amount"
+    /></label>
+    <label>time <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
+    <label>day <input v-model="date" class="field mono day" type="date" :max="day" data-test="effort-date" /></label>
     <button class="act" data-test="effort-add">Add</button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
 </template>
 
 <style scoped>
-table { width: 100%; max-width: 620px; }
-.end { text-align: right; }
-.add { display: flex; flex-wrap: wrap; gap: 8px 14px; align-items: center; margin: 10px 0; }
-.add label { color: var(--faint); }
-.field { width: 92px; }
-.field.day { width: 148px; }
+table {
+  width: 100%;
+  max-width: 620px;
+}
+.end {
+  text-align: right;
+}
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  margin: 10px 0;
+}
+.add label {
+  color: var(--faint);
+}
+.field {
+  width: 92px;
+}
+.field.day {
+  width: 148px;
+}
 </style>

@@ -12,11 +12,15 @@ const sports = ['run', 'ride', 'swim', 'all'] as const
 const titles = { run: 'Run', ride: 'Ride', swim: 'Swim', all: 'Heart' } as const
 const numbers = computed(() => derivedNumbers(props.athlete, day))
 /** Under one name, one number a school. */
-const groups = computed(() => sports.map((sport) => {
-  const own = numbers.value.filter(number => number.sport === sport)
-  const names = [...new Set(own.map(number => number.name))]
-  return { sport, rows: names.map(name => ({ name, schools: own.filter(number => number.name === name) })) }
-}).filter(group => group.rows.length > 0))
+const groups = computed(() =>
+  sports
+    .map(sport => {
+      const own = numbers.value.filter(number => number.sport === sport)
+      const names = [...new Set(own.map(number => number.name))]
+      return { sport, rows: names.map(name => ({ name, schools: own.filter(number => number.name === name) })) }
+    })
+    .filter(group => group.rows.length > 0),
+)
 
 function takenValue(number: DerivedNumber): number {
   const digits = number.unit === 'm/s' ? 1e5 : number.unit === 'm' ? 10 : 1
@@ -44,11 +48,21 @@ function take(number: DerivedNumber) {
             <td>
               <div class="schools">
                 <div v-for="number in row.schools" :key="number.method" class="school">
-                  <span class="mono">{{ sayNumber(number, athlete).value }}</span> <span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
-                  <template v-if="number.field">{{ ' ' }}<span v-if="isTaken(number)" class="good">taken</span><button v-else class="plain" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">take</button></template>
-                  <details><summary>{{ number.method }}<span v-if="number.isAged" class="doubt"> · old</span></summary>
-                    <p>{{ number.source }}.</p><p>From {{ number.inputs.join('; ') }}.</p><p v-if="number.said">{{ number.said[0]?.toUpperCase() + number.said.slice(1) }}.</p>
-                    <p v-if="number.isAged" class="doubt">Its youngest input is over 120 days old.</p><p>Changed by {{ number.changes }}.</p>
+                  <span class="mono">{{ sayNumber(number, athlete).value }}</span>
+                  <span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
+                  <template v-if="number.field"
+                    >{{ ' ' }}<span v-if="isTaken(number)" class="good">taken</span
+                    ><button v-else class="plain" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">
+                      take
+                    </button></template
+                  >
+                  <details>
+                    <summary>{{ number.method }}<span v-if="number.isAged" class="doubt"> · old</span></summary>
+                    <p>{{ number.source }}.</p>
+                    <p>From {{ number.inputs.join('; ') }}.</p>
+                    <p v-if="number.said">{{ number.said[0]?.toUpperCase() + number.said.slice(1) }}.</p>
+                    <p v-if="number.isAged" class="doubt">Its youngest input is over 120 days old.</p>
+                    <p>Changed by {{ number.changes }}.</p>
                   </details>
                 </div>
               </div>
@@ -58,15 +72,48 @@ function take(number: DerivedNumber) {
       </table>
     </section>
   </div>
-  <p class="faint small">± is one standard error, or what the method's own literature gives. Estimates, not diagnoses: a doctor knows more about a heart than a formula.</p>
+  <p class="faint small">
+    ± is one standard error, or what the method's own literature gives. Estimates, not diagnoses: a doctor knows more about a heart than a
+    formula.
+  </p>
 </template>
 
 <style scoped>
-.groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr)); gap: 14px 48px; align-items: start; }
-table { width: 100%; }
-table.ruled th { vertical-align: top; text-align: left; font-weight: 400; width: 128px; font-size: 1rem; color: var(--slip); border-bottom: 1px solid var(--rule); }
-.schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 4px 16px; }
-details p { margin: 2px 0; font-size: .88rem; color: var(--faint); }
-summary { cursor: pointer; min-height: 24px; font-size: .88rem; color: var(--faint); }
-.small { font-size: .86rem; }
+.groups {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr));
+  gap: 14px 48px;
+  align-items: start;
+}
+table {
+  width: 100%;
+}
+table.ruled th {
+  vertical-align: top;
+  text-align: left;
+  font-weight: 400;
+  width: 128px;
+  font-size: 1rem;
+  color: var(--slip);
+  border-bottom: 1px solid var(--rule);
+}
+.schools {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 4px 16px;
+}
+details p {
+  margin: 2px 0;
+  font-size: 0.88rem;
+  color: var(--faint);
+}
+summary {
+  cursor: pointer;
+  min-height: 24px;
+  font-size: 0.88rem;
+  color: var(--faint);
+}
+.small {
+  font-size: 0.86rem;
+}
 </style>

@@ -27,16 +27,20 @@ const unit = computed(() => zoneUnit(props.athlete, sport.value, of.value))
 const found = computed(() => zoneBounds({ of: of.value, scheme: scheme.value }, props.athlete, sport.value))
 const show = (value: number) => showBound(value, unit.value.metres)
 
-watch(sport, () => of.value = zoneMeasures[sport.value].includes(of.value) ? of.value : zoneMeasures[sport.value][0]!)
-watch([sport, of, own], () => {
-  scheme.value = own.value ? 'own' : scheme.value === 'own' ? 5 : scheme.value
-  typed.value = own.value?.map(show).join(', ') ?? ''
-  wrong.value = ''
-}, { immediate: true })
+watch(sport, () => (of.value = zoneMeasures[sport.value].includes(of.value) ? of.value : zoneMeasures[sport.value][0]!))
+watch(
+  [sport, of, own],
+  () => {
+    scheme.value = own.value ? 'own' : scheme.value === 'own' ? 5 : scheme.value
+    typed.value = own.value?.map(show).join(', ') ?? ''
+    wrong.value = ''
+  },
+  { immediate: true },
+)
 
 function setZones(bounds: number[] | undefined) {
   const [inSport, measure] = [sport.value, of.value]
-  emit('keep', (athlete) => {
+  emit('keep', athlete => {
     const { [measure]: _, ...rest } = athlete.zones?.[inSport] ?? {}
     return { ...athlete, zones: { ...athlete.zones, [inSport]: bounds ? { ...rest, [measure]: bounds } : rest } }
   })
@@ -57,7 +61,18 @@ const zones = computed(() => {
   const isPace = unit.value.metres !== null
   return [...bounds, Infinity].map((to, index) => {
     const from = bounds[index - 1]
-    const words = from === undefined ? (isPace ? `slower than ${show(to)}` : `below ${show(to)}`) : to === Infinity ? (isPace ? `faster than ${show(from)}` : `above ${show(from)}`) : isPace ? `${show(to)}–${show(from)}` : `${show(from)}–${show(to)}`
+    const words =
+      from === undefined
+        ? isPace
+          ? `slower than ${show(to)}`
+          : `below ${show(to)}`
+        : to === Infinity
+          ? isPace
+            ? `faster than ${show(from)}`
+            : `above ${show(from)}`
+          : isPace
+            ? `${show(to)}–${show(from)}`
+            : `${show(from)}–${show(to)}`
     return { number: index + 1, words }
   })
 })
@@ -68,14 +83,30 @@ const marks = computed(() => {
   const of_ = of.value
   if (of_ === 'heart-rate') {
     const heart = heartOf(athlete, sport.value)
-    return [['at rest', heart.rest], ['first threshold', heart.aerobicThreshold], ['threshold', heart.threshold], ['maximum', heart.max]].filter((mark): mark is [string, number] => typeof mark[1] === 'number')
+    return [
+      ['at rest', heart.rest],
+      ['first threshold', heart.aerobicThreshold],
+      ['threshold', heart.threshold],
+      ['maximum', heart.max],
+    ].filter((mark): mark is [string, number] => typeof mark[1] === 'number')
   }
-  if (of_ === 'power') return sport.value === 'swim' || athlete[sport.value]?.criticalPower === undefined ? [] : [['critical', athlete[sport.value as 'run']!.criticalPower!] as [string, number]]
-  const named: (readonly [string, EffortName])[] = [...efforts.map(name => [name, name] as const), ['easy', 'easy'], ['critical', 'critical']]
-  return named.flatMap(([words, name]): [string, number][] => {
-    const reading = resolveEffort(athlete, sport.value, name)
-    return reading.ok && reading.of === 'pace' && (sport.value === 'run' || !efforts.includes(name)) ? [[words, ((reading.easiest ?? reading.hardest!) + (reading.hardest ?? reading.easiest!)) / 2]] : []
-  }).sort((a, b) => a[1] - b[1])
+  if (of_ === 'power')
+    return sport.value === 'swim' || athlete[sport.value]?.criticalPower === undefined
+      ? []
+      : [['critical', athlete[sport.value as 'run']!.criticalPower!] as [string, number]]
+  const named: (readonly [string, EffortName])[] = [
+    ...efforts.map(name => [name, name] as const),
+    ['easy', 'easy'],
+    ['critical', 'critical'],
+  ]
+  return named
+    .flatMap(([words, name]): [string, number][] => {
+      const reading = resolveEffort(athlete, sport.value, name)
+      return reading.ok && reading.of === 'pace' && (sport.value === 'run' || !efforts.includes(name))
+        ? [[words, ((reading.easiest ?? reading.hardest!) + (reading.hardest ?? reading.easiest!)) / 2]]
+        : []
+    })
+    .sort((a, b) => a[1] - b[1])
 })
 
 const option = computed(() => {
@@ -91,30 +122,114 @@ const option = computed(() => {
     grid: { left: 8, right: 8, top: 72, height: 26 },
     xAxis: { type: 'value' as const, min: low - room, max: high + room, show: false },
     yAxis: { type: 'value' as const, min: 0, max: 1, show: false },
-    series: [{
-      type: 'scatter' as const, silent: true, symbol: 'rect', symbolSize: [2, 26], itemStyle: { color: tokens.slip },
-      data: marks.value.map(([name, value], index) => ({ value: [value, 0.5], label: { show: true, formatter: `${name} ${show(value)}`, ...text, color: tokens.slip, position: 'top' as const, distance: 4 + index % 4 * 15, align: value > low + (high - low) * 0.85 ? 'right' as const : value < low + (high - low) * 0.12 ? 'left' as const : 'center' as const } })),
-      markArea: { silent: true, data: edges.slice(1).map((to, index) => [{ xAxis: edges[index]!, name: String(index + 1), itemStyle: { color: index % 2 === 0 ? tokens.band : tokens.paper }, label: { ...text, position: 'inside' as const } }, { xAxis: to }]) },
-      markLine: { silent: true, symbol: 'none', label: { ...text, position: 'start' as const, formatter: (line: { value: number }) => show(line.value) }, lineStyle: { color: tokens.effort, type: 'solid' as const }, data: bounds.map(bound => ({ xAxis: bound })) },
-    }],
+    series: [
+      {
+        type: 'scatter' as const,
+        silent: true,
+        symbol: 'rect',
+        symbolSize: [2, 26],
+        itemStyle: { color: tokens.slip },
+        data: marks.value.map(([name, value], index) => ({
+          value: [value, 0.5],
+          label: {
+            show: true,
+            formatter: `${name} ${show(value)}`,
+            ...text,
+            color: tokens.slip,
+            position: 'top' as const,
+            distance: 4 + (index % 4) * 15,
+            align:
+              value > low + (high - low) * 0.85
+                ? ('right' as const)
+                : value < low + (high - low) * 0.12
+                  ? ('left' as const)
+                  : ('center' as const),
+          },
+        })),
+        markArea: {
+          silent: true,
+          data: edges
+            .slice(1)
+            .map((to, index) => [
+              {
+                xAxis: edges[index]!,
+                name: String(index + 1),
+                itemStyle: { color: index % 2 === 0 ? tokens.band : tokens.paper },
+                label: { ...text, position: 'inside' as const },
+              },
+              { xAxis: to },
+            ]),
+        },
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          label: { ...text, position: 'start' as const, formatter: (line: { value: number }) => show(line.value) },
+          lineStyle: { color: tokens.effort, type: 'solid' as const },
+          data: bounds.map(bound => ({ xAxis: bound })),
+        },
+      },
+    ],
   }
 })
 </script>
 
 <template>
   <div class="choose">
-    <label>sport <select v-model="sport" class="field" data-test="zone-sport"><option>run</option><option>ride</option><option>swim</option></select></label>
-    <label>by <select v-model="of" class="field" data-test="zone-of"><option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option></select></label>
-    <label>zones <select v-model="scheme" class="field" data-test="zone-scheme"><option :value="3">three</option><option :value="5">five</option><option value="own">own</option></select></label>
+    <label
+      >sport
+      <select v-model="sport" class="field" data-test="zone-sport">
+        <option>run</option>
+        <option>ride</option>
+        <option>swim</option>
+      </select></label
+    >
+    <label
+      >by
+      <select v-model="of" class="field" data-test="zone-of">
+        <option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
+      </select></label
+    >
+    <label
+      >zones
+      <select v-model="scheme" class="field" data-test="zone-scheme">
+        <option :value="3">three</option>
+        <option :value="5">five</option>
+        <option value="own">own</option>
+      </select></label
+    >
   </div>
   <template v-if="found.ok">
-    <VChart class="chart" :option="option" autoresize role="img" aria-label="Zones and benchmarks on one axis; the table below says the same" />
-    <table class="ruled"><tbody><tr v-for="zone in zones" :key="zone.number"><td>zone {{ zone.number }}</td><td class="mono">{{ zone.words }} {{ unit.words }}</td></tr></tbody></table>
-    <p class="faint small">{{ found.method[0]!.toUpperCase() + found.method.slice(1) }}. <button v-if="scheme !== 'own'" class="plain" @click="fromShown">Make them my own</button></p>
+    <VChart
+      class="chart"
+      :option="option"
+      autoresize
+      role="img"
+      aria-label="Zones and benchmarks on one axis; the table below says the same" />
+    <table class="ruled">
+      <tbody>
+        <tr v-for="zone in zones" :key="zone.number">
+          <td>zone {{ zone.number }}</td>
+          <td class="mono">{{ zone.words }} {{ unit.words }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="faint small">
+      {{ found.method[0]!.toUpperCase() + found.method.slice(1) }}.
+      <button v-if="scheme !== 'own'" class="plain" @click="fromShown">Make them my own</button>
+    </p>
   </template>
   <div v-else-if="scheme !== 'own'" class="said note">Needs {{ found.missing }}.<MeAskNumber :missing="found.missing" /></div>
   <form v-if="scheme === 'own'" class="own" @submit.prevent="keepOwn">
-    <label>bounds, easiest first <input v-model="typed" class="field mono" :placeholder="unit.metres === null ? '120, 140, 158' : '5:40, 4:50, 4:20'" autocomplete="off" data-test="zone-bounds"> {{ unit.words }}</label>
+    <label
+      >bounds, easiest first
+      <input
+        v-model="typed"
+        class="field mono"
+        :placeholder="unit.metres === null ? '120, 140, 158' : '5:40, 4:50, 4:20'"
+        autocomplete="off"
+        data-test="zone-bounds" />
+      {{ unit.words }}</label
+    >
     <button class="act" data-test="zone-keep">Keep these</button>
     <button v-if="own" type="button" class="plain" data-test="zone-back" @click="setZones(undefined)">back to reckoned ones</button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
@@ -122,10 +237,31 @@ const option = computed(() => {
 </template>
 
 <style scoped>
-.choose, .own { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center; margin: 6px 0; }
-.choose label, .own label { color: var(--faint); }
-.own .field { width: 220px; }
-.chart { width: 100%; max-width: 760px; height: 122px; }
-table { max-width: 420px; width: 100%; }
-.small { font-size: .86rem; }
+.choose,
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  margin: 6px 0;
+}
+.choose label,
+.own label {
+  color: var(--faint);
+}
+.own .field {
+  width: 220px;
+}
+.chart {
+  width: 100%;
+  max-width: 760px;
+  height: 122px;
+}
+table {
+  max-width: 420px;
+  width: 100%;
+}
+.small {
+  font-size: 0.86rem;
+}
 </style>

@@ -6,8 +6,10 @@ import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/reckoner/typed'
 import { dropOnDesk, showDistance, showTime } from '~/reckoner/typed'
 
-const props = defineProps<{ movement: Movement, sport: Sport, unit: SpeedUnit, athlete: Athlete }>()
-const distances = computed(() => props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, 1609.344, 3000, 5000, 10_000, 21_097.5, 42_195])
+const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit; athlete: Athlete }>()
+const distances = computed(() =>
+  props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, 1609.344, 3000, 5000, 10_000, 21_097.5, 42_195],
+)
 const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, props.athlete))
 const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
 </script>
@@ -16,16 +18,37 @@ const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marath
   <section>
     <h2>Equivalent times</h2>
     <table class="ruled" data-test="equivalents">
-      <thead><tr><th>over</th><th class="number">power law</th><th v-if="sport === 'run'" class="number">oxygen</th><th class="number">pace</th><th class="noprint">use</th></tr></thead>
+      <thead>
+        <tr>
+          <th>over</th>
+          <th class="number">power law</th>
+          <th v-if="sport === 'run'" class="number">oxygen</th>
+          <th class="number">pace</th>
+          <th class="noprint">use</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.metres">
-          <td>{{ names[row.metres] ?? showDistance(row.metres) }}</td><td class="number">{{ showTime(Math.round(row.byPowerLaw)) }}</td>
+          <td>{{ names[row.metres] ?? showDistance(row.metres) }}</td>
+          <td class="number">{{ showTime(Math.round(row.byPowerLaw)) }}</td>
           <td v-if="sport === 'run'" class="number">{{ row.byOxygen === null ? '–' : showTime(Math.round(row.byOxygen)) }}</td>
-          <td class="number">{{ unit.show(row.metres / row.byPowerLaw) }} <span class="faint">{{ unit.words }}</span></td>
-          <td class="noprint"><button class="plain" :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`" @click="dropOnDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">use</button></td>
+          <td class="number">
+            {{ unit.show(row.metres / row.byPowerLaw) }} <span class="faint">{{ unit.words }}</span>
+          </td>
+          <td class="noprint">
+            <button
+              class="plain"
+              :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`"
+              @click="dropOnDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
+              use
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>
-    <p class="faint small">Power law: Riegel (1981), with your own exponent where two efforts tell one. Oxygen: Daniels &amp; Gilbert (1979). Far from the known distance both guess; training for it decides.</p>
+    <p class="faint small">
+      Power law: Riegel (1981), with your own exponent where two efforts tell one. Oxygen: Daniels &amp; Gilbert (1979). Far from the known
+      distance both guess; training for it decides.
+    </p>
   </section>
 </template>

@@ -2,23 +2,31 @@
 import { watchProfiles } from '~~/core/wrist/program/profile'
 
 /** Takes in another watch: a new stand-in of a kind, or one somebody else has used. */
-const emit = defineEmits<{ added: [id: string], close: [] }>()
+const emit = defineEmits<{ added: [id: string]; close: [] }>()
 const wrist = useWristStore()
 const name = ref('')
 const kind = ref('runner')
 const address = ref('')
 const { problem, isBusy, guarded } = useGuarded()
-const add = () => guarded(async () => {
-  const asked = { name: name.value, ...(address.value ? { address: address.value } : { profile: kind.value }) }
-  emit('added', (await wrist.add(asked)).id)
-})
+const add = () =>
+  guarded(async () => {
+    const asked = { name: name.value, ...(address.value ? { address: address.value } : { profile: kind.value }) }
+    emit('added', (await wrist.add(asked)).id)
+  })
 </script>
 
 <template>
   <form class="add" data-test="add-watch" @submit.prevent="add">
-    <label>Name <input v-model="name" class="field" maxlength="60" required data-test="watch-name"></label>
-    <label>Kind <select v-model="kind" class="field" :disabled="address !== ''"><option v-for="profile in watchProfiles" :key="profile.name" :value="profile.name">{{ profile.name }}: {{ profile.sports.join(', ') }}, {{ profile.maxSteps }} steps</option></select></label>
-    <label>or its address <input v-model="address" class="field mono" placeholder="a watch used by somebody else"></label>
+    <label>Name <input v-model="name" class="field" maxlength="60" required data-test="watch-name" /></label>
+    <label
+      >Kind
+      <select v-model="kind" class="field" :disabled="address !== ''">
+        <option v-for="profile in watchProfiles" :key="profile.name" :value="profile.name">
+          {{ profile.name }}: {{ profile.sports.join(', ') }}, {{ profile.maxSteps }} steps
+        </option>
+      </select></label
+    >
+    <label>or its address <input v-model="address" class="field mono" placeholder="a watch used by somebody else" /></label>
     <button class="act first" :disabled="isBusy || name.trim() === ''">Take it in</button>
     <button type="button" class="act" @click="emit('close')">Close</button>
     <p v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</p>
@@ -26,7 +34,23 @@ const add = () => guarded(async () => {
 </template>
 
 <style scoped>
-.add { display: flex; gap: 10px 18px; flex-wrap: wrap; align-items: center; border: 1px solid var(--rule); background: var(--paper); padding: 12px 14px; margin: 10px 0; }
-label { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
-select { max-width: 300px; }
+.add {
+  display: flex;
+  gap: 10px 18px;
+  flex-wrap: wrap;
+  align-items: center;
+  border: 1px solid var(--rule);
+  background: var(--paper);
+  padding: 12px 14px;
+  margin: 10px 0;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+select {
+  max-width: 300px;
+}
 </style>

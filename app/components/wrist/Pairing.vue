@@ -7,23 +7,33 @@ const emit = defineEmits<{ paired: [] }>()
 const wrist = useWristStore()
 const code = ref('')
 const { problem, isBusy, guarded } = useGuarded()
-const pair = () => guarded(async () => {
-  await wrist.pair(props.watch.id, code.value.replaceAll(/\D/g, ''))
-  code.value = ''
-  emit('paired')
-})
+const pair = () =>
+  guarded(async () => {
+    await wrist.pair(props.watch.id, code.value.replaceAll(/\D/g, ''))
+    code.value = ''
+    emit('paired')
+  })
 </script>
 
 <template>
   <form class="said ask" data-test="pairing" @submit.prevent="pair">
-    <p><b>{{ watch.name }}</b> is not paired with this account. On its <NuxtLink :to="`/watch/${watch.id}`" target="_blank">glass</NuxtLink>, hold the middle button; type the six digits it shows.</p>
-    <label>Code <input v-model="code" class="field mono" inputmode="numeric" autocomplete="off" maxlength="8" size="8" data-test="pairing-code"></label>
+    <p>
+      <b>{{ watch.name }}</b> is not paired with this account. On its <NuxtLink :to="`/watch/${watch.id}`" target="_blank">glass</NuxtLink>,
+      hold the middle button; type the six digits it shows.
+    </p>
+    <label
+      >Code <input v-model="code" class="field mono" inputmode="numeric" autocomplete="off" maxlength="8" size="8" data-test="pairing-code"
+    /></label>
     <button class="act first" :disabled="isBusy || code.replaceAll(/\D/g, '').length !== 6">Pair</button>
     <span v-if="problem" class="bad" role="alert"> {{ problem.problem }} {{ problem.hint }}</span>
   </form>
 </template>
 
 <style scoped>
-form p { margin: 4px 0; }
-button { margin-left: 10px; }
+form p {
+  margin: 4px 0;
+}
+button {
+  margin-left: 10px;
+}
 </style>

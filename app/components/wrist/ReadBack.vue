@@ -7,10 +7,22 @@ defineProps<{ compared: SlotComparison & { slot: number } }>()
 
 <template>
   <section class="compared" aria-label="Read back">
-    <h2>Slot {{ compared.slot }}, read back <span :class="compared.equal ? 'good' : 'bad'" data-test="compared">● {{ compared.equal ? 'equal, step by step' : 'not equal' }}</span></h2>
+    <h2>
+      Slot {{ compared.slot }}, read back
+      <span :class="compared.equal ? 'good' : 'bad'" data-test="compared"
+        >● {{ compared.equal ? 'equal, step by step' : 'not equal' }}</span
+      >
+    </h2>
     <div class="scroll-x">
       <table class="ruled mono rows">
-        <thead><tr><th>Row</th><th>Should be</th><th>Is</th><th><span class="hidden-text">Equal</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Row</th>
+            <th>Should be</th>
+            <th>Is</th>
+            <th><span class="hidden-text">Equal</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(row, index) in compared.rows" :key="index" :class="{ bad: !row.equal }">
             <td class="faint">{{ row.path }}</td>
@@ -25,6 +37,10 @@ defineProps<{ compared: SlotComparison & { slot: number } }>()
 </template>
 
 <style scoped>
-.compared { margin-top: 22px; }
-.rows { font-size: 14px; }
+.compared {
+  margin-top: 22px;
+}
+.rows {
+  font-size: 14px;
+}
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FitPreview, KeptWatch } from '~~/shared/api'
 
-const props = defineProps<{ sessionId: string, title: string }>()
+const props = defineProps<{ sessionId: string; title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const wrist = useWristStore()
 const chosen = ref('')
@@ -10,40 +10,54 @@ const { problem, isBusy, guarded } = useGuarded()
 const isOpen = ref(true)
 const kept = computed(() => wrist.watches.find(entry => entry.id === chosen.value))
 
-const show = async () => preview.value = await api<FitPreview>(`/watches/${chosen.value}/fit?session=${props.sessionId}`)
+const show = async () => (preview.value = await api<FitPreview>(`/watches/${chosen.value}/fit?session=${props.sessionId}`))
 async function look(id: string) {
   chosen.value = id
   preview.value = null
   wrist.transfer = null
   await guarded(show)
 }
-const choose = (key: string, way: string) => guarded(async () => {
-  preview.value = await api<FitPreview>(`/watches/${chosen.value}/fit`, { method: 'PUT', body: { session: props.sessionId, here: { ...preview.value!.here, [key]: way } } })
-})
-const always = (about: string, way: string | null) => guarded(async () => {
-  await wrist.stand(chosen.value, about, way)
-  await show()
-})
+const choose = (key: string, way: string) =>
+  guarded(async () => {
+    preview.value = await api<FitPreview>(`/watches/${chosen.value}/fit`, {
+      method: 'PUT',
+      body: { session: props.sessionId, here: { ...preview.value!.here, [key]: way } },
+    })
+  })
+const always = (about: string, way: string | null) =>
+  guarded(async () => {
+    await wrist.stand(chosen.value, about, way)
+    await show()
+  })
 
-onMounted(() => guarded(async () => {
-  await wrist.load()
-  const first = wrist.preferred()
-  if (first) await look(first.id)
-}))
+onMounted(() =>
+  guarded(async () => {
+    await wrist.load()
+    const first = wrist.preferred()
+    if (first) await look(first.id)
+  }),
+)
 
-const sending = computed(() => wrist.transfer?.sessionId === props.sessionId && wrist.transfer.watchId === chosen.value ? wrist.transfer : null)
+const sending = computed(() =>
+  wrist.transfer?.sessionId === props.sessionId && wrist.transfer.watchId === chosen.value ? wrist.transfer : null,
+)
 const isSent = computed(() => sending.value?.state === 'sending' || sending.value?.state === 'done')
-const sayProfile = ({ profile }: KeptWatch) => `${profile.name}, ${profile.maxSteps} steps, repeats ${profile.maxNesting === 0 ? 'written out' : `${profile.maxNesting} deep`}`
+const sayProfile = ({ profile }: KeptWatch) =>
+  `${profile.name}, ${profile.maxSteps} steps, repeats ${profile.maxNesting === 0 ? 'written out' : `${profile.maxNesting} deep`}`
 </script>
 
 <template>
   <el-dialog v-model="isOpen" :title="`To the wrist: ${title}`" width="min(640px, 94vw)" @closed="emit('close')">
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
-    <p v-if="wrist.watches.length === 0 && !problem" class="faint">No watch is known yet. <NuxtLink to="/wrist">Add one on the Wrist</NuxtLink></p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
+    <p v-if="wrist.watches.length === 0 && !problem" class="faint">
+      No watch is known yet. <NuxtLink to="/wrist">Add one on the Wrist</NuxtLink>
+    </p>
     <fieldset>
       <legend>Watch</legend>
       <label v-for="entry in wrist.watches" :key="entry.id">
-        <input type="radio" name="watch" :value="entry.id" :checked="entry.id === chosen" @change="look(entry.id)">
+        <input type="radio" name="watch" :value="entry.id" :checked="entry.id === chosen" @change="look(entry.id)" />
         {{ entry.name }} <span class="faint">{{ sayProfile(entry) }}{{ entry.isPaired ? '' : ', not paired' }}</span>
       </label>
     </fieldset>
@@ -52,18 +66,41 @@ const sayProfile = ({ profile }: KeptWatch) => `${profile.name}, ${profile.maxSt
       <WristLossList :losses="preview.losses" :standing="kept?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
       <p v-if="!preview.fits" class="faint">What no watch can hold stands on its <NuxtLink :to="`/card/${sessionId}`">card</NuxtLink>.</p>
     </template>
-    <WristSendingRow v-if="sending" :sending="sending" @resume="guarded(() => wrist.resume(sending!.id))" @call-off="guarded(() => wrist.callOff(sending!.id))">
-      <NuxtLink :to="`/wrist?watch=${chosen}&slot=${sending.slot}`">See it step by step</NuxtLink> · <NuxtLink :to="`/watch/${chosen}`">To the stand-in watch</NuxtLink>
+    <WristSendingRow
+      v-if="sending"
+      :sending="sending"
+      @resume="guarded(() => wrist.resume(sending!.id))"
+      @call-off="guarded(() => wrist.callOff(sending!.id))">
+      <NuxtLink :to="`/wrist?watch=${chosen}&slot=${sending.slot}`">See it step by step</NuxtLink> ·
+      <NuxtLink :to="`/watch/${chosen}`">To the stand-in watch</NuxtLink>
     </WristSendingRow>
     <template #footer>
       <button class="act" @click="isOpen = false">Close</button>
-      <button class="act first send" data-test="send" :disabled="!preview?.fits || isSent || !kept?.isPaired" @click="guarded(() => wrist.send(chosen, sessionId))">Send</button>
+      <button
+        class="act first send"
+        data-test="send"
+        :disabled="!preview?.fits || isSent || !kept?.isPaired"
+        @click="guarded(() => wrist.send(chosen, sessionId))">
+        Send
+      </button>
     </template>
   </el-dialog>
 </template>
 
 <style scoped>
-fieldset { border: 1px solid var(--rule); padding: 8px 12px; display: grid; gap: 6px; }
-label { display: flex; gap: 8px; align-items: baseline; min-height: 24px; }
-.send { margin-left: 10px; }
+fieldset {
+  border: 1px solid var(--rule);
+  padding: 8px 12px;
+  display: grid;
+  gap: 6px;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  min-height: 24px;
+}
+.send {
+  margin-left: 10px;
+}
 </style>

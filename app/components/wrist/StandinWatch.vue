@@ -9,23 +9,30 @@ const broughtHome = ref<string[]>([])
 const base = `/standin/${props.watchId}`
 let events: EventSource | undefined
 
-const push = (button: Knob, hold: boolean) => guarded(async () => glass.value = await api<Glass>(`${base}/button`, { method: 'POST', body: { button, hold } }))
-const bringHome = () => guarded(async () => {
-  const { recordings } = await api<{ recordings: string[] }>(`/watches/${props.watchId}/collect`, { method: 'POST' })
-  broughtHome.value = [...recordings, ...broughtHome.value]
-})
+const push = (button: Knob, hold: boolean) =>
+  guarded(async () => (glass.value = await api<Glass>(`${base}/button`, { method: 'POST', body: { button, hold } })))
+const bringHome = () =>
+  guarded(async () => {
+    const { recordings } = await api<{ recordings: string[] }>(`/watches/${props.watchId}/collect`, { method: 'POST' })
+    broughtHome.value = [...recordings, ...broughtHome.value]
+  })
 
 onMounted(() => {
   events = new EventSource(`/api${base}/events`)
-  events.onmessage = (event) => {
+  events.onmessage = event => {
     const before = glass.value
     glass.value = JSON.parse(event.data as string) as Glass
     if (before?.face && !glass.value.face && glass.value.recordingsWaiting > 0 && glass.value.isPaired) void bringHome()
   }
   events.onerror = () => {
-    problem.value = { status: 0, problem: 'The watch is out of reach.', where: 'stand-in', hint: 'It comes back by itself when the server does.' }
+    problem.value = {
+      status: 0,
+      problem: 'The watch is out of reach.',
+      where: 'stand-in',
+      hint: 'It comes back by itself when the server does.',
+    }
   }
-  events.onopen = () => problem.value = null
+  events.onopen = () => (problem.value = null)
 })
 onBeforeUnmount(() => events?.close())
 const isChoosing = computed(() => glass.value?.entrances !== null && glass.value?.entrances !== undefined)
@@ -38,7 +45,13 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
         <div class="glass" :class="{ dark: glass && !glass.isOn }" role="group" aria-label="Watch face" data-test="glass">
           <template v-if="glass?.isOn">
             <FaceGlass v-if="glass.face && !isChoosing" :face="glass.face" :look="glass.look" :said="glass.said" />
-            <FaceIdleGlass v-else :title="isChoosing ? (glass.face ? 'jump to' : 'begin at') : glass.profile" :slots="glass.slots" :chosen="glass.chosen" :entrances="glass.entrances" :code="glass.code">
+            <FaceIdleGlass
+              v-else
+              :title="isChoosing ? (glass.face ? 'jump to' : 'begin at') : glass.profile"
+              :slots="glass.slots"
+              :chosen="glass.chosen"
+              :entrances="glass.entrances"
+              :code="glass.code">
               {{ glass.code ? 'hold the middle to hide it' : glass.slots.length === 0 && !glass.isPaired ? 'hold the middle to pair' : '' }}
             </FaceIdleGlass>
           </template>
@@ -47,24 +60,76 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
       <FaceButtons v-if="glass" :words="glass.knobs" @push="push" />
     </div>
     <div class="beside">
-      <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
-      <p v-for="id in broughtHome" :key="id" class="said note" role="status">A recording came home. <NuxtLink :to="`/log/${id}`" data-test="to-log">Planned beside done</NuxtLink></p>
-      <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">{{ glass.recordingsWaiting }} {{ glass.recordingsWaiting === 1 ? 'recording waits' : 'recordings wait' }} on the watch. <button class="plain" @click="bringHome">Bring home</button></p>
+      <p v-if="problem" class="said error" role="alert">
+        {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+      </p>
+      <p v-for="id in broughtHome" :key="id" class="said note" role="status">
+        A recording came home. <NuxtLink :to="`/log/${id}`" data-test="to-log">Planned beside done</NuxtLink>
+      </p>
+      <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">
+        {{ glass.recordingsWaiting }} {{ glass.recordingsWaiting === 1 ? 'recording waits' : 'recordings wait' }} on the watch.
+        <button class="plain" @click="bringHome">Bring home</button>
+      </p>
       <h2>Buttons</h2>
-      <p>Going: <b>top</b> pauses and goes on, held it opens where to jump to; <b>middle</b> presses where a step ends by press, held for a second it skips; <b>bottom</b> looks, held it takes the last press or skip back, and while paused it ends the session.</p>
-      <p>Nothing going: <b>top</b> begins, <b>middle</b> opens where to begin (only the last three, for one), held it shows the pairing code; <b>bottom</b> goes to the next.</p>
+      <p>
+        Going: <b>top</b> pauses and goes on, held it opens where to jump to; <b>middle</b> presses where a step ends by press, held for a
+        second it skips; <b>bottom</b> looks, held it takes the last press or skip back, and while paused it ends the session.
+      </p>
+      <p>
+        Nothing going: <b>top</b> begins, <b>middle</b> opens where to begin (only the last three, for one), held it shows the pairing code;
+        <b>bottom</b> goes to the next.
+      </p>
       <WristWorkshop v-if="glass" :watch-id="watchId" :glass="glass" @problem="problem = $event" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.stand { display: flex; gap: 44px; flex-wrap: wrap; align-items: flex-start; }
-.watch { display: flex; align-items: stretch; }
-.case { background: #1F1B18; border: 1px solid #40382F; border-radius: 44px; padding: 15px; }
-.glass { width: 288px; height: 350px; background: #14110f; border-radius: 30px; color: #F2E9DC; text-align: center; padding: 16px 20px; display: flex; flex-direction: column; }
-.glass.dark { background: #0A0908; }
-.beside { flex: 1; min-width: 280px; max-width: 560px; }
-.beside p { margin: 6px 0; }
-@media (max-width: 460px) { .glass { width: 254px; padding: 14px 12px; } .stand { gap: 20px; } }
+.stand {
+  display: flex;
+  gap: 44px;
+  flex-wrap: wrap;
+  align-items: flex-start;
+}
+.watch {
+  display: flex;
+  align-items: stretch;
+}
+.case {
+  background: #1f1b18;
+  border: 1px solid #40382f;
+  border-radius: 44px;
+  padding: 15px;
+}
+.glass {
+  width: 288px;
+  height: 350px;
+  background: #14110f;
+  border-radius: 30px;
+  color: #f2e9dc;
+  text-align: center;
+  padding: 16px 20px;
+  display: flex;
+  flex-direction: column;
+}
+.glass.dark {
+  background: #0a0908;
+}
+.beside {
+  flex: 1;
+  min-width: 280px;
+  max-width: 560px;
+}
+.beside p {
+  margin: 6px 0;
+}
+@media (max-width: 460px) {
+  .glass {
+    width: 254px;
+    padding: 14px 12px;
+  }
+  .stand {
+    gap: 20px;
+  }
+}
 </style>

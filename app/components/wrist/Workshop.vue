@@ -3,7 +3,7 @@ import type { ApiProblem } from '~/composables/api'
 import type { Glass, LinkKind } from '~~/shared/api'
 
 /** What a hand can do to a stand-in beside pushing its buttons: the body that wears it, its links, its power, its clock. */
-const props = defineProps<{ watchId: string, glass: Glass }>()
+const props = defineProps<{ watchId: string; glass: Glass }>()
 const emit = defineEmits<{ problem: [problem: ApiProblem | null] }>()
 const base = `/standin/${props.watchId}`
 const speed = ref(60)
@@ -13,7 +13,7 @@ const habit = ref('careful')
 const link = ref<LinkKind>('radio')
 const slot = ref<number | null>(null)
 
-const habits: Record<string, { words: string, manner: object }> = {
+const habits: Record<string, { words: string; manner: object }> = {
   careful: { words: 'does as told', manner: {} },
   hasty: { words: 'starts too fast, 7 % too hard', manner: { bias: 0.07, startsFast: 0.1 } },
   absent: { words: 'misses cues, presses twice', manner: { missesCue: 0.4, pressesTwice: 0.3 } },
@@ -21,10 +21,13 @@ const habits: Record<string, { words: string, manner: object }> = {
   tunnel: { words: 'strap slips, then a tunnel', manner: { silentHeart: { from: 120, to: 200 }, silentPosition: { from: 260, to: 320 } } },
 }
 const still = { delay: 1, jitter: 0, loss: 0, double: 0, late: 0, cutAfter: null }
-const manners: Record<string, { words: string, manner: object }> = {
+const manners: Record<string, { words: string; manner: object }> = {
   good: { words: 'good', manner: { ...still, delay: 15, jitter: 15 } },
   slow: { words: 'slow', manner: { ...still, delay: 150 } },
-  lossy: { words: 'one in four lost, some twice or late', manner: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 } },
+  lossy: {
+    words: 'one in four lost, some twice or late',
+    manner: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 },
+  },
   cut: { words: 'cut after 8000 bytes', manner: { ...still, delay: 20, cutAfter: 8000 } },
   off: { words: 'out of reach', manner: { ...still, loss: 1 } },
 }
@@ -33,12 +36,12 @@ async function ask(method: 'PUT' | 'POST', what: string, body: unknown) {
   try {
     await api(`${base}/${what}`, { method, body })
     emit('problem', null)
-  }
-  catch (error) {
+  } catch (error) {
     emit('problem', toldOf(error))
   }
 }
-const wear = () => ask('PUT', 'wearer', { speed: speed.value, seed: seed.value, pressesItself: pressesItself.value, manner: habits[habit.value]!.manner })
+const wear = () =>
+  ask('PUT', 'wearer', { speed: speed.value, seed: seed.value, pressesItself: pressesItself.value, manner: habits[habit.value]!.manner })
 const setManner = (name: string) => ask('PUT', 'manner', { link: link.value, ...manners[name]!.manner })
 const hand = (act: object) => ask('POST', 'hand', act)
 const target = computed(() => slot.value ?? props.glass.chosen)
@@ -49,33 +52,83 @@ onMounted(wear)
 <template>
   <h2>The body that wears it</h2>
   <div class="settings">
-    <label>Times real time <input v-model.number="speed" class="field" type="number" min="1" max="600" data-test="speed" @change="wear"></label>
-    <label>Seed <input v-model.number="seed" class="field" type="number" min="1" @change="wear"></label>
-    <label>It <select v-model="habit" class="field" @change="wear"><option v-for="(entry, name) in habits" :key="name" :value="name">{{ entry.words }}</option></select></label>
-    <label class="check"><input v-model="pressesItself" type="checkbox" @change="wear"> presses by itself after the usual time</label>
+    <label
+      >Times real time <input v-model.number="speed" class="field" type="number" min="1" max="600" data-test="speed" @change="wear"
+    /></label>
+    <label>Seed <input v-model.number="seed" class="field" type="number" min="1" @change="wear" /></label>
+    <label
+      >It
+      <select v-model="habit" class="field" @change="wear">
+        <option v-for="(entry, name) in habits" :key="name" :value="name">{{ entry.words }}</option>
+      </select></label
+    >
+    <label class="check"><input v-model="pressesItself" type="checkbox" @change="wear" /> presses by itself after the usual time</label>
   </div>
   <h2>The links to it</h2>
   <div class="settings">
-    <label>Link <select v-model="link" class="field" data-test="link"><option>radio</option><option>cable</option></select></label>
-    <label>Manner <select class="field" data-test="manner" @change="setManner(($event.target as HTMLSelectElement).value)"><option v-for="(entry, name) in manners" :key="name" :value="name">{{ entry.words }}</option></select></label>
+    <label
+      >Link
+      <select v-model="link" class="field" data-test="link">
+        <option>radio</option>
+        <option>cable</option>
+      </select></label
+    >
+    <label
+      >Manner
+      <select class="field" data-test="manner" @change="setManner(($event.target as HTMLSelectElement).value)">
+        <option v-for="(entry, name) in manners" :key="name" :value="name">{{ entry.words }}</option>
+      </select></label
+    >
     <span v-if="glass.links[link].cutAfter !== null" class="faint">{{ glass.links[link].cutAfter }} bytes to go</span>
   </div>
   <h2>Hands</h2>
   <div class="settings">
-    <label>Slot <select v-model="slot" class="field"><option :value="null">the chosen one</option><option v-for="entry in glass.slots" :key="entry.slot" :value="entry.slot">{{ entry.slot }} {{ entry.name }}</option></select></label>
-    <button class="act" :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })">change it there</button>
+    <label
+      >Slot
+      <select v-model="slot" class="field">
+        <option :value="null">the chosen one</option>
+        <option v-for="entry in glass.slots" :key="entry.slot" :value="entry.slot">{{ entry.slot }} {{ entry.name }}</option>
+      </select></label
+    >
+    <button class="act" :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })">
+      change it there
+    </button>
     <button class="act" :disabled="target === null" @click="hand({ do: 'delete', slot: target })">delete it there</button>
     <button class="act" data-test="hand-make" @click="hand({ do: 'make' })">make one there</button>
-    <button class="act" @click="hand({ do: 'power', on: !glass.isOn })">{{ glass.isOn ? 'take the battery out' : 'put the battery in' }}</button>
-    <button class="act" @click="hand({ do: 'clock', off: glass.clockOff === 0 ? -7_200_000 : 0 })">{{ glass.clockOff === 0 ? 'set its clock wrong' : `its clock is ${Math.abs(clockHours)} h ${clockHours < 0 ? 'behind' : 'ahead'}: set right` }}</button>
+    <button class="act" @click="hand({ do: 'power', on: !glass.isOn })">
+      {{ glass.isOn ? 'take the battery out' : 'put the battery in' }}
+    </button>
+    <button class="act" @click="hand({ do: 'clock', off: glass.clockOff === 0 ? -7_200_000 : 0 })">
+      {{
+        glass.clockOff === 0
+          ? 'set its clock wrong'
+          : `its clock is ${Math.abs(clockHours)} h ${clockHours < 0 ? 'behind' : 'ahead'}: set right`
+      }}
+    </button>
     <button class="act" @click="hand({ do: 'reset' })">reset it</button>
   </div>
 </template>
 
 <style scoped>
-h2 { margin-top: 16px; }
-.settings { display: flex; gap: 10px 16px; flex-wrap: wrap; align-items: center; margin-top: 6px; }
-.settings label { display: flex; gap: 8px; align-items: center; }
-.settings input[type=number] { width: 84px; }
-.settings select { max-width: 230px; }
+h2 {
+  margin-top: 16px;
+}
+.settings {
+  display: flex;
+  gap: 10px 16px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin-top: 6px;
+}
+.settings label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.settings input[type='number'] {
+  width: 84px;
+}
+.settings select {
+  max-width: 230px;
+}
 </style>

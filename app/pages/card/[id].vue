@@ -16,32 +16,40 @@ const { problem, isBusy, guarded } = useGuarded()
 const names: Record<CardSize, string> = { 'arm-band': 'Arm band, 60 × 180 mm', 'index-card': 'Index card, 127 × 76 mm', 'a4': 'Sheet, A4' }
 const sizes = Object.keys(cardSizes) as CardSize[]
 
-onMounted(() => guarded(async () => {
-  if (!athletes.isLoaded) await athletes.load()
-  kept.value = await api<KeptSession>(`/sessions/${route.params.id as string}`)
-}))
-useHead({ title: computed(() => kept.value ? `${titleOf(kept.value.document)} on paper · Agonis` : 'On paper · Agonis') })
+onMounted(() =>
+  guarded(async () => {
+    if (!athletes.isLoaded) await athletes.load()
+    kept.value = await api<KeptSession>(`/sessions/${route.params.id as string}`)
+  }),
+)
+useHead({ title: computed(() => (kept.value ? `${titleOf(kept.value.document)} on paper · Agonis` : 'On paper · Agonis')) })
 
 const hasCode = computed(() => kept.value !== null && fitsCode(kept.value.document))
-const card = computed(() => kept.value && sessionCard(kept.value.document, athletes.athlete, { size: size.value, withCode: withCode.value && hasCode.value }))
-const pages = computed(() => card.value ? card.value.pages.map((_, page) => cardSvg(card.value!, page)) : [])
+const card = computed(
+  () => kept.value && sessionCard(kept.value.document, athletes.athlete, { size: size.value, withCode: withCode.value && hasCode.value }),
+)
+const pages = computed(() => (card.value ? card.value.pages.map((_, page) => cardSvg(card.value!, page)) : []))
 const fileName = computed(() => `${(kept.value?.title ?? 'session').toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}-${size.value}`)
 
-const saveSvg = () => guarded(async () => {
-  const { ownLetters } = await import('~/card/pdf')
-  const letters = await ownLetters()
-  const { pages: all } = card.value!
-  for (const page of all.keys()) saveFile(`${fileName.value}${all.length > 1 ? `-${page + 1}` : ''}.svg`, cardSvg(card.value!, page, letters), 'image/svg+xml')
-})
-const savePdf = () => guarded(async () => {
-  const { pdfOf } = await import('~/card/pdf')
-  saveFile(`${fileName.value}.pdf`, await pdfOf(card.value!), 'application/pdf')
-})
-const print = () => guarded(async () => {
-  const { pdfOf } = await import('~/card/pdf')
-  const url = URL.createObjectURL(new Blob([await pdfOf(card.value!) as BlobPart], { type: 'application/pdf' }))
-  window.open(url, '_blank', 'noopener')
-})
+const saveSvg = () =>
+  guarded(async () => {
+    const { ownLetters } = await import('~/card/pdf')
+    const letters = await ownLetters()
+    const { pages: all } = card.value!
+    for (const page of all.keys())
+      saveFile(`${fileName.value}${all.length > 1 ? `-${page + 1}` : ''}.svg`, cardSvg(card.value!, page, letters), 'image/svg+xml')
+  })
+const savePdf = () =>
+  guarded(async () => {
+    const { pdfOf } = await import('~/card/pdf')
+    saveFile(`${fileName.value}.pdf`, await pdfOf(card.value!), 'application/pdf')
+  })
+const print = () =>
+  guarded(async () => {
+    const { pdfOf } = await import('~/card/pdf')
+    const url = URL.createObjectURL(new Blob([(await pdfOf(card.value!)) as BlobPart], { type: 'application/pdf' }))
+    window.open(url, '_blank', 'noopener')
+  })
 </script>
 
 <template>
@@ -50,35 +58,83 @@ const print = () => guarded(async () => {
       <h1>{{ kept ? kept.title : 'On paper' }}</h1>
       <NuxtLink v-if="kept" :to="`/desk/${kept.id}`">Back to the Desk</NuxtLink>
     </div>
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
     <template v-if="card">
       <div class="choices">
         <fieldset>
           <legend class="hidden-text">Paper</legend>
-          <label v-for="name in sizes" :key="name"><input v-model="size" type="radio" :value="name"> {{ names[name] }}</label>
+          <label v-for="name in sizes" :key="name"><input v-model="size" type="radio" :value="name" /> {{ names[name] }}</label>
         </fieldset>
-        <label><input v-model="withCode" type="checkbox" :disabled="!hasCode" data-test="code"> with a code of the script</label>
+        <label><input v-model="withCode" type="checkbox" :disabled="!hasCode" data-test="code" /> with a code of the script</label>
         <span v-if="!hasCode" class="faint">The script is too long for a code that paper can hold.</span>
         <button class="act first" :disabled="isBusy" data-test="pdf" @click="savePdf">Save as PDF</button>
         <button class="act" data-test="svg" @click="saveSvg">Save as SVG</button>
         <button class="act" :disabled="isBusy" @click="print">Open to print</button>
-        <span class="faint">{{ card.pages.length }} {{ card.pages.length === 1 ? 'piece' : 'pieces' }}, at its real size when printed at 100 %</span>
+        <span class="faint"
+          >{{ card.pages.length }} {{ card.pages.length === 1 ? 'piece' : 'pieces' }}, at its real size when printed at 100 %</span
+        >
       </div>
       <div class="papers">
-        <Paper v-for="(page, index) in pages" :key="index" :svg="page" :label="`${kept!.title}, ${names[size]}, piece ${index + 1} of ${pages.length}`" :class="size" />
+        <Paper
+          v-for="(page, index) in pages"
+          :key="index"
+          :svg="page"
+          :label="`${kept!.title}, ${names[size]}, piece ${index + 1} of ${pages.length}`"
+          :class="size" />
       </div>
     </template>
   </div>
 </template>
 
 <style scoped>
-.top { display: flex; gap: 18px; align-items: baseline; flex-wrap: wrap; margin-bottom: 12px; }
-.top h1 { overflow-wrap: anywhere; }
-.choices { display: flex; gap: 10px 16px; align-items: center; flex-wrap: wrap; border-top: 2px solid var(--slip); border-bottom: 1px solid var(--rule); padding: 10px 0; }
-fieldset { border: 0; padding: 0; margin: 0; display: flex; gap: 6px 16px; flex-wrap: wrap; }
-.papers { display: flex; flex-wrap: wrap; gap: 22px; padding: 22px 0; align-items: flex-start; }
-.paper { background: #fff; border: 1px solid var(--slip); max-width: 100%; }
-.arm-band { width: 60mm; }
-.index-card { width: 127mm; }
-.a4 { width: 150mm; }
+.top {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+  flex-wrap: wrap;
+  margin-bottom: 12px;
+}
+.top h1 {
+  overflow-wrap: anywhere;
+}
+.choices {
+  display: flex;
+  gap: 10px 16px;
+  align-items: center;
+  flex-wrap: wrap;
+  border-top: 2px solid var(--slip);
+  border-bottom: 1px solid var(--rule);
+  padding: 10px 0;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  gap: 6px 16px;
+  flex-wrap: wrap;
+}
+.papers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 22px;
+  padding: 22px 0;
+  align-items: flex-start;
+}
+.paper {
+  background: #fff;
+  border: 1px solid var(--slip);
+  max-width: 100%;
+}
+.arm-band {
+  width: 60mm;
+}
+.index-card {
+  width: 127mm;
+}
+.a4 {
+  width: 150mm;
+}
 </style>

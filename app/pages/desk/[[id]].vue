@@ -54,56 +54,86 @@ async function openFor(id: string | undefined) {
     openedId.value = wanted
     rememberOnDesk(wanted)
     if (id !== wanted) window.history.replaceState(window.history.state, '', `/desk/${wanted}`)
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = toldOf(error)
   }
 }
-watch(() => route.params.id, id => openFor(id as string | undefined))
+watch(
+  () => route.params.id,
+  id => openFor(id as string | undefined),
+)
 await openFor(route.params.id as string | undefined)
 
 const session = computed(() => desk.session)
-const title = computed(() => session.value && desk.script.trim() !== '' ? titleOf(session.value) : 'New session')
+const title = computed(() => (session.value && desk.script.trim() !== '' ? titleOf(session.value) : 'New session'))
 const place = computed(() => {
   const kind = session.value?.place?.kind
   return [session.value?.sport, kind].filter(Boolean).join(' · ')
 })
-const unit = computed(() => session.value?.sport === 'multi' || session.value?.sport === undefined ? 'km' : (athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[session.value.sport] as 'km' | 'mi' | 'm')
+const unit = computed(() =>
+  session.value?.sport === 'multi' || session.value?.sport === undefined
+    ? 'km'
+    : ((athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[session.value.sport] as 'km' | 'mi' | 'm'),
+)
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 
 async function toTheWrist() {
-  if (!await desk.settleSave()) return
+  if (!(await desk.settleSave())) return
   isSending.value = true
 }
 const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
 
 const wrist = useWristStore()
 const watchId = ref('')
-onMounted(() => wrist.load().then(() => watchId.value ||= wrist.preferred()?.id ?? '').catch(() => {}))
+onMounted(() =>
+  wrist
+    .load()
+    .then(() => (watchId.value ||= wrist.preferred()?.id ?? ''))
+    .catch(() => {}),
+)
 const nudging = computed<Nudging>(() => wrist.watches.find(watch => watch.id === watchId.value)?.profile ?? usualNudging)
-const forecast = useForecast(() => session.value, () => athletes.athlete, () => nudging.value)
-const paceReading = computed(() => paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value))
-const tollMissing = computedAlike(() => (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))))
-const takeQuiet = () => editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
+const forecast = useForecast(
+  () => session.value,
+  () => athletes.athlete,
+  () => nudging.value,
+)
+const paceReading = computed(() =>
+  paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value),
+)
+const tollMissing = computedAlike(() =>
+  (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))),
+)
+const takeQuiet = () =>
+  editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
 
-const plainTitle = computed(() => session.value ? titleOf(session.value) : 'New session')
+const plainTitle = computed(() => (session.value ? titleOf(session.value) : 'New session'))
 const sessionCount = computed(() => desk.reading.sessions.length)
-const theirs = computed(() => desk.keeping.state === 'differs' ? desk.keeping.theirs : null)
+const theirs = computed(() => (desk.keeping.state === 'differs' ? desk.keeping.theirs : null))
 const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
 
 /** Titles of own sessions, to be put in by their first letters. */
 async function loadOwn() {
   const { rows } = await api<Listed<ShelfRow>>('/sessions?limit=60').catch(() => ({ rows: [] as ShelfRow[] }))
-  own.value = rows.filter(row => row.id !== desk.id).map(row => ({
-    title: row.title, rows: () => api<KeptSession>(`/sessions/${row.id}`).then(kept => rowsTextOf(kept.document)).catch(() => null),
-  }))
+  own.value = rows
+    .filter(row => row.id !== desk.id)
+    .map(row => ({
+      title: row.title,
+      rows: () =>
+        api<KeptSession>(`/sessions/${row.id}`)
+          .then(kept => rowsTextOf(kept.document))
+          .catch(() => null),
+    }))
 }
 onMounted(loadOwn)
-watch(editor, (ready) => {
-  const words = ready && takeDropped()
-  if (words) void nextTick(() => editor.value?.put(words))
-}, { flush: 'post', immediate: true })
+watch(
+  editor,
+  ready => {
+    const words = ready && takeDropped()
+    if (words) void nextTick(() => editor.value?.put(words))
+  },
+  { flush: 'post', immediate: true },
+)
 
 function onEdit(edit: Edit) {
   refused.value = ''
@@ -130,8 +160,12 @@ function onKey(event: KeyboardEvent) {
     panel.value?.focus()
   }
 }
-const onHide = () => { if (document.visibilityState === 'hidden') void desk.save() }
-const onUnload = (event: BeforeUnloadEvent) => { if (desk.keeping.state === 'nowhere') event.preventDefault() }
+const onHide = () => {
+  if (document.visibilityState === 'hidden') void desk.save()
+}
+const onUnload = (event: BeforeUnloadEvent) => {
+  if (desk.keeping.state === 'nowhere') event.preventDefault()
+}
 onMounted(() => {
   window.addEventListener('keydown', onKey)
   document.addEventListener('visibilitychange', onHide)
@@ -147,7 +181,9 @@ onBeforeUnmount(() => {
 <template>
   <div v-if="problem" class="page">
     <h1>Desk</h1>
-    <p class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
+    <p class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
     <NuxtLink to="/desk/new">Begin a new session</NuxtLink>
   </div>
   <div v-else class="desk">
@@ -161,10 +197,30 @@ onBeforeUnmount(() => {
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''" :key="openedId" ref="editor" :history="history" :own="own" :selected="selected" :athlete="athletes.athlete"
-        @row="onRow" @refused="(why: string) => refused = why" @field="panel?.focus()" @history="(kept: KeptHistory) => keepHistory(openedId, kept)"
-      />
-      <DeskSourceDrawer v-if="desk.source" :source="desk.source" :session="session ?? null" :selected="selected" @choose="(path: string) => { selected = path; const line = desk.lineOf(path); if (line) editor?.show(line) }" @drop="desk.dropSource" />
+        v-if="openedId !== ''"
+        :key="openedId"
+        ref="editor"
+        :history="history"
+        :own="own"
+        :selected="selected"
+        :athlete="athletes.athlete"
+        @row="onRow"
+        @refused="(why: string) => (refused = why)"
+        @field="panel?.focus()"
+        @history="(kept: KeptHistory) => keepHistory(openedId, kept)" />
+      <DeskSourceDrawer
+        v-if="desk.source"
+        :source="desk.source"
+        :session="session ?? null"
+        :selected="selected"
+        @choose="
+          (path: string) => {
+            selected = path
+            const line = desk.lineOf(path)
+            if (line) editor?.show(line)
+          }
+        "
+        @drop="desk.dropSource" />
       <DeskRowPanel ref="panel" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
       <DeskTwoSides v-if="theirs" :mine="desk.script" :theirs="theirs.script" :is-left="theirs.tab !== undefined" @choose="desk.settle" />
       <div class="bar">
@@ -177,15 +233,28 @@ onBeforeUnmount(() => {
     </div>
     <DeskSideColumn>
       <DeskTotals :unit="unit" />
-      <DeskRemarks :is-empty="!canSend" @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)" @show="line => editor?.show(line)" />
+      <DeskRemarks
+        :is-empty="!canSend"
+        @fix="(remark: Remark, replacement: string) => editor?.replace(remark, replacement)"
+        @show="line => editor?.show(line)" />
       <template v-if="isWritten">
         <DeskSplits v-if="selected" :path="selected" />
         <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
-        <div v-for="line in tollMissing" :key="line" class="said note">What it does to you needs {{ line }}.<MeAskNumber :missing="line" /></div>
+        <div v-for="line in tollMissing" :key="line" class="said note">
+          What it does to you needs {{ line }}.<MeAskNumber :missing="line" />
+        </div>
         <DeskNudges
-          :picture="forecast.picture.value" :progress="forecast.progress.value" :runs="forecast.runs.value" :problem="forecast.problem.value" :watches="wrist.watches" :watch="watchId" :reading="paceReading"
-          @watch="(id: string) => watchId = id" @many="forecast.ask(manyRuns)" @stop="forecast.stop" @take="(edits: Edit[]) => editor?.editAll(edits)"
-        />
+          :picture="forecast.picture.value"
+          :progress="forecast.progress.value"
+          :runs="forecast.runs.value"
+          :problem="forecast.problem.value"
+          :watches="wrist.watches"
+          :watch="watchId"
+          :reading="paceReading"
+          @watch="(id: string) => (watchId = id)"
+          @many="forecast.ask(manyRuns)"
+          @stop="forecast.stop"
+          @take="(edits: Edit[]) => editor?.editAll(edits)" />
       </template>
       <DeskThoughts @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
       <template v-if="isWritten">
@@ -203,13 +272,67 @@ onBeforeUnmount(() => {
 </template>
 
 <style scoped>
-.desk { display: flex; height: 100%; }
-.left { flex: 1; min-width: 0; display: flex; flex-direction: column; padding: 18px 0 0 22px; }
-.top { padding-right: 22px; margin-bottom: 8px; }
-.top h1 { overflow-wrap: anywhere; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; padding-bottom: .12em; }
-.top p { margin: 2px 0 0; }
-.section { margin-top: 14px; }
-.bar { border-top: 2px solid var(--slip); margin-left: -22px; padding: 8px 22px; display: flex; gap: 14px; align-items: center; flex-wrap: wrap; flex: none; background: var(--cream); }
-.link { text-decoration: none; color: inherit; display: inline-flex; align-items: center; }
-@media (max-width: 900px) { .desk { flex-direction: column; height: auto; min-height: 100%; } .left { padding-left: 12px; min-height: 70vh; } .bar { margin-left: -12px; padding: 8px 12px; position: sticky; bottom: 0; } }
+.desk {
+  display: flex;
+  height: 100%;
+}
+.left {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  padding: 18px 0 0 22px;
+}
+.top {
+  padding-right: 22px;
+  margin-bottom: 8px;
+}
+.top h1 {
+  overflow-wrap: anywhere;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
+  padding-bottom: 0.12em;
+}
+.top p {
+  margin: 2px 0 0;
+}
+.section {
+  margin-top: 14px;
+}
+.bar {
+  border-top: 2px solid var(--slip);
+  margin-left: -22px;
+  padding: 8px 22px;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  flex: none;
+  background: var(--cream);
+}
+.link {
+  text-decoration: none;
+  color: inherit;
+  display: inline-flex;
+  align-items: center;
+}
+@media (max-width: 900px) {
+  .desk {
+    flex-direction: column;
+    height: auto;
+    min-height: 100%;
+  }
+  .left {
+    padding-left: 12px;
+    min-height: 70vh;
+  }
+  .bar {
+    margin-left: -12px;
+    padding: 8px 12px;
+    position: sticky;
+    bottom: 0;
+  }
+}
 </style>

@@ -18,44 +18,67 @@ onMounted(async () => {
   try {
     if (!athletes.isLoaded) await athletes.load()
     logged.value = await api<LoggedRecording>(`/recordings/${String(route.params.id)}`)
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = toldOf(error)
   }
 })
 
 const steps = computed(() => {
   const found = new Map<string, ProgramStep>()
-  const visit = (items: readonly ProgramItem[]) => items.forEach((item) => {
-    if (item.kind === 'step') found.set(item.path, item)
-    else visit(item.items)
-  })
+  const visit = (items: readonly ProgramItem[]) =>
+    items.forEach(item => {
+      if (item.kind === 'step') found.set(item.path, item)
+      else visit(item.items)
+    })
   visit(logged.value?.program?.items ?? [])
   return found
 })
-const sport = computed(() => logged.value?.recording.sport === 'multi' ? 'run' : logged.value?.recording.sport ?? 'run')
+const sport = computed(() => (logged.value?.recording.sport === 'multi' ? 'run' : (logged.value?.recording.sport ?? 'run')))
 const unit = computed(() => (athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[sport.value])
-const distanceUnit = computed(() => unit.value === 'mi' ? 'mi' as const : 'km' as const)
+const distanceUnit = computed(() => (unit.value === 'mi' ? ('mi' as const) : ('km' as const)))
 const reading = computed(() => paceReadingFor(sport.value, unit.value))
-const byPower = computed(() => logged.value?.recording.sport === 'ride' || [...steps.value.values()].some(step => step.target?.of === 'power'))
-const when = computed(() => logged.value
-  ? new Date(logged.value.recording.startedAt).toLocaleString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone: logged.value.recording.timeZone })
-  : '')
+const byPower = computed(
+  () => logged.value?.recording.sport === 'ride' || [...steps.value.values()].some(step => step.target?.of === 'power'),
+)
+const when = computed(() =>
+  logged.value
+    ? new Date(logged.value.recording.startedAt).toLocaleString('en-GB', {
+        weekday: 'long',
+        day: 'numeric',
+        month: 'long',
+        hour: '2-digit',
+        minute: '2-digit',
+        timeZone: logged.value.recording.timeZone,
+      })
+    : '',
+)
 
 const statusWords: Record<ScoredStep['status'], string> = {
-  'done': 'done', 'cut-short': 'cut short', 'ran-over': 'ran over', 'skipped': 'skipped', 'merged': 'merged', 'moved': 'moved', 'extra': 'extra', 'unknown': 'not known',
+  'done': 'done',
+  'cut-short': 'cut short',
+  'ran-over': 'ran over',
+  'skipped': 'skipped',
+  'merged': 'merged',
+  'moved': 'moved',
+  'extra': 'extra',
+  'unknown': 'not known',
 }
 const reasonWords: Record<NonNullable<ScoredStep['reason']>, string> = {
-  'too-hard': 'too hard', 'too-easy': 'too easy', 'uneven': 'uneven', 'no-signal': 'no signal', 'ceiling': 'over the ceiling',
+  'too-hard': 'too hard',
+  'too-easy': 'too easy',
+  'uneven': 'uneven',
+  'no-signal': 'no signal',
+  'ceiling': 'over the ceiling',
 }
 const paceIsHard = computed(() => !byPower.value)
 const reasonOf = (step: ScoredStep) => {
   if (!step.reason) return ''
-  if (paceIsHard.value && steps.value.get(step.path)?.target?.of === 'pace' && step.reason.startsWith('too-')) return step.reason === 'too-hard' ? 'too fast' : 'too slow'
+  if (paceIsHard.value && steps.value.get(step.path)?.target?.of === 'pace' && step.reason.startsWith('too-'))
+    return step.reason === 'too-hard' ? 'too fast' : 'too slow'
   return reasonWords[step.reason]
 }
-const roundOf = (step: ScoredStep) => step.round.length === 0 ? '' : step.round.join(' · ')
-const wordsOf = (step: ScoredStep) => steps.value.has(step.path) ? printProgramItem(steps.value.get(step.path)!) : step.path
+const roundOf = (step: ScoredStep) => (step.round.length === 0 ? '' : step.round.join(' · '))
+const wordsOf = (step: ScoredStep) => (steps.value.has(step.path) ? printProgramItem(steps.value.get(step.path)!) : step.path)
 const upshot = computed(() => {
   const score = logged.value?.score
   if (!score) return ''
@@ -72,18 +95,26 @@ const asRun = computed(() => {
 })
 const copied = ref(false)
 async function copy() {
-  copied.value = await navigator.clipboard.writeText(asRun.value).then(() => true, () => false)
+  copied.value = await navigator.clipboard.writeText(asRun.value).then(
+    () => true,
+    () => false,
+  )
 }
 </script>
 
 <template>
   <div class="page">
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink></p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink>
+    </p>
     <template v-if="logged">
       <h1>{{ logged.title }}</h1>
       <p class="faint">
         {{ when }} · {{ logged.recording.sport }} ·
-        <template v-if="logged.score">{{ sayDuration(logged.score.totals.seconds) }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, distanceUnit) }}</template></template>
+        <template v-if="logged.score"
+          >{{ sayDuration(logged.score.totals.seconds)
+          }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, distanceUnit) }}</template></template
+        >
         <template v-if="logged.sessionId"> · <NuxtLink :to="`/desk/${logged.sessionId}`">the session</NuxtLink></template>
       </p>
       <p v-if="upshot" data-test="upshot">{{ upshot }}</p>
@@ -94,20 +125,41 @@ async function copy() {
         <table class="ruled" data-test="beside">
           <thead>
             <tr>
-              <th>Planned</th><th>Round</th><th>Done</th><th class="number">Time</th><th class="number">Distance</th>
-              <th class="number">{{ byPower ? 'W' : paceUnitWords[reading] }}</th><th class="number">bpm</th><th class="number">Held</th>
+              <th>Planned</th>
+              <th>Round</th>
+              <th>Done</th>
+              <th class="number">Time</th>
+              <th class="number">Distance</th>
+              <th class="number">{{ byPower ? 'W' : paceUnitWords[reading] }}</th>
+              <th class="number">bpm</th>
+              <th class="number">Held</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="(step, index) in logged.score.steps" :key="index">
               <td class="mono words">{{ wordsOf(step) }}</td>
               <td class="mono faint">{{ roundOf(step) }}</td>
-              <td><span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{ statusWords[step.status] }}</span><template v-if="step.reason">, {{ reasonOf(step) }}</template></td>
+              <td>
+                <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{ statusWords[step.status] }}</span
+                ><template v-if="step.reason">, {{ reasonOf(step) }}</template>
+              </td>
               <td class="number">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
               <td class="number">{{ step.metres === null ? '–' : `${Math.round(step.metres)} m` }}</td>
-              <td class="number">{{ byPower ? (step.mean.power === null ? '–' : Math.round(step.mean.power)) : (step.mean.speed ? saySpeed(step.mean.speed, reading) : '–') }}</td>
+              <td class="number">
+                {{
+                  byPower
+                    ? step.mean.power === null
+                      ? '–'
+                      : Math.round(step.mean.power)
+                    : step.mean.speed
+                      ? saySpeed(step.mean.speed, reading)
+                      : '–'
+                }}
+              </td>
               <td class="number">{{ step.mean.heartRate === null ? '–' : Math.round(step.mean.heartRate) }}</td>
-              <td class="number" :class="{ bad: step.held !== null && step.held < 0.5 }">{{ step.held === null ? '' : `${Math.round(step.held * 100)} %` }}</td>
+              <td class="number" :class="{ bad: step.held !== null && step.held < 0.5 }">
+                {{ step.held === null ? '' : `${Math.round(step.held * 100)} %` }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -115,7 +167,10 @@ async function copy() {
       <details v-if="asRun" class="as-run" data-test="as-run">
         <summary>As run, in words to pass on</summary>
         <pre class="mono" tabindex="0" aria-label="The session with its results">{{ asRun }}</pre>
-        <p><button class="act" @click="copy">Copy</button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span> <span class="faint">Pasted at the Desk it reads back, results kept.</span></p>
+        <p>
+          <button class="act" @click="copy">Copy</button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
+          <span class="faint">Pasted at the Desk it reads back, results kept.</span>
+        </p>
       </details>
       <LogFelt :id="logged.id" :felt="logged.recording.felt" />
     </template>
@@ -123,8 +178,21 @@ async function copy() {
 </template>
 
 <style scoped>
-h2 { margin: 18px 0 6px; }
-.words { font-size: 14px; min-width: 190px; }
-.as-run { margin: 12px 0; }
-.as-run pre { background: var(--paper); border: 1px solid var(--rule); padding: 8px 12px; overflow: auto; font-size: 14px; }
+h2 {
+  margin: 18px 0 6px;
+}
+.words {
+  font-size: 14px;
+  min-width: 190px;
+}
+.as-run {
+  margin: 12px 0;
+}
+.as-run pre {
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  padding: 8px 12px;
+  overflow: auto;
+  font-size: 14px;
+}
 </style>

@@ -24,7 +24,7 @@ onMounted(() => load())
 const day = (iso: string) => dayOfInstant(iso, athletes.athlete.timeZone)
 const way = (row: LogRow) => {
   if (row.metres === null) return '–'
-  const units = athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' } as const
+  const units = athletes.athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)
   return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
 }
 </script>
@@ -32,20 +32,39 @@ const way = (row: LogRow) => {
 <template>
   <div class="page">
     <h1>Log</h1>
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
-    <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">Nothing is done yet. Send a session to a watch and carry it out: the recording comes home to this page.</p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
+    <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
+      Nothing is done yet. Send a session to a watch and carry it out: the recording comes home to this page.
+    </p>
     <div v-else class="scroll-x">
       <table class="ruled" data-test="log">
-        <thead><tr><th>Day</th><th>Session</th><th class="sport">Sport</th><th class="number">Time</th><th class="number">Distance</th><th class="number sport">Steps done</th><th class="number">Held</th><th class="number sport">Felt</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Session</th>
+            <th class="sport">Sport</th>
+            <th class="number">Time</th>
+            <th class="number">Distance</th>
+            <th class="number sport">Steps done</th>
+            <th class="number">Held</th>
+            <th class="number sport">Felt</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.id">
             <td class="day">{{ day(row.startedAt) }}</td>
-            <td><NuxtLink :to="`/log/${row.id}`">{{ row.title }}</NuxtLink></td>
+            <td>
+              <NuxtLink :to="`/log/${row.id}`">{{ row.title }}</NuxtLink>
+            </td>
             <td class="sport">{{ row.sport }}</td>
             <td class="number">{{ sayDuration(row.seconds) }}</td>
             <td class="number">{{ way(row) }}</td>
             <td class="number sport">{{ row.planned === null ? '–' : `${row.done} of ${row.planned}` }}</td>
-            <td class="number" :class="{ bad: row.held !== null && row.held < 0.5 }">{{ row.held === null ? '–' : `${Math.round(row.held * 100)} %` }}</td>
+            <td class="number" :class="{ bad: row.held !== null && row.held < 0.5 }">
+              {{ row.held === null ? '–' : `${Math.round(row.held * 100)} %` }}
+            </td>
             <td class="number sport">{{ row.rpe ?? '–' }}</td>
           </tr>
         </tbody>
@@ -59,7 +78,15 @@ const way = (row: LogRow) => {
 </template>
 
 <style scoped>
-h1 { margin-bottom: 12px; }
-.day { white-space: nowrap; }
-@media (max-width: 640px) { .sport { display: none; } }
+h1 {
+  margin-bottom: 12px;
+}
+.day {
+  white-space: nowrap;
+}
+@media (max-width: 640px) {
+  .sport {
+    display: none;
+  }
+}
 </style>

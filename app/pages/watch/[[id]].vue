@@ -6,26 +6,52 @@ const wrist = useWristStore()
 const { problem, guarded } = useGuarded()
 const chosen = ref('')
 
-onMounted(() => guarded(async () => {
-  await wrist.load()
-  chosen.value = wrist.preferred(route.params.id)?.id ?? ''
-}))
-watch(() => route.params.id, id => chosen.value = wrist.watches.find(entry => entry.id === id)?.id ?? chosen.value)
+onMounted(() =>
+  guarded(async () => {
+    await wrist.load()
+    chosen.value = wrist.preferred(route.params.id)?.id ?? ''
+  }),
+)
+watch(
+  () => route.params.id,
+  id => (chosen.value = wrist.watches.find(entry => entry.id === id)?.id ?? chosen.value),
+)
 </script>
 
 <template>
   <div class="page">
     <h1>Stand-in watch</h1>
-    <p v-if="problem" class="said error" role="alert">{{ problem.problem }} <span class="faint">{{ problem.hint }}</span></p>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
     <div class="watches" role="group" aria-label="Watches">
-      <NuxtLink v-for="entry in wrist.watches" :key="entry.id" class="act" :class="{ first: entry.id === chosen }" :to="`/watch/${entry.id}`">{{ entry.name }}</NuxtLink>
+      <NuxtLink
+        v-for="entry in wrist.watches"
+        :key="entry.id"
+        class="act"
+        :class="{ first: entry.id === chosen }"
+        :to="`/watch/${entry.id}`"
+        >{{ entry.name }}</NuxtLink
+      >
     </div>
     <WristStandinWatch v-if="chosen" :key="chosen" :watch-id="chosen" />
   </div>
 </template>
 
 <style scoped>
-.watches { display: flex; gap: 12px; margin: 12px 0; flex-wrap: wrap; }
-.watches a { text-decoration: none; color: inherit; display: inline-flex; align-items: center; }
-.watches a.first { color: var(--cream); }
+.watches {
+  display: flex;
+  gap: 12px;
+  margin: 12px 0;
+  flex-wrap: wrap;
+}
+.watches a {
+  text-decoration: none;
+  color: inherit;
+  display: inline-flex;
+  align-items: center;
+}
+.watches a.first {
+  color: var(--cream);
+}
 </style>

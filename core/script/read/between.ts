@@ -32,7 +32,7 @@ export function readStep(scanner: Scanner, soft: SoftSteps, given?: End): Step |
 /** Numbers joined by a sign, with the unit that the last one names: each becomes an end. */
 export function readNumberList(scanner: Scanner, joint: RegExp, least: number): End[] | null {
   return attempt(scanner, () => {
-    const spans: { text: string, at: number }[] = []
+    const spans: { text: string; at: number }[] = []
     do {
       const number = take(scanner, /\d+(?:\.\d+)?(?![\d:])/y)
       if (!number) return null
@@ -66,10 +66,14 @@ const betweenTail = /(?:in\s+)?between(?:\s+(?:reps|sets|each))?/iy
 export function readRelative(scanner: Scanner, before: Item | undefined): Step | null {
   return attempt(scanner, () => {
     const from = scanner.at
-    const share = take(scanner, /(?:(equal|same)(?:\s+(?:time|distance))?|half(?:\s+the)?(?:\s+(?:time|distance))?)(?![a-z])(?!\s*(?:mile|km|hour))/iy)
+    const share = take(
+      scanner,
+      /(?:(equal|same)(?:\s+(?:time|distance))?|half(?:\s+the)?(?:\s+(?:time|distance))?)(?![a-z])(?!\s*(?:mile|km|hour))/iy,
+    )
     if (!share || before?.kind !== 'step' || (before.end.on !== 'time' && before.end.on !== 'distance')) return null
     const by = share[1] ? 1 : 0.5
-    const end: End = before.end.on === 'time' ? { on: 'time', seconds: before.end.seconds * by } : { ...before.end, value: before.end.value * by }
+    const end: End =
+      before.end.on === 'time' ? { on: 'time', seconds: before.end.seconds * by } : { ...before.end, value: before.end.value * by }
     const piece = readPiece(scanner, end)
     if (!piece) return null
     const step = asRecovery(piece.step, new Map())
@@ -94,46 +98,49 @@ export function readBracketRecovery(scanner: Scanner, soft: SoftSteps): Step | n
 /** What stands between the repeats: `/ 4 min easy`, `w/ 90" rest`, `with 1,1,3 min rest`, `(200 jog)`, `off 90`. */
 export function readBetween(scanner: Scanner, soft: SoftSteps, before?: Item): Step[] | null {
   const next = upcoming(scanner)
-  const introduced = next !== '/' && next !== 'w'
-    ? null
-    : attempt(scanner, () => {
-        if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
-        const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
-        if (ends) {
-          const pattern = readPiece(scanner, ends[0])
-          if (!pattern) return null
+  const introduced =
+    next !== '/' && next !== 'w'
+      ? null
+      : attempt(scanner, () => {
+          if (!take(scanner, /\/|w\/|w(?=\s*\d)|with(?![a-z])/iy)) return null
+          const ends = readNumberList(scanner, /\s*,\s*(?=\d)/y, 2)
+          if (ends) {
+            const pattern = readPiece(scanner, ends[0])
+            if (!pattern) return null
+            take(scanner, betweenTail)
+            return ends.map(end => asRecovery({ ...pattern.step, end }, soft))
+          }
+          const step = readRelative(scanner, before) ?? readStep(scanner, soft)
           take(scanner, betweenTail)
-          return ends.map(end => asRecovery({ ...pattern.step, end }, soft))
-        }
-        const step = readRelative(scanner, before) ?? readStep(scanner, soft)
-        take(scanner, betweenTail)
-        return step && [asRecovery(step, soft)]
-      })
+          return step && [asRecovery(step, soft)]
+        })
   if (introduced) return introduced
   const inBrackets = readBracketRecovery(scanner, soft)
   const bracketed = inBrackets && [inBrackets]
   if (bracketed) return bracketed
-  const rest = next !== 'r'
-    ? null
-    : attempt(scanner, () => {
-        const word = take(scanner, restThenLength)
-        const reading = word && readQuantity(scanner, 'seconds')
-        const tail = reading && readPiece(scanner, endOf(reading.quantity))
-        if (!tail) return null
-        take(scanner, betweenTail)
-        if (tail.step.role === 'work' && /^r(?:est|i)?\b/i.test(word[0].trim())) tail.step.role = 'rest'
-        return [asRecovery(tail.step, soft)]
-      })
+  const rest =
+    next !== 'r'
+      ? null
+      : attempt(scanner, () => {
+          const word = take(scanner, restThenLength)
+          const reading = word && readQuantity(scanner, 'seconds')
+          const tail = reading && readPiece(scanner, endOf(reading.quantity))
+          if (!tail) return null
+          take(scanner, betweenTail)
+          if (tail.step.role === 'work' && /^r(?:est|i)?\b/i.test(word[0].trim())) tail.step.role = 'rest'
+          return [asRecovery(tail.step, soft)]
+        })
   if (rest) return rest
-  const off = next !== 'o'
-    ? null
-    : attempt(scanner, () => {
-        if (!take(scanner, /off(?=\s*\d)/iy)) return null
-        const reading = readQuantity(scanner, 'seconds')
-        if (!reading) return null
-        const tail = readPiece(scanner, endOf(reading.quantity))
-        return tail && [asRecovery(tail.step, soft)]
-      })
+  const off =
+    next !== 'o'
+      ? null
+      : attempt(scanner, () => {
+          if (!take(scanner, /off(?=\s*\d)/iy)) return null
+          const reading = readQuantity(scanner, 'seconds')
+          if (!reading) return null
+          const tail = readPiece(scanner, endOf(reading.quantity))
+          return tail && [asRecovery(tail.step, soft)]
+        })
   if (off || !/between/i.test(scanner.text.slice(scanner.at))) return off
   return attempt(scanner, () => {
     take(scanner, /,/y)

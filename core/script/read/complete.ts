@@ -34,9 +34,17 @@ export function completeRepeat(state: State, line: Line, into: readonly Item[]):
   const from = Math.max(line.indent, line.start)
   const to = line.raw.trimEnd().length
   for (const step of repeat.items) {
-    if (!state.places.has(step)) state.places.set(step, { line: line.number, column: from + 1, length: to - from, said: line.raw.slice(from, to) })
+    if (!state.places.has(step))
+      state.places.set(step, { line: line.number, column: from + 1, length: to - from, said: line.raw.slice(from, to) })
   }
   reading.through = line
-  addRemark(state, line, { from, to, level: 'note', code: 'between', readAs: `between the repeats of line ${reading.line.number}: none after the last`, fixes: [] })
+  addRemark(state, line, {
+    from,
+    to,
+    level: 'note',
+    code: 'between',
+    readAs: `between the repeats of line ${reading.line.number}: none after the last`,
+    fixes: [],
+  })
   return true
 }

@@ -5,7 +5,8 @@ import type { ReadOptions } from './options'
 
 const dayNames: readonly DayName[] = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
-const month = '(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)'
+const month =
+  '(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)'
 const dayWord = '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)'
 const dateWords = [
   '(\\d{4})-(\\d{2})-(\\d{2})',
@@ -15,8 +16,12 @@ const dateWords = [
 const numericDate = '(\\d{1,2})[./](\\d{1,2})(?:[./](\\d{4})|\\.(?!\\d))?(?![\\d/]|:\\d)'
 const partOfDay = '(?:\\s*,?\\s*\\(?(?:am|pm|a\\.m\\.|p\\.m\\.|morning|midday|noon|afternoon|evening|night)\\)?(?![a-z]))?'
 const sportWord = '(?:\\s*[,:(\\u2013-]?\\s*(run(?:ning)?|ride|riding|bike|cycl(?:e|ing)|swim(?:ming)?)\\b\\)?(?!\\s*[x\\d]*\\s*\\/))?'
-const ending = '(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|repeat\\b|free\\b|nothing)))'
-const heading = new RegExp(`^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`, 'i')
+const ending =
+  '(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|repeat\\b|free\\b|nothing)))'
+const heading = new RegExp(
+  `^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`,
+  'i',
+)
 
 /** The head of a day's lines in a pasted week. */
 export interface DayHeading {
@@ -30,7 +35,7 @@ export interface DayHeading {
   others: string[]
 }
 
-const asSport = (word: string): Sport => /^run/i.test(word) ? 'run' : /^swim/i.test(word) ? 'swim' : 'ride'
+const asSport = (word: string): Sport => (/^run/i.test(word) ? 'run' : /^swim/i.test(word) ? 'swim' : 'ride')
 const pad = (value: number) => String(value).padStart(2, '0')
 const isoOf = (year: number, monthNumber: number, date: number): string | null => {
   const real = new Date(Date.UTC(year, monthNumber - 1, date))
@@ -54,7 +59,13 @@ function nextSuch(monthNumber: number, date: number, from: string): string | nul
   return null
 }
 
-function dated(year: string | undefined, monthNumber: number, date: number, options: ReadOptions, name: string | undefined): { day: string | null, isSure: boolean } {
+function dated(
+  year: string | undefined,
+  monthNumber: number,
+  date: number,
+  options: ReadOptions,
+  name: string | undefined,
+): { day: string | null; isSure: boolean } {
   if (year) return { day: isoOf(Number(year), monthNumber, date), isSure: true }
   const from = options.week ? dayInWeek('mon', options.week) : options.on
   if (from) return { day: nextSuch(monthNumber, date, from), isSure: true }
@@ -63,7 +74,12 @@ function dated(year: string | undefined, monthNumber: number, date: number, opti
 }
 
 /** A date that is no such day of the week is asked. */
-function checkedDay(day: string, isSure: boolean, named: string | undefined, options: ReadOptions): Pick<DayHeading, 'day' | 'level' | 'others'> {
+function checkedDay(
+  day: string,
+  isSure: boolean,
+  named: string | undefined,
+  options: ReadOptions,
+): Pick<DayHeading, 'day' | 'level' | 'others'> {
   const meant = named && day !== named && options.week ? dayInWeek(named, options.week) : undefined
   const agrees = !named || day === named || dayInWeek(named, day) === day
   return { day, level: isSure && agrees ? 'note' : 'ask', others: !agrees && meant ? [meant] : [] }
@@ -78,7 +94,10 @@ export function readDayHeading(text: string, options: ReadOptions): DayHeading |
   const groups = match.slice(1)
   const [name] = groups
   const dateAt = name === undefined ? 13 : 1
-  const [isoYear, isoMonth, isoDate, dayFirst, dayFirstMonth, dayFirstYear, monthFirst, monthFirstDay, monthFirstYear] = groups.slice(dateAt, dateAt + 9)
+  const [isoYear, isoMonth, isoDate, dayFirst, dayFirstMonth, dayFirstYear, monthFirst, monthFirstDay, monthFirstYear] = groups.slice(
+    dateAt,
+    dateAt + 9,
+  )
   const [numericFirst, numericSecond, numericYear] = name === undefined ? [] : groups.slice(10, 13)
   const sport = groups.at(-1)
   const named = name?.slice(0, 3).toLowerCase()
@@ -89,15 +108,21 @@ export function readDayHeading(text: string, options: ReadOptions): DayHeading |
   }
   const spelled = dayFirst
     ? dated(dayFirstYear, monthNumberOf(dayFirstMonth!), Number(dayFirst), options, named)
-    : monthFirst ? dated(monthFirstYear, monthNumberOf(monthFirst), Number(monthFirstDay), options, named) : null
+    : monthFirst
+      ? dated(monthFirstYear, monthNumberOf(monthFirst), Number(monthFirstDay), options, named)
+      : null
   if (spelled) {
-    if (spelled.day === null && !named) return spelled.isSure ? null : undatedHeading(result, dayFirst ?? monthFirstDay!, dayFirstMonth ?? monthFirst!)
+    if (spelled.day === null && !named)
+      return spelled.isSure ? null : undatedHeading(result, dayFirst ?? monthFirstDay!, dayFirstMonth ?? monthFirst!)
     return { ...result, ...checkedDay(spelled.day ?? named!, spelled.isSure, named, options) }
   }
   if (numericFirst) {
     const [first, second] = [Number(numericFirst), Number(numericSecond)]
     const isDayFirst = match[0].includes(`${numericFirst}.`)
-    const readings = [dated(numericYear, second, first, options, named), ...(isDayFirst ? [] : [dated(numericYear, first, second, options, named)])]
+    const readings = [
+      dated(numericYear, second, first, options, named),
+      ...(isDayFirst ? [] : [dated(numericYear, first, second, options, named)]),
+    ]
     const days = [...new Set(readings.map(reading => reading.day).filter(day => day !== null && day !== named))] as string[]
     const fitting = days.find(day => dayInWeek(named!, day) === day) ?? days[0]
     const isSure = fitting !== undefined && (days.length === 1 || dayInWeek(named!, fitting) === fitting)
@@ -108,9 +133,15 @@ export function readDayHeading(text: string, options: ReadOptions): DayHeading |
 }
 
 /** A date without a year, a week or a day of reference: asked, and kept without a day. */
-const undatedHeading = (result: DayHeading, date: string, monthWord: string): DayHeading =>
-  ({ ...result, day: '', level: 'ask', others: [`${pad(Number(date))} ${monthWord}`] })
+const undatedHeading = (result: DayHeading, date: string, monthWord: string): DayHeading => ({
+  ...result,
+  day: '',
+  level: 'ask',
+  others: [`${pad(Number(date))} ${monthWord}`],
+})
 
 /** Words of a day on which nothing is done. */
 export const isDayOff = (text: string): boolean =>
-  /^\s*(?:(?:complete|total|full)\s+)?(?:rest(?:\s+day)?|off|day\s+off|free(?:\s+day)?|nothing|no\s+(?:training|session)|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$/i.test(text)
+  /^\s*(?:(?:complete|total|full)\s+)?(?:rest(?:\s+day)?|off|day\s+off|free(?:\s+day)?|nothing|no\s+(?:training|session)|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$/i.test(
+    text,
+  )

@@ -24,7 +24,10 @@ function readUntil(scanner: Scanner): End | null {
 }
 
 /** How long a step goes, with the doubt that its words leave. */
-export interface Extent { end: End, doubt?: Step['doubt'] }
+export interface Extent {
+  end: End
+  doubt?: Step['doubt']
+}
 
 /** Digits, fraction signs, `until`, `till`, a bracket, `half`, `quarter`, `a half`. */
 const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamk]/
@@ -58,7 +61,8 @@ function readSimpleEnd(scanner: Scanner): Extent | null {
 
 /** The clock of a send-off, in seconds. */
 export function readSendOffClock(scanner: Scanner): number | null {
-  if (!take(scanner, scanner.strict ? /on\b(?=\s*\d)/y : /(?:(?:leaving|going)(?:\s+(?:on|every))?|on|every)(?:\s+the)?\b(?=\s*\d)/iy)) return null
+  if (!take(scanner, scanner.strict ? /on\b(?=\s*\d)/y : /(?:(?:leaving|going)(?:\s+(?:on|every))?|on|every)(?:\s+the)?\b(?=\s*\d)/iy))
+    return null
   const reading = readQuantity(scanner, 'seconds')
   if (reading?.quantity.measure !== 'time' || sees(scanner, /off\b/iy)) return null
   const { seconds } = reading.quantity
@@ -72,7 +76,7 @@ export function readEnd(scanner: Scanner): Extent | null {
   let end = first.end
   for (;;) {
     if (upcoming(scanner) !== 'o') return { ...first, end }
-    const other = attempt(scanner, () => take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null)
+    const other = attempt(scanner, () => (take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null))
     if (!other) return { ...first, end }
     end = { on: 'first', of: [end, other.end] }
   }
@@ -80,12 +84,17 @@ export function readEnd(scanner: Scanner): Extent | null {
 
 const steepest = 45
 
-const withinGrade = (low: number, high: number): Grade | null => low < -steepest || high > steepest ? null : { low, high }
+const withinGrade = (low: number, high: number): Grade | null => (low < -steepest || high > steepest ? null : { low, high })
 
 export function readGrade(scanner: Scanner): Grade | null {
   const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
   if (mixed) return withinGrade(Number(mixed[1]), Number(mixed[2]))
-  const loose = scanner.strict ? null : take(scanner, /(?:(?:hills?(?:\s+(?:reps?|repeats?|sprints?))?|incline|gradient|grade)\s*(?:at|of|@)?\s*(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%|(?:(?:at|on|@)\s+(?:an?\s+)?)?(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%\s*(?:hills?|incline|gradient|grade))(?![a-z])/iy)
+  const loose = scanner.strict
+    ? null
+    : take(
+        scanner,
+        /(?:(?:hills?(?:\s+(?:reps?|repeats?|sprints?))?|incline|gradient|grade)\s*(?:at|of|@)?\s*(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%|(?:(?:at|on|@)\s+(?:an?\s+)?)?(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%\s*(?:hills?|incline|gradient|grade))(?![a-z])/iy,
+      )
   if (loose) {
     const low = Number(loose[1] ?? loose[3])
     return withinGrade(low, Number(loose[2] ?? loose[4] ?? low))
@@ -111,7 +120,7 @@ export function readDoubt(scanner: Scanner): Step['doubt'] | null {
   const mark = take(scanner, /\?\{((?:\\.|[^\\}])+)\}/y)
   if (!mark) return null
   const raw = scanner.raw.slice(scanner.at - mark[1]!.length - 1, scanner.at - 1)
-  const said = raw.replace(/\\(.)/g, (_, letter: string) => letter === 'n' ? '\n' : letter === 'r' ? '\r' : letter)
+  const said = raw.replace(/\\(.)/g, (_, letter: string) => (letter === 'n' ? '\n' : letter === 'r' ? '\r' : letter))
   const others = othersOf(said, scanner)
   return others.length > 0 ? { said, others } : { said }
 }
@@ -120,5 +129,5 @@ export function readDoubt(scanner: Scanner): Step['doubt'] | null {
 function othersOf(said: string, scanner: Scanner): string[] {
   const alone: Scanner = { ...scanner, raw: said, text: said, at: 0, noticed: [] }
   const reading = readQuantity(alone)
-  return reading && alone.at === said.length ? reading.doubt?.others ?? [] : []
+  return reading && alone.at === said.length ? (reading.doubt?.others ?? []) : []
 }

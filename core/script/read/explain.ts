@@ -17,7 +17,8 @@ export function explainUnreadable(raw: string, setting: Setting): string {
   if (quantity) {
     const amount = quantity.measure === 'time' ? quantity.seconds : quantity.value
     if (amount <= 0) return 'a length is more than zero'
-    if (quantity.measure === 'time' && quantity.seconds > limits.seconds) return `longer than ${limits.seconds / 3600} h, the limit of a session`
+    if (quantity.measure === 'time' && quantity.seconds > limits.seconds)
+      return `longer than ${limits.seconds / 3600} h, the limit of a session`
   }
   if (/@/.test(text)) return 'the target after @ is not one the reader knows: 4:05 /km, 95-105 %CP, zone 2, 5k effort'
   if (/^\d+(?:[.,]\d+)?$/.test(text.trim())) return 'a number needs a unit here: 400 m, or 4:00'

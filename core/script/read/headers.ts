@@ -57,9 +57,7 @@ function readRepeat(scanner: Scanner): Repeat | null {
     if (!reading) return null
     const { quantity } = reading
     if (!isWithinBounds(quantity)) return null
-    return quantity.measure === 'time'
-      ? { seconds: quantity.seconds }
-      : { distance: { value: quantity.value, unit: quantity.unit } }
+    return quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
   }
   const match = take(scanner, /(\d{1,4})\s*(?:times|x|\*|rounds?|sets?)(?:\s+of)?(?![a-z\d])\s*:?/iy)
   const times = match ? Number(match[1]) : 0

@@ -35,7 +35,13 @@ export function readHourClocks(state: State, places: ReadonlyMap<Item, RowPlace>
     step.end = { on: 'time', seconds: seconds * 60 }
     step.doubt = { said: clock[1]!, others: [formatTime(seconds)] }
     state.remarks.push({
-      line: place.line, column: place.column + clock.index, length: clock[1]!.length, level: 'ask', code: 'hours-or-minutes', said: clock[1]!, readAs: longer,
+      line: place.line,
+      column: place.column + clock.index,
+      length: clock[1]!.length,
+      level: 'ask',
+      code: 'hours-or-minutes',
+      said: clock[1]!,
+      readAs: longer,
       fixes: [longer, formatTime(seconds)].map(text => ({ label: text, replacement: text })),
     })
   }

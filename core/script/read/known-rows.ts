@@ -44,7 +44,12 @@ function readFree(setting: Setting, line: Line): RowReading {
   return { placed, isCanonical: false, noticed: scanner.noticed, soft }
 }
 
-interface RowReading { placed: Placed[], isCanonical: boolean, noticed: Noticed[], soft: ReadonlyMap<Step, SoftWord> }
+interface RowReading {
+  placed: Placed[]
+  isCanonical: boolean
+  noticed: Noticed[]
+  soft: ReadonlyMap<Step, SoftWord>
+}
 
 /**
  * Rows read before: while one row is typed all the others stay as they are. What is kept here is never handed out,
@@ -68,7 +73,7 @@ function rowsReadAs(setting: Setting): Map<string, RowReading> {
   return rows
 }
 
-const keyOf = (line: Line) => line.start === 0 ? line.raw : `${line.start}\n${line.raw}`
+const keyOf = (line: Line) => (line.start === 0 ? line.raw : `${line.start}\n${line.raw}`)
 
 function copyOf(item: Item, soft: ReadonlyMap<Step, SoftWord>, state: State): Item {
   if (item.kind === 'block' || item.kind === 'leg') return { ...item, items: item.items.map(inner => copyOf(inner, soft, state)) }

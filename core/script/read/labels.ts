@@ -5,19 +5,32 @@ import { addRemark } from './state'
 import { hasContent } from './content'
 
 const bullet = /^\s*(?:\(?\d{1,2}[.)]\s+|[-*\u2022\u2013\u25E6>]\s+)(?=\S)/
-const partLabel = /^\s*(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series|part|block|session|workout|main)(?:\s+\d{1,2}|\s+[a-d])?)\s*(?::|\s[-\u2013]\s)\s*/i
+const partLabel =
+  /^\s*(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series|part|block|session|workout|main)(?:\s+\d{1,2}|\s+[a-d])?)\s*(?::|\s[-\u2013]\s)\s*/i
 const titleLabel = /^\s*([^\d:#@,;()]{3,60}?)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/
 const sportLabel = /^\s*(swim|bike|ride|cycle|run)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/i
 const totalLabel = /^\s*(\d[^:#@x\u00D7*(]{2,50}?):\s+(?=\S)/i
-const ownWords = /^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm|cool|wu|cd|rest|recovery|easy|jog|walk|float|hr|heart|leg|off|unread|title|sport|place|day|note|then|stride|transition|steady|threshold|r|ri|repeat|until)(?![\w-])/i
+const ownWords =
+  /^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm|cool|wu|cd|rest|recovery|easy|jog|walk|float|hr|heart|leg|off|unread|title|sport|place|day|note|then|stride|transition|steady|threshold|r|ri|repeat|until)(?![\w-])/i
 
 /** The line with its first letters blanked, so that every column stays what it was. */
-const blanked = (line: Line, length: number): Line => ({ ...line, raw: ' '.repeat(length) + line.raw.slice(length), start: Math.max(line.start, length) })
+const blanked = (line: Line, length: number): Line => ({
+  ...line,
+  raw: ' '.repeat(length) + line.raw.slice(length),
+  start: Math.max(line.start, length),
+})
 
 function titled(state: State, line: Line, label: RegExpExecArray): Line {
   state.session.title = label[1]!.trim()
   const from = line.raw.length - line.raw.trimStart().length
-  addRemark(state, line, { from, to: from + label[0].trim().length, level: 'note', code: 'titled', readAs: `title ${state.session.title}`, fixes: [] })
+  addRemark(state, line, {
+    from,
+    to: from + label[0].trim().length,
+    level: 'note',
+    code: 'titled',
+    readAs: `title ${state.session.title}`,
+    fixes: [],
+  })
   return blanked(line, label[0].length)
 }
 
@@ -29,24 +42,54 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
   const part = partLabel.exec(plain.raw)
   if (part && hasContent(plain.raw.slice(part[0].length))) {
     const from = plain.raw.length - plain.raw.trimStart().length
-    addRemark(state, plain, { from, to: part[0].trimEnd().length, level: 'note', code: 'label', readAs: 'the name of a part, passed over', fixes: [] })
+    addRemark(state, plain, {
+      from,
+      to: part[0].trimEnd().length,
+      level: 'note',
+      code: 'label',
+      readAs: 'the name of a part, passed over',
+      fixes: [],
+    })
     return blanked(plain, part[0].length)
   }
   const sport = state.setting.bySport ? sportLabel.exec(plain.raw)?.[1]?.toLowerCase() : undefined
-  if (sport) addRemark(state, plain, { from: plain.raw.length - plain.raw.trimStart().length, to: sportLabel.exec(plain.raw)![0].trimEnd().length, level: 'note', code: 'leg', readAs: `leg ${sport === 'swim' || sport === 'run' ? sport : 'ride'}`, fixes: [] })
-  if (sport) return { ...blanked(plain, sportLabel.exec(plain.raw)![0].length), sport: sport === 'swim' || sport === 'run' ? sport : 'ride' }
+  if (sport)
+    addRemark(state, plain, {
+      from: plain.raw.length - plain.raw.trimStart().length,
+      to: sportLabel.exec(plain.raw)![0].trimEnd().length,
+      level: 'note',
+      code: 'leg',
+      readAs: `leg ${sport === 'swim' || sport === 'run' ? sport : 'ride'}`,
+      fixes: [],
+    })
+  if (sport)
+    return { ...blanked(plain, sportLabel.exec(plain.raw)![0].length), sport: sport === 'swim' || sport === 'run' ? sport : 'ride' }
   const place = isFirstRow && !state.session.place ? titleLabel.exec(plain.raw) : null
   const named = place && parsePlace(place[1]!)
   if (named) {
     state.session.place = named
-    addRemark(state, plain, { from: plain.raw.length - plain.raw.trimStart().length, to: place[0].trimEnd().length, level: 'note', code: 'place', readAs: `place ${printPlace(named)}`, fixes: [] })
+    addRemark(state, plain, {
+      from: plain.raw.length - plain.raw.trimStart().length,
+      to: place[0].trimEnd().length,
+      level: 'note',
+      code: 'place',
+      readAs: `place ${printPlace(named)}`,
+      fixes: [],
+    })
     return blanked(plain, place[0].length)
   }
   const isTitleDue = isFirstRow && state.session.title === undefined
   const total = isTitleDue ? totalLabel.exec(plain.raw) : null
-  if (total && hasContent(plain.raw.slice(total[0].length)) && !/\b(?:times|rounds?|sets?|reps?)\b/i.test(total[1]!)) return titled(state, plain, total)
+  if (total && hasContent(plain.raw.slice(total[0].length)) && !/\b(?:times|rounds?|sets?|reps?)\b/i.test(total[1]!))
+    return titled(state, plain, total)
   const title = isTitleDue ? titleLabel.exec(plain.raw) : null
-  if (title && /\p{L}{2}/u.test(title[1]!) && !ownWords.test(title[1]!) && !hasContent(title[1]!) && hasContent(plain.raw.slice(title[0].length))) {
+  if (
+    title &&
+    /\p{L}{2}/u.test(title[1]!) &&
+    !ownWords.test(title[1]!) &&
+    !hasContent(title[1]!) &&
+    hasContent(plain.raw.slice(title[0].length))
+  ) {
     return titled(state, plain, title)
   }
   return plain

@@ -2,7 +2,9 @@ import type { Item, Leg, Sport } from '../../session/document'
 import type { Scanner } from './scanner'
 
 const sportWords: readonly (readonly [RegExp, Sport])[] = [
-  [/\b(?:swim(?:ming)?|swum)\b/i, 'swim'], [/\b(?:ride|riding|bike|biking|cycl(?:e|ing)|turbo|spin)\b/i, 'ride'], [/\b(?:run(?:ning)?)\b/i, 'run'],
+  [/\b(?:swim(?:ming)?|swum)\b/i, 'swim'],
+  [/\b(?:ride|riding|bike|biking|cycl(?:e|ing)|turbo|spin)\b/i, 'ride'],
+  [/\b(?:run(?:ning)?)\b/i, 'run'],
 ]
 const partBoundary = /[,;\n+&]|\bthen\b|\band\b/i
 const sayingLength = /\d|\b(?:half|mile|hour)\b/i

@@ -28,7 +28,14 @@ const anotherLength = /,\s*\d[\d:.]*\s*(?:min|sec|s|h|'|")?\s*(?:,|$)/iy
 /** `6 x 400, 2 min`: a short time and no more, last or before something else than a further time, is likelier the recovery than work. */
 function isBareTime(scanner: Scanner, words: string, step: Step): boolean {
   const { role, end, ...more } = step
-  return role === 'work' && end.on === 'time' && isShort(end) && Object.keys(more).length === 1 && /^\d/.test(words) && !sees(scanner, anotherLength)
+  return (
+    role === 'work' &&
+    end.on === 'time' &&
+    isShort(end) &&
+    Object.keys(more).length === 1 &&
+    /^\d/.test(words) &&
+    !sees(scanner, anotherLength)
+  )
 }
 
 /** A recovery after a comma, after a repeat that has none of its own, belongs to every round; asked. */
@@ -54,7 +61,8 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number
     const repeat = scanner.raw.slice(memberFrom, from).trim()
     const fixes = kept
       ? [
-          { label: 'in every round', replacement: kept }, { label: 'only between', replacement: `${repeat} w/ ${words}` },
+          { label: 'in every round', replacement: kept },
+          { label: 'only between', replacement: `${repeat} w/ ${words}` },
           ...(isBare ? [{ label: 'a step of its own', replacement: `${repeat}, work ${printEnd(step.end)}` }] : []),
         ]
       : []
@@ -71,21 +79,28 @@ function askAfterSet(scanner: Scanner, from: number, before: Item | undefined, i
   const words = printStep(item)
   item.role = 'recovery'
   item.doubt = { said }
-  notice(scanner, from, 'ask', 'set-recovery', `recovery ${words} after each set`, [{ label: 'recovery', replacement: `then recovery ${words}` }, { label: 'work', replacement: `work ${words}` }])
+  notice(scanner, from, 'ask', 'set-recovery', `recovery ${words} after each set`, [
+    { label: 'recovery', replacement: `then recovery ${words}` },
+    { label: 'work', replacement: `work ${words}` },
+  ])
 }
 
 const capStarts = ',hpcm'
 
 /** `, HR < 145` behind a step or a repeat. */
-function readCap(scanner: Scanner): Ceiling & { isTarget: boolean } | null {
+function readCap(scanner: Scanner): (Ceiling & { isTarget: boolean }) | null {
   if (!capStarts.includes(upcoming(scanner))) return null
-  const cap = take(scanner, /,?\s*(?:(?:HR|heart\s+rate|pulse)\s*(?:<|under|below|max|cap)|(?:HR\s+|max\s+HR\s*|max\s+heart\s+rate\s*)?cap(?:ped)?(?:\s+at)?|max\s+HR)\s*(\d{2,3})\s*(?:bpm)?(?=\s*(?:$|[,;+&#)\]/]))/iy)
+  const cap = take(
+    scanner,
+    /,?\s*(?:(?:HR|heart\s+rate|pulse)\s*(?:<|under|below|max|cap)|(?:HR\s+|max\s+HR\s*|max\s+heart\s+rate\s*)?cap(?:ped)?(?:\s+at)?|max\s+HR)\s*(\d{2,3})\s*(?:bpm)?(?=\s*(?:$|[,;+&#)\]/]))/iy,
+  )
   return cap && { of: 'heart-rate', above: Number(cap[1]), isTarget: /<|under|below/i.test(cap[0]) }
 }
 
 const partName = /(?:(?:main|pre|post|last|final)[\s-]*)?(?:set|series)(?:\s+\d)?\s*:/iy
 const separatorStarts = ',;+&-/tawpif'
-const separator = /\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)|plus(?![a-z])|followed\s+by(?![a-z])|\/)\s*/iy
+const separator =
+  /\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)|plus(?![a-z])|followed\s+by(?![a-z])|\/)\s*/iy
 
 /** `2 h easy with 3 x 10 min`: the repeats may come after the ride or stand within it; strides come after. */
 function askWithin(scanner: Scanner, from: number, item: Item): void {
@@ -150,13 +165,21 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
       }
       if (inBrackets) askAfterSet(scanner, found.from, placed.at(-1)?.item, last)
       if (/\bwith\b|w\/|incl/i.test(joint)) askWithin(scanner, found.from, last)
-      const ceiling: Ceiling & { isTarget?: boolean } | null = (upcoming(scanner) === 'c' ? attempt(scanner, readCeiling) : null) ?? readCap(scanner)
-      if (ceiling && ceiling.isTarget && last.kind === 'step' && last.role === 'work' && !last.target && !soft.has(last)) last.target = { of: 'heart-rate', unit: 'bpm', hardest: ceiling.above }
-      else if (ceiling && last.kind !== 'unread' && last.kind !== 'leg') last.ceiling = { of: ceiling.of, above: ceiling.above, ...(ceiling.unit ? { unit: ceiling.unit } : {}) }
+      const ceiling: (Ceiling & { isTarget?: boolean }) | null =
+        (upcoming(scanner) === 'c' ? attempt(scanner, readCeiling) : null) ?? readCap(scanner)
+      if (ceiling && ceiling.isTarget && last.kind === 'step' && last.role === 'work' && !last.target && !soft.has(last))
+        last.target = { of: 'heart-rate', unit: 'bpm', hardest: ceiling.above }
+      else if (ceiling && last.kind !== 'unread' && last.kind !== 'leg')
+        last.ceiling = { of: ceiling.of, above: ceiling.above, ...(ceiling.unit ? { unit: ceiling.unit } : {}) }
       const doubt = readDoubt(scanner)
       if (doubt && last.kind !== 'unread' && last.kind !== 'leg') last.doubt = doubt
       sayLeftOver(scanner, last, inBrackets)
-      return sees(scanner, /$|[,;+&#)\]/]|-\s|then\b|and\b|(?:with|including|incl)\s+(?:the\s+)?last\b|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)/iy) ? found : null
+      return sees(
+        scanner,
+        /$|[,;+&#)\]/]|-\s|then\b|and\b|(?:with|including|incl)\s+(?:the\s+)?last\b|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)/iy,
+      )
+        ? found
+        : null
     })
     if (member) {
       for (const item of member.items) placed.push({ item, from: member.from, to: scanner.at, ...(sport ? { sport } : {}) })
@@ -173,7 +196,13 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
       continue
     }
     const item: Item = { kind: 'unread', text: text.slice(0, 4000).trim() }
-    notice(scanner, from, 'error', 'unreadable', depth > limits.nesting ? `brackets stand more than ${limits.nesting} deep in each other` : explainUnreadable(text, scanner.setting))
+    notice(
+      scanner,
+      from,
+      'error',
+      'unreadable',
+      depth > limits.nesting ? `brackets stand more than ${limits.nesting} deep in each other` : explainUnreadable(text, scanner.setting),
+    )
     placed.push({ item, from, to: scanner.at })
   }
 }

@@ -5,7 +5,7 @@ export interface ReadOptions {
   /** Taken where the text names no sport and nothing in it tells one. */
   sport?: SessionSport
   /** How this athlete writes paces and pool lengths, where the text leaves it open. */
-  units?: { run: 'km' | 'mi', ride: 'km' | 'mi', swim: 'm' | 'yd' }
+  units?: { run: 'km' | 'mi'; ride: 'km' | 'mi'; swim: 'm' | 'yd' }
   /** A date of the week that named days stand for; named days stay names without it. */
   week?: string
   /** Today, where a date without a year is read and no week is given. */
@@ -15,4 +15,9 @@ export interface ReadOptions {
 }
 
 /** Where an item was said. */
-export interface RowPlace { line: number, column: number, length: number, said: string }
+export interface RowPlace {
+  line: number
+  column: number
+  length: number
+  said: string
+}

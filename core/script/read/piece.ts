@@ -33,37 +33,41 @@ interface Draft {
   notes: string[]
 }
 
-const lengthOf = (draft: Draft) => draft.extent?.end.on === 'distance' ? draft.extent.end : undefined
+const lengthOf = (draft: Draft) => (draft.extent?.end.on === 'distance' ? draft.extent.end : undefined)
 
 function readTargets(scanner: Scanner, draft: Draft): boolean {
-  return attempt(scanner, () => {
-    if (!take(scanner, /@|at\b(?=\s*\S)/iy)) return null
-    const ownTime = draft.step.target?.of === 'pace' && 'unit' in draft.step.target && draft.step.target.unit === 's/step'
-    if (take(scanner, /also\b/iy)) {
-      const also = readTarget(scanner, { afterAt: true })
-      if (!also) return null
-      draft.step.also = also
+  return (
+    attempt(scanner, () => {
+      if (!take(scanner, /@|at\b(?=\s*\S)/iy)) return null
+      const ownTime = draft.step.target?.of === 'pace' && 'unit' in draft.step.target && draft.step.target.unit === 's/step'
+      if (take(scanner, /also\b/iy)) {
+        const also = readTarget(scanner, { afterAt: true })
+        if (!also) return null
+        draft.step.also = also
+        return true
+      }
+      const target = readTarget(scanner, { afterAt: true, length: lengthOf(draft) })
+      if (!target) return null
+      if (!draft.step.target) draft.step.target = target
+      else if ((ownTime || !scanner.strict) && !draft.step.also) draft.step.also = target
+      else return null
       return true
-    }
-    const target = readTarget(scanner, { afterAt: true, length: lengthOf(draft) })
-    if (!target) return null
-    if (!draft.step.target) draft.step.target = target
-    else if ((ownTime || !scanner.strict) && !draft.step.also) draft.step.also = target
-    else return null
-    return true
-  }) !== null
+    }) !== null
+  )
 }
 
 function readAnd(scanner: Scanner, draft: Draft): boolean {
   if (!draft.step.target || draft.step.also) return false
-  const also = attempt(scanner, () => take(scanner, /and\b/iy) ? readTarget(scanner, { afterAt: true }) : null)
+  const also = attempt(scanner, () => (take(scanner, /and\b/iy) ? readTarget(scanner, { afterAt: true }) : null))
   if (also) draft.step.also = also
   return also !== null
 }
 
 function readOwnTime(scanner: Scanner, draft: Draft): boolean {
   if (draft.extent?.end.on !== 'distance' || draft.step.target) return false
-  const target = attempt(scanner, () => take(scanner, /in\b/iy) ? readTarget(scanner, { afterAt: true, unit: { of: 'pace', unit: 's/step' } }) : null)
+  const target = attempt(scanner, () =>
+    take(scanner, /in\b/iy) ? readTarget(scanner, { afterAt: true, unit: { of: 'pace', unit: 's/step' } }) : null,
+  )
   if (target) draft.step.target = target
   return target !== null
 }
@@ -174,7 +178,8 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
   return draft.extent !== undefined && readUnknownWords(scanner, draft)
 }
 
-const outerWords = /(?:w|with|then|and|or|to|x|by|between|in\s+between|times|twice|thrice|through|sets?|rounds?|until|till|for|same|last|final|finish(?:ing)?|including|incl|plus|followed|repeat(?:ed)?|less|more|shorter|longer|off|on|rest|recovery|rec|ri|r|warm|cool|wu|cd|jog|walk|float|easy|strides?|swim|ride|run|at|as|per|cap|max|hr|zone|rpe|ceiling|give|over|kcal|half|quarter)(?![\p{L}\d])/iuy
+const outerWords =
+  /(?:w|with|then|and|or|to|x|by|between|in\s+between|times|twice|thrice|through|sets?|rounds?|until|till|for|same|last|final|finish(?:ing)?|including|incl|plus|followed|repeat(?:ed)?|less|more|shorter|longer|off|on|rest|recovery|rec|ri|r|warm|cool|wu|cd|jog|walk|float|easy|strides?|swim|ride|run|at|as|per|cap|max|hr|zone|rpe|ceiling|give|over|kcal|half|quarter)(?![\p{L}\d])/iuy
 const unknownWord = /\p{L}[\p{L}'\u2019.-]*/uy
 
 /** Words about the step that say no length, role or target, kept as its note: `45 min easy along the quay`. */
@@ -195,7 +200,15 @@ function readUnknownWords(scanner: Scanner, draft: Draft): boolean {
 /** A cap beside another word for how hard, as in `easy, HR < 145`, is a ceiling and no target. */
 export function capToCeiling(step: Step): void {
   const { target } = step
-  if (target?.of !== 'heart-rate' || !('unit' in target) || target.unit !== 'bpm' || target.easiest !== undefined || target.hardest === undefined || target.to) return
+  if (
+    target?.of !== 'heart-rate' ||
+    !('unit' in target) ||
+    target.unit !== 'bpm' ||
+    target.easiest !== undefined ||
+    target.hardest === undefined ||
+    target.to
+  )
+    return
   step.ceiling = { of: 'heart-rate', above: target.hardest }
   delete step.target
 }
@@ -214,7 +227,9 @@ export function readPiece(scanner: Scanner, given?: End): Piece | null {
     const noticedBefore = scanner.noticed.length
     const draft: Draft = { swim: {}, step: {}, notes: [], extent: given && { end: given } }
     const off = take(scanner, /off\s+(?=\S)/iy)
-    while (readAttribute(scanner, draft)) { /* one phrase after another */ }
+    while (readAttribute(scanner, draft)) {
+      /* one phrase after another */
+    }
     const softWord = draft.soft ?? (draft.manner && draft.manner !== 'stride' ? draft.manner : undefined)
     if (!draft.extent && !draft.role && !(draft.manner && (softWord || !scanner.strict))) return null
     const bare = !draft.extent

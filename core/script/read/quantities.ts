@@ -13,8 +13,9 @@ export function readNumber(scanner: Scanner): number | null {
   if (!match) return null
   if (match[1]) {
     const value = Number(match[1].replace(/,/g, ''))
-    notice(scanner, scanner.at - match[0].length, 'ask', 'thousands', formatNumber(value),
-      [{ label: 'as a decimal', replacement: match[0].replace(',', '.') }])
+    notice(scanner, scanner.at - match[0].length, 'ask', 'thousands', formatNumber(value), [
+      { label: 'as a decimal', replacement: match[0].replace(',', '.') },
+    ])
     return value
   }
   if (match[2]) return Number(match[2]) + fractions[match[3]!]!
@@ -46,15 +47,19 @@ export function readTime(scanner: Scanner): number | null {
       const hours = take(scanner, hourForms)
       return hours && roundMilli(decimal(hours[1]!) * 3600 + Number(hours[2] ?? hours[3] ?? 0) * 60)
     }
-    case 'm': case '\'': {
+    case 'm':
+    case "'": {
       const mixed = sign === 'm' ? take(scanner, minuteSeconds) : null
       if (mixed) return Number(mixed[1]) * 60 + Number(mixed[2])
       const minutes = take(scanner, sign === 'm' ? minuteForms : primes)
       if (minutes) return roundMilli(decimal(minutes[1]!) * 60 + Number(minutes[2] ?? minutes[3] ?? 0))
       return readSeconds(scanner)
     }
-    case 's': case '"': return readSeconds(scanner)
-    default: return null
+    case 's':
+    case '"':
+      return readSeconds(scanner)
+    default:
+      return null
   }
 }
 
@@ -75,11 +80,12 @@ function unitOf(word: string): DistanceUnit {
   return 'm'
 }
 
-export type Quantity
-  = | { measure: 'time', seconds: number }
-    | { measure: 'distance', value: number, unit: DistanceUnit }
+export type Quantity = { measure: 'time'; seconds: number } | { measure: 'distance'; value: number; unit: DistanceUnit }
 
-export interface ReadQuantity { quantity: Quantity, doubt?: { said: string, others: string[] } }
+export interface ReadQuantity {
+  quantity: Quantity
+  doubt?: { said: string; others: string[] }
+}
 
 const printQuantity = (quantity: Quantity) =>
   quantity.measure === 'time' ? formatTime(quantity.seconds) : `${formatNumber(quantity.value)} ${quantity.unit}`
@@ -87,17 +93,24 @@ const printQuantity = (quantity: Quantity) =>
 const longestWay = 1e7
 
 /** Whether a length is more than nothing and within what a document may say. */
-export const isWithinBounds = (quantity: Quantity): boolean => quantity.measure === 'time'
-  ? quantity.seconds > 0 && quantity.seconds <= limits.seconds
-  : quantity.value > 0 && quantity.value <= longestWay
+export const isWithinBounds = (quantity: Quantity): boolean =>
+  quantity.measure === 'time'
+    ? quantity.seconds > 0 && quantity.seconds <= limits.seconds
+    : quantity.value > 0 && quantity.value <= longestWay
 
 const minutesOf = (value: number): Quantity => ({ measure: 'time', seconds: roundMilli(value * 60) })
 
 function inDoubt(scanner: Scanner, from: number, quantity: Quantity, others: Quantity[], code = 'unit-doubtful'): ReadQuantity {
   const said = saidBetween(scanner, from)
   const readings = others.map(printQuantity)
-  notice(scanner, from, 'ask', code, printQuantity(quantity),
-    [quantity, ...others].map(printQuantity).map(text => ({ label: text, replacement: text })))
+  notice(
+    scanner,
+    from,
+    'ask',
+    code,
+    printQuantity(quantity),
+    [quantity, ...others].map(printQuantity).map(text => ({ label: text, replacement: text })),
+  )
   return { quantity, doubt: { said, others: readings } }
 }
 
@@ -118,7 +131,9 @@ function readBareNumber(scanner: Scanner, from: number, value: number): ReadQuan
   const unit = sport === 'swim' ? poolUnit : 'm'
   if ((sport === 'run' && value >= 100) || (sport === 'swim' && value >= 25)) {
     const quantity: Quantity = { measure: 'distance', value, unit }
-    notice(scanner, from, 'note', 'bare-number', printQuantity(quantity), [{ label: `write ${printQuantity(quantity)}`, replacement: printQuantity(quantity) }])
+    notice(scanner, from, 'note', 'bare-number', printQuantity(quantity), [
+      { label: `write ${printQuantity(quantity)}`, replacement: printQuantity(quantity) },
+    ])
     return { quantity }
   }
   const seconds: Quantity = { measure: 'time', seconds: value }
@@ -134,7 +149,11 @@ const usualPool = 25
 function readLengths(scanner: Scanner, from: number, count: number): ReadQuantity | null {
   const { sport, poolUnit, poolLength } = scanner.setting
   if (sport !== 'swim' || scanner.strict || !take(scanner, poolLengths)) return null
-  const ofPool = (length: number, unit: DistanceUnit = poolUnit): Quantity => ({ measure: 'distance', value: Math.round(count * length * 100) / 100, unit })
+  const ofPool = (length: number, unit: DistanceUnit = poolUnit): Quantity => ({
+    measure: 'distance',
+    value: Math.round(count * length * 100) / 100,
+    unit,
+  })
   if (poolLength !== undefined) return { quantity: ofPool(poolLength) }
   const others = poolUnit === 'm' ? [ofPool(50), ofPool(usualPool, 'yd')] : [ofPool(50), ofPool(usualPool, 'm')]
   return inDoubt(scanner, from, ofPool(usualPool), others, 'pool-length')

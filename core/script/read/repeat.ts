@@ -11,7 +11,12 @@ import { readList } from './list'
 import { readTarget } from './targets'
 
 /** What one part of a list was read as. */
-export interface Member { items: Item[], from: number, repeated: boolean, hasRecovery: boolean }
+export interface Member {
+  items: Item[]
+  from: number
+  repeated: boolean
+  hasRecovery: boolean
+}
 
 const strideCount = /(\d{1,2})\s+(?=(?:strides?|accelerations?)(?![a-z]))/iy
 const countPattern = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?)(?![a-z])(?:\s+(?:of|through)\b)?:?/iy
@@ -25,7 +30,7 @@ function readLadder(scanner: Scanner, soft: SoftSteps): Step[] | null {
     if (!listed) return null
     const pattern = readPiece(scanner, listed[0])
     if (!pattern || (!ends && (pattern.soft || pattern.step.role !== 'work'))) return null
-    return listed.map((end) => {
+    return listed.map(end => {
       const step: Step = { ...pattern.step, end }
       if (pattern.soft) soft.set(step, pattern.soft)
       return step
@@ -73,8 +78,12 @@ function withBetween(items: Item[], between: Step[], areLike: boolean): Item[] {
 
 /** Whether what stands between the rounds of a repeat can still be said: it has several rounds, and only work in them. */
 export function lacksBetween(item: Item | undefined): item is Block {
-  return item?.kind === 'block' && (item.repeat.times ?? 0) > 1 && item.lastRecovery === undefined
-    && item.items.every(inner => inner.kind === 'step' && inner.role === 'work' && inner.end.on !== 'send-off')
+  return (
+    item?.kind === 'block' &&
+    (item.repeat.times ?? 0) > 1 &&
+    item.lastRecovery === undefined &&
+    item.items.every(inner => inner.kind === 'step' && inner.role === 'work' && inner.end.on !== 'send-off')
+  )
 }
 
 /** Puts between the rounds of a repeat what was said of it later. */
@@ -90,8 +99,14 @@ function countOf(scanner: Scanner, match: RegExpExecArray): number | null {
   const count = wordCounts[match[1]!.toLowerCase()] ?? Number(match[1])
   if (count < 1 || count > limits.times) return null
   if (match[2]) {
-    notice(scanner, scanner.at - match[0].length, 'ask', 'count-range', `${count} times`,
-      [match[1]!, match[2]].map(times => ({ label: `${times} times`, replacement: `${times} x` })))
+    notice(
+      scanner,
+      scanner.at - match[0].length,
+      'ask',
+      'count-range',
+      `${count} times`,
+      [match[1]!, match[2]].map(times => ({ label: `${times} times`, replacement: `${times} x` })),
+    )
   }
   return count
 }
@@ -109,7 +124,10 @@ export function inEveryRound(scanner: Scanner, from: number, end: number, recove
   const words = scanner.raw.slice(from, end).trim()
   const count = /^\d{1,4}\s*(?:x|\u00D7|\*|times|rounds?|sets?|reps?)(?:\s+of\b)?/i.exec(words)?.[0]
   if (!count) return null
-  const body = words.slice(count.length).trim().replace(/^[([]([\s\S]*)[)\]]$/, '$1')
+  const body = words
+    .slice(count.length)
+    .trim()
+    .replace(/^[([]([\s\S]*)[)\]]$/, '$1')
   return `${count} (${body}, ${printStep(recovery)})`
 }
 
@@ -120,8 +138,14 @@ export function inEveryRound(scanner: Scanner, from: number, end: number, recove
  */
 function noticeBetween(scanner: Scanner, from: number, end: number, between: readonly Step[], isInEach = false): void {
   const kept = between.length === 1 && !isInEach ? inEveryRound(scanner, from, end, between[0]!) : null
-  notice(scanner, kept ? from : end, 'note', 'between', 'between the repeats: none after the last',
-    kept ? [{ label: 'after the last too', replacement: kept }] : [])
+  notice(
+    scanner,
+    kept ? from : end,
+    'note',
+    'between',
+    'between the repeats: none after the last',
+    kept ? [{ label: 'after the last too', replacement: kept }] : [],
+  )
 }
 
 /** `20 x 30/30`: two bare numbers of at most a minute are seconds of work and of recovery; asked. */
@@ -135,7 +159,8 @@ function readShortPair(scanner: Scanner): Step[] | null {
   }
   const [work, easy] = [Number(match[1]), Number(match[2])]
   notice(scanner, from, 'ask', 'short-pair', `${work} s of work, ${easy} s of recovery between`, [
-    { label: 'seconds', replacement: `${work} s / ${easy} s` }, { label: 'minutes', replacement: `${work} min / ${easy} min` },
+    { label: 'seconds', replacement: `${work} s / ${easy} s` },
+    { label: 'minutes', replacement: `${work} min / ${easy} min` },
   ])
   return [
     { kind: 'step', role: 'work', end: { on: 'time', seconds: work }, doubt: { said: match[0].trim() } },
@@ -143,11 +168,12 @@ function readShortPair(scanner: Scanner): Step[] | null {
   ]
 }
 
-const areWork = (items: readonly Item[], soft: SoftSteps) => items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
+const areWork = (items: readonly Item[], soft: SoftSteps) =>
+  items.every(item => item.kind === 'step' && item.role === 'work' && !soft.has(item))
 
 /** The work of a group that its target is for: what says how hard by a target or a word of its own keeps that. */
 function withoutTarget(items: readonly Item[], soft: SoftSteps): Step[] {
-  return items.flatMap((item) => {
+  return items.flatMap(item => {
     if (item.kind === 'block' || item.kind === 'leg') return withoutTarget(item.items, soft)
     return item.kind === 'step' && item.role === 'work' && !item.target && !soft.has(item) ? [item] : []
   })
@@ -174,39 +200,74 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number): Member |
   const count = match && countOf(scanner, match)
   if (count === null) return null
   const shortPair = readShortPair(scanner)
-  if (shortPair) return { items: [block({ times: count }, shortPair, true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+  if (shortPair)
+    return { items: [block({ times: count }, shortPair, true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
   let items: Item[]
   if (match![0].endsWith(':') && !sees(scanner, opening)) {
     const inner = readList(scanner, soft, depth + 1, false)
     if (inner.length === 0) return null
-    return { items: [block({ times: count }, inner.map(placed => placed.item), false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+    return {
+      items: [
+        block(
+          { times: count },
+          inner.map(placed => placed.item),
+          false,
+          countDoubt(scanner, match),
+        ),
+      ],
+      from,
+      repeated: true,
+      hasRecovery: true,
+    }
   }
   if (take(scanner, opening)) {
     const inner = readList(scanner, soft, depth + 1, true)
     if (inner.length === 0 || !take(scanner, closing)) return null
     items = inner.map(placed => placed.item)
     readGroupTarget(scanner, items, soft)
-  }
-  else {
+  } else {
     const member = readMember(scanner, soft, depth + 1, false)
     if (!member) return null
     items = member.items
     const off = items.length === 1 ? readOnOff(scanner, soft) : null
-    if (off) return { items: [block({ times: count }, [...items, off], false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+    if (off)
+      return {
+        items: [block({ times: count }, [...items, off], false, countDoubt(scanner, match))],
+        from,
+        repeated: true,
+        hasRecovery: true,
+      }
   }
   const easy = readJoinedRecovery(scanner, soft)
-  if (easy) return { items: [block({ times: count }, [...items, easy], false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+  if (easy)
+    return {
+      items: [block({ times: count }, [...items, easy], false, countDoubt(scanner, match))],
+      from,
+      repeated: true,
+      hasRecovery: true,
+    }
   const single = items.length === 1 || areWork(items, soft)
   const beforeBetween = scanner.at
   const between = readBetween(scanner, soft, items.length === 1 ? items[0] : undefined)
   if (between) {
     noticeBetween(scanner, from, beforeBetween, between, single && items.length > 1)
-    return { items: [block({ times: count }, withBetween(items, between, single), true, countDoubt(scanner, match))], from, repeated: true, hasRecovery: true }
+    return {
+      items: [block({ times: count }, withBetween(items, between, single), true, countDoubt(scanner, match))],
+      from,
+      repeated: true,
+      hasRecovery: true,
+    }
   }
-  return { items: [block({ times: count }, items, false, countDoubt(scanner, match))], from, repeated: true, hasRecovery: !single || items[0]!.kind === 'block' }
+  return {
+    items: [block({ times: count }, items, false, countDoubt(scanner, match))],
+    from,
+    repeated: true,
+    hasRecovery: !single || items[0]!.kind === 'block',
+  }
 }
 
-const againPattern = /,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/@]|w\/|with\b|then\b|at\b))/iy
+const againPattern =
+  /,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/@]|w\/|with\b|then\b|at\b))/iy
 const againStarts = ',xtr*'
 const isDigit = (letter: string) => letter >= '0' && letter <= '9'
 const countWords: Record<string, number> = { twice: 2, thrice: 3, two: 2, three: 3, four: 4, five: 5 }
@@ -216,7 +277,7 @@ function readAgain(scanner: Scanner): number | null {
   const match = isDigit(next) || againStarts.includes(next) ? take(scanner, againPattern) : null
   if (!match) return null
   const digits = match[1] ?? match[3]
-  const times = digits ? Number(digits) : countWords[(match[2] ?? match[4])!.toLowerCase().split(/\s/)[0]!] ?? 0
+  const times = digits ? Number(digits) : (countWords[(match[2] ?? match[4])!.toLowerCase().split(/\s/)[0]!] ?? 0)
   return times >= 1 && times <= limits.times ? times : null
 }
 
@@ -230,8 +291,20 @@ function readUntilBlock(scanner: Scanner, soft: SoftSteps, depth: number): Membe
   const inner = readList(scanner, soft, depth + 1, inBrackets)
   if (inner.length < (inBrackets ? 1 : 2) || (inBrackets && !take(scanner, closing))) return null
   const { quantity } = reading
-  const repeat: Repeat = quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
-  return { items: [block(repeat, inner.map(placed => placed.item), false)], from, repeated: true, hasRecovery: true }
+  const repeat: Repeat =
+    quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
+  return {
+    items: [
+      block(
+        repeat,
+        inner.map(placed => placed.item),
+        false,
+      ),
+    ],
+    from,
+    repeated: true,
+    hasRecovery: true,
+  }
 }
 
 /** A repeat, a ladder, a group or one step, with what stands between its parts. */
@@ -239,11 +312,13 @@ export function readMember(scanner: Scanner, soft: SoftSteps, depth: number, wit
   if (depth > limits.nesting + 2) return null
   skipSpaces(scanner)
   const from = scanner.at
-  const counted = isDigit(upcoming(scanner)) || 'ot'.includes(upcoming(scanner)) ? attempt(scanner, () => readCounted(scanner, soft, depth)) : null
+  const counted =
+    isDigit(upcoming(scanner)) || 'ot'.includes(upcoming(scanner)) ? attempt(scanner, () => readCounted(scanner, soft, depth)) : null
   if (counted) return again(scanner, counted, false, soft)
-  const untilBlock = 'rg'.includes(upcoming(scanner)) || /of\b/i.test(scanner.text.slice(scanner.at, scanner.at + 16))
-    ? attempt(scanner, () => readUntilBlock(scanner, soft, depth))
-    : null
+  const untilBlock =
+    'rg'.includes(upcoming(scanner)) || /of\b/i.test(scanner.text.slice(scanner.at, scanner.at + 16))
+      ? attempt(scanner, () => readUntilBlock(scanner, soft, depth))
+      : null
   if (untilBlock) return untilBlock
   const ladder = isDigit(upcoming(scanner)) ? readLadder(scanner, soft) : null
   if (ladder) {

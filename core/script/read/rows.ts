@@ -15,7 +15,14 @@ import { addRemark, addSpelling, settingFor } from './state'
 
 function unreadLine(state: State, line: Line, code: string, why: string): Item {
   const text = line.raw.trim().slice(0, 4000).trim()
-  addRemark(state, line, { from: line.raw.length - line.raw.trimStart().length, to: line.raw.trimEnd().length, level: 'error', code, readAs: why, fixes: [] })
+  addRemark(state, line, {
+    from: line.raw.length - line.raw.trimStart().length,
+    to: line.raw.trimEnd().length,
+    level: 'error',
+    code,
+    readAs: why,
+    fixes: [],
+  })
   return { kind: 'unread', text }
 }
 
@@ -56,7 +63,7 @@ function readHeader(state: State, line: Line): boolean | Item {
   if (name === 'prompt') {
     const prompt = parsePrompt(value.trim())
     if (!prompt) return bad('a prompt reads: prompt drink from 40:00 every 20:00')
-    session.prompts = [...session.prompts ?? [], prompt]
+    session.prompts = [...(session.prompts ?? []), prompt]
     return true
   }
   const ceiling = readCeilingLine(scan(line.raw, state.setting))
@@ -82,16 +89,32 @@ function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
 /** A line that says neither a length nor a role. */
 function keepTalk(state: State, line: Line, text: string): Item[] {
   addNote(state.session, text)
-  addRemark(state, line, { from: line.raw.length - line.raw.trimStart().length, to: line.raw.trimEnd().length, level: 'note', code: 'chatter', readAs: 'kept as the session\'s note', fixes: [] })
+  addRemark(state, line, {
+    from: line.raw.length - line.raw.trimStart().length,
+    to: line.raw.trimEnd().length,
+    level: 'note',
+    code: 'chatter',
+    readAs: "kept as the session's note",
+    fixes: [],
+  })
   return []
 }
 
 function readFreeLine(state: State, line: Line): Item[] {
   const text = line.raw.trim()
-  const cap = !/^(?:HR|heart|pulse|<|under|below|max)/i.test(text) ? null : /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
+  const cap = !/^(?:HR|heart|pulse|<|under|below|max)/i.test(text)
+    ? null
+    : /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
   if (cap) {
     state.session.ceiling = { of: 'heart-rate', above: Number(cap[1]) }
-    addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'note', code: 'session-ceiling', readAs: `ceiling ${cap[1]} bpm`, fixes: [] })
+    addRemark(state, line, {
+      from: line.indent,
+      to: line.raw.trimEnd().length,
+      level: 'note',
+      code: 'session-ceiling',
+      readAs: `ceiling ${cap[1]} bpm`,
+      fixes: [],
+    })
     return []
   }
   if (!hasContent(text) && !hasContent(fold(text))) return keepTalk(state, line, text)
@@ -99,9 +122,14 @@ function readFreeLine(state: State, line: Line): Item[] {
   if (line.sport && setting.bySport) state.setting = { ...setting.bySport[line.sport], bySport: setting.bySport }
   const { placed, isCanonical, noticed } = readRow(state, line)
   state.setting = setting
-  if (placed.length === 0 || (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))) return keepTalk(state, line, text)
+  if (
+    placed.length === 0 ||
+    (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))
+  )
+    return keepTalk(state, line, text)
   const items = takeRow(state, line, placed)
-  if (!isCanonical) state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  if (!isCanonical)
+    state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
   return items
 }
 
@@ -117,7 +145,10 @@ function takeRow(state: State, line: Line, placed: readonly Placed[]): Item[] {
 }
 
 /** The lines of a session, and which comes next. */
-export interface Cursor { lines: Line[], at: number }
+export interface Cursor {
+  lines: Line[]
+  at: number
+}
 
 function holdsRows(state: State, cursor: Cursor, line: Line): Item[] {
   const inner: Item[] = []
@@ -136,7 +167,8 @@ function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<R
     addNote(block, further[1] ?? '')
     cursor.at++
   }
-  const printed = () => ' '.repeat(line.indent) + printBlockHeader(block) + (note === undefined ? '' : `  #${note === '' ? '' : ` ${note}`}`)
+  const printed = () =>
+    ' '.repeat(line.indent) + printBlockHeader(block) + (note === undefined ? '' : `  #${note === '' ? '' : ` ${note}`}`)
   if (printed() !== line.raw) state.readings.push({ line, items: [block], noticed: scanner.noticed, printed })
   state.places.set(block, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
   block.items = holdsRows(state, cursor, line)
@@ -187,13 +219,27 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
     if (unread) {
       const item: Item = { kind: 'unread', text: unread[1]!.trim() }
       state.places.set(item, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
-      addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'error', code: 'unread', readAs: 'kept until it is put in words the reader knows', fixes: [] })
+      addRemark(state, line, {
+        from: line.indent,
+        to: line.raw.trimEnd().length,
+        level: 'error',
+        code: 'unread',
+        readAs: 'kept until it is put in words the reader knows',
+        fixes: [],
+      })
       into.push(item)
       inHeaders = false
       continue
     }
     if (state.steps > limits.flatSteps) {
-      into.push(unreadLine(state, line, 'past-limit', `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`))
+      into.push(
+        unreadLine(
+          state,
+          line,
+          'past-limit',
+          `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`,
+        ),
+      )
       continue
     }
     const leg = parseLegHead(line.raw)

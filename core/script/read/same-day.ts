@@ -7,10 +7,15 @@ import { dayInWeek } from './day-heading'
 import type { ReadOptions, RowPlace } from './options'
 import type { Line } from './state'
 
-const asAnotherDay = /^(?:the\s+)?(?:(?:same(?:\s+(?:session|again|thing|one))?\s+as|as|like|repeat)\s+(?:on\s+)?)(mon|tue|wed|thu|fri|sat|sun)[a-z]*(?:['\u2019]s)?(?:\s+session)?(?:\s+again)?(?:,?\s*(?:but|with|only|just)?\s*(?:with\s+|only\s+|just\s+|do\s+)?(\d{1,4})\s*(?:x|\u00D7|times|rounds?|sets?|reps?)(?:\s+(?:only|instead|this time))?)?\s*[.!]?$/i
+const asAnotherDay =
+  /^(?:the\s+)?(?:(?:same(?:\s+(?:session|again|thing|one))?\s+as|as|like|repeat)\s+(?:on\s+)?)(mon|tue|wed|thu|fri|sat|sun)[a-z]*(?:['\u2019]s)?(?:\s+session)?(?:\s+again)?(?:,?\s*(?:but|with|only|just)?\s*(?:with\s+|only\s+|just\s+|do\s+)?(\d{1,4})\s*(?:x|\u00D7|times|rounds?|sets?|reps?)(?:\s+(?:only|instead|this time))?)?\s*[.!]?$/i
 
 /** A session that says no more than that it is another day's over again. */
-export interface SameDay { session: Session, remarks: Remark[], places: Map<string, RowPlace> }
+export interface SameDay {
+  session: Session
+  remarks: Remark[]
+  places: Map<string, RowPlace>
+}
 
 /** Whether a session is on a named day, by its name or its date. */
 const isOn = ({ day }: Session, name: string) => day !== undefined && (day === name || (/^\d/.test(day) && dayInWeek(name, day) === day))
@@ -47,7 +52,12 @@ function setOut(session: Session): string {
  *
  * @param before the sessions read so far, in the order of the text
  */
-export function readSameDay(lines: readonly Line[], heading: DayHeading | undefined, before: readonly Session[], { week }: ReadOptions): SameDay | null {
+export function readSameDay(
+  lines: readonly Line[],
+  heading: DayHeading | undefined,
+  before: readonly Session[],
+  { week }: ReadOptions,
+): SameDay | null {
   const written = lines.filter(line => line.raw.trim() !== '')
   const [line] = written
   if (!heading || !line || written.length !== 1) return null
@@ -64,10 +74,19 @@ export function readSameDay(lines: readonly Line[], heading: DayHeading | undefi
   const places = new Map<string, RowPlace>()
   placeAll(session.items, '', { line: line.number, column, length: words.length, said: words }, places)
   return {
-    session, places,
-    remarks: [{
-      line: line.number, column, length: words.length, level: isSure ? 'note' : 'ask', code: 'same-day', said: words,
-      readAs: isSure ? printed.trim() : `as that day; which repeat is meant by ${count} times is not clear`, fixes: [{ label: 'set out in rows', replacement: printed }],
-    }],
+    session,
+    places,
+    remarks: [
+      {
+        line: line.number,
+        column,
+        length: words.length,
+        level: isSure ? 'note' : 'ask',
+        code: 'same-day',
+        said: words,
+        readAs: isSure ? printed.trim() : `as that day; which repeat is meant by ${count} times is not clear`,
+        fixes: [{ label: 'set out in rows', replacement: printed }],
+      },
+    ],
   }
 }

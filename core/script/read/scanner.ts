@@ -36,9 +36,26 @@ export interface Scanner {
 }
 
 const foldings: Record<string, string> = {
-  '\u2013': '-', '\u2014': '-', '\u2212': '-', '\u2010': '-', '\u2011': '-',
-  '\u00D7': 'x', '\u2715': 'x', '\u2019': '\'', '\u2018': '\'', '\u2032': '\'', '\u00B4': '\'',
-  '\u2033': '"', '\u201D': '"', '\u201C': '"', '\u00A0': ' ', '\u202F': ' ', '\u2009': ' ', '\t': ' ', '\uFF0C': ',', '\u2022': '*',
+  '\u2013': '-',
+  '\u2014': '-',
+  '\u2212': '-',
+  '\u2010': '-',
+  '\u2011': '-',
+  '\u00D7': 'x',
+  '\u2715': 'x',
+  '\u2019': "'",
+  '\u2018': "'",
+  '\u2032': "'",
+  '\u00B4': "'",
+  '\u2033': '"',
+  '\u201D': '"',
+  '\u201C': '"',
+  '\u00A0': ' ',
+  '\u202F': ' ',
+  '\u2009': ' ',
+  '\t': ' ',
+  '\uFF0C': ',',
+  '\u2022': '*',
 }
 
 /** Spellings made one, each as long as it was, so that columns keep their meaning. */
@@ -111,9 +128,7 @@ export function attempt<T>(scanner: Scanner, reading: (scanner: Scanner) => T | 
   return result
 }
 
-export function notice(
-  scanner: Scanner, from: number, level: RemarkLevel, code: string, readAs: string, fixes: Fix[] = [],
-): void {
+export function notice(scanner: Scanner, from: number, level: RemarkLevel, code: string, readAs: string, fixes: Fix[] = []): void {
   let start = from
   while (scanner.text[start] === ' ') start++
   scanner.noticed.push({ from: start, to: scanner.at, level, code, readAs, fixes })

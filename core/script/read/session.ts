@@ -15,9 +15,15 @@ import type { Line, LineReading, State } from './state'
 import { addRemark, addSpelling, lengthThrough, settingFor } from './state'
 
 const sportSigns: readonly (readonly [RegExp, Sport])[] = [
-  [/\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i, 'swim'],
+  [
+    /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i,
+    'swim',
+  ],
   [/\d\s*(?:m|yd)?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i, 'swim'],
-  [/\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i, 'ride'],
+  [
+    /\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i,
+    'ride',
+  ],
 ]
 
 function inferSport(text: string): Sport | null {
@@ -37,7 +43,8 @@ const doubtMark = /\s?\?\{(?:\\.|[^\\}])+\}/
 
 /** The words of a row that a doubt's other reading would replace. */
 function doubtfulWords(item: Item): string | null {
-  if (item.kind === 'step') return printEnd(item.end.on === 'send-off' ? { on: 'distance', value: item.end.value, unit: item.end.unit } : item.end)
+  if (item.kind === 'step')
+    return printEnd(item.end.on === 'send-off' ? { on: 'distance', value: item.end.value, unit: item.end.unit } : item.end)
   return item.kind === 'block' ? printRepeat(item.repeat) : null
 }
 
@@ -50,10 +57,19 @@ function openDoubts(state: State): void {
     const row = place.said.slice(0, mark.index + mark[0].length)
     const settled = row.slice(0, mark.index)
     const words = doubtfulWords(item)
-    const others = words === null ? [] : doubt.others ?? []
+    const others = words === null ? [] : (doubt.others ?? [])
     state.remarks.push({
-      line: place.line, column: place.column, length: row.length, level: 'ask', code: 'doubt-open', said: row, readAs: settled,
-      fixes: [{ label: 'right as it stands', replacement: settled }, ...others.map(other => ({ label: other, replacement: settled.replace(words!, other) }))],
+      line: place.line,
+      column: place.column,
+      length: row.length,
+      level: 'ask',
+      code: 'doubt-open',
+      said: row,
+      readAs: settled,
+      fixes: [
+        { label: 'right as it stands', replacement: settled },
+        ...others.map(other => ({ label: other, replacement: settled.replace(words!, other) })),
+      ],
     })
   })
 }
@@ -70,12 +86,22 @@ function dropEmptyNotes(session: Session, items: readonly Item[]): void {
 /** The first line that a header's pattern fits, taken apart by it. */
 const firstMatch = (lines: readonly Line[], pattern: RegExp) => pattern.exec(lines.find(line => pattern.test(line.raw))?.raw ?? '')
 
-const statedSport = (lines: readonly Line[]) => firstMatch(lines, /^sport:?\s+(run|ride|swim|multi)\s*$/i)?.[1]?.toLowerCase() as SessionSport | undefined
+const statedSport = (lines: readonly Line[]) =>
+  firstMatch(lines, /^sport:?\s+(run|ride|swim|multi)\s*$/i)?.[1]?.toLowerCase() as SessionSport | undefined
 
-interface TakenSport { sport: SessionSport, isSaid: boolean, isByPiece: boolean }
+interface TakenSport {
+  sport: SessionSport
+  isSaid: boolean
+  isByPiece: boolean
+}
 
 /** A day's heading wins, then a `sport` line, then the option, then what the pieces name, then other signs; else a run. */
-function sportFor(lines: readonly Line[], stated: SessionSport | undefined, options: ReadOptions, heading: DayHeading | undefined): TakenSport {
+function sportFor(
+  lines: readonly Line[],
+  stated: SessionSport | undefined,
+  options: ReadOptions,
+  heading: DayHeading | undefined,
+): TakenSport {
   const said = heading?.sport ?? stated ?? options.sport
   if (said) return { sport: said, isSaid: true, isByPiece: false }
   const text = fold(lines.map(line => line.raw).join('\n'))
@@ -94,7 +120,14 @@ function settleLegs(state: State, lines: readonly Line[]): void {
   const length = lengthThrough(lines, first, last)
   const printed = printSession(session).trimEnd()
   state.remarks.push({
-    line: first.number, column: 1, length, level: 'note', code: 'legs', said: '', readAs: printed, fixes: [{ label: 'set out in legs', replacement: printed }],
+    line: first.number,
+    column: 1,
+    length,
+    level: 'note',
+    code: 'legs',
+    said: '',
+    readAs: printed,
+    fixes: [{ label: 'set out in legs', replacement: printed }],
   })
 }
 
@@ -103,7 +136,11 @@ function settleLegs(state: State, lines: readonly Line[]): void {
  *
  * @param heading of the day in whose lines it stands
  */
-export function readSession(lines: Line[], options: ReadOptions, heading?: DayHeading): { session: Session, remarks: Remark[], places: Map<string, RowPlace> } {
+export function readSession(
+  lines: Line[],
+  options: ReadOptions,
+  heading?: DayHeading,
+): { session: Session; remarks: Remark[]; places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
   const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
   const place = parsePlace(firstMatch(lines, /^place:?\s+(.+)$/i)?.[1] ?? '')
@@ -111,10 +148,22 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   const poolUnit = pool?.unit ?? options.units?.swim ?? 'm'
   const poolLength = pool?.length
   const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)
-  if (isByPiece) setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit, poolLength) }
+  if (isByPiece)
+    setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit, poolLength) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
-  const state: State = { session, setting, options, soft: new Map(), knownAs: new Map(), sports: new Map(), readings: [], remarks: [], places: new Map(), steps: 0 }
+  const state: State = {
+    session,
+    setting,
+    options,
+    soft: new Map(),
+    knownAs: new Map(),
+    sports: new Map(),
+    readings: [],
+    remarks: [],
+    places: new Map(),
+    steps: 0,
+  }
   readRows(state, { lines, at: 0 }, 0, session.items)
   if (heading?.sport) session.sport = heading.sport
   if (options.week !== undefined && session.day !== undefined) session.day = dayInWeek(session.day, options.week)
@@ -126,7 +175,14 @@ export function readSession(lines: Line[], options: ReadOptions, heading?: DayHe
   openDoubts(state)
   if (!isSaid && session.items.length > 0) {
     const first = lines.find(line => line.raw.trim() !== '')!
-    addRemark(state, first, { from: Math.max(first.indent, first.start), to: first.raw.trimEnd().length, level: 'note', code: 'sport', readAs: `sport ${sport}`, fixes: [] })
+    addRemark(state, first, {
+      from: Math.max(first.indent, first.start),
+      to: first.raw.trimEnd().length,
+      level: 'note',
+      code: 'sport',
+      readAs: `sport ${sport}`,
+      fixes: [],
+    })
   }
   state.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
   const places = new Map<string, RowPlace>()

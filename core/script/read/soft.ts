@@ -2,11 +2,15 @@ import type { Item, Session, Step } from '../../session/document'
 import type { SoftSteps } from './between'
 
 function hasFirmWork(items: readonly Item[], soft: SoftSteps): boolean {
-  return items.some((item) => {
+  return items.some(item => {
     switch (item.kind) {
-      case 'step': return item.role === 'work' && !soft.has(item)
-      case 'block': case 'leg': return hasFirmWork(item.items, soft)
-      case 'unread': return false
+      case 'step':
+        return item.role === 'work' && !soft.has(item)
+      case 'block':
+      case 'leg':
+        return hasFirmWork(item.items, soft)
+      case 'unread':
+        return false
     }
   })
 }

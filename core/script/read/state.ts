@@ -56,16 +56,25 @@ export const lengthThrough = (lines: readonly Line[], first: Line, last: Line) =
 /** Turns what was noticed in a line into a remark on the text. */
 export function addRemark(state: State, line: Line, noticed: Noticed): void {
   state.remarks.push({
-    line: line.number, column: noticed.from + 1, length: noticed.to - noticed.from,
-    level: noticed.level, code: noticed.code, said: line.raw.slice(noticed.from, noticed.to),
-    readAs: noticed.readAs, fixes: noticed.fixes,
+    line: line.number,
+    column: noticed.from + 1,
+    length: noticed.to - noticed.from,
+    level: noticed.level,
+    code: noticed.code,
+    said: line.raw.slice(noticed.from, noticed.to),
+    readAs: noticed.readAs,
+    fixes: noticed.fixes,
   })
 }
 
 /** Says how a line is kept that was written otherwise, with that as the fix; up to `to` where it reaches over several lines. */
 export function addSpelling(state: State, line: Line, kept: string, to = line.raw.length): void {
   addRemark(state, line, {
-    from: line.start, to, level: 'note', code: 'spelling', readAs: kept,
+    from: line.start,
+    to,
+    level: 'note',
+    code: 'spelling',
+    readAs: kept,
     fixes: [{ label: kept.includes('\n') ? 'set out in rows' : 'write it so', replacement: kept }],
   })
 }

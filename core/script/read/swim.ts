@@ -6,8 +6,7 @@ import { kitWords, strokes, swimModes } from './words'
 function jsonString(text: string): string | null {
   try {
     return JSON.parse(text) as string
-  }
-  catch {
+  } catch {
     return null
   }
 }
@@ -27,7 +26,7 @@ export function readSwimWord(scanner: Scanner, swim: Swim): boolean {
   }
   const kit = firstOf(scanner, kitWords)
   if (kit) {
-    if (!swim.kit?.includes(kit)) swim.kit = [...swim.kit ?? [], kit]
+    if (!swim.kit?.includes(kit)) swim.kit = [...(swim.kit ?? []), kit]
     return true
   }
   const stroke = swim.stroke === undefined ? firstOf(scanner, strokes) : undefined

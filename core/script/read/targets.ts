@@ -1,4 +1,18 @@
-import type { Band, BandMeasure, BandTarget, BandUnit, DistanceUnit, EffortName, EffortTarget, Give, Offset, PaceUnit, Target, ZoneMeasure, ZoneTarget } from '../../session/document'
+import type {
+  Band,
+  BandMeasure,
+  BandTarget,
+  BandUnit,
+  DistanceUnit,
+  EffortName,
+  EffortTarget,
+  Give,
+  Offset,
+  PaceUnit,
+  Target,
+  ZoneMeasure,
+  ZoneTarget,
+} from '../../session/document'
 import { toMetres } from '../../quantity/distance'
 import { isPaceUnit } from '../../quantity/intensity'
 import { readNumber, readTime } from './quantities'
@@ -6,7 +20,10 @@ import type { Form, Scanner } from './scanner'
 import type { Fix } from '../remark'
 import { attempt, firstOf, notice, saidBetween, sees, take, upcoming } from './scanner'
 
-interface UnitReading { of: BandMeasure, unit: BandUnit }
+interface UnitReading {
+  of: BandMeasure
+  unit: BandUnit
+}
 
 const unitForms: readonly Form<UnitReading>[] = [
   ['m/p', /(?:min\s*)?(?:\/|per\s+)\s*(?:km|k|kilomet(?:re|er))\b/iy, { of: 'pace', unit: 's/km' }],
@@ -30,10 +47,13 @@ const unitForms: readonly Form<UnitReading>[] = [
 
 const readUnit = (scanner: Scanner): UnitReading | null => firstOf(scanner, unitForms) ?? null
 
-interface Amount { value: number, clock: boolean }
+interface Amount {
+  value: number
+  clock: boolean
+}
 
 function readAmount(scanner: Scanner): Amount | null {
-  const clock = attempt(scanner, () => sees(scanner, /\d+(?::|')/y) ? readTime(scanner) : null)
+  const clock = attempt(scanner, () => (sees(scanner, /\d+(?::|')/y) ? readTime(scanner) : null))
   if (clock !== null) return { value: clock, clock: true }
   const number = readNumber(scanner)
   return number === null ? null : { value: number, clock: false }
@@ -50,12 +70,15 @@ function readOpenSide(scanner: Scanner): Side {
   return null
 }
 
-interface AmountRange { first: Amount, second: Amount }
+interface AmountRange {
+  first: Amount
+  second: Amount
+}
 
 function readRange(scanner: Scanner): AmountRange | null {
   const first = readAmount(scanner)
   if (!first) return null
-  const second = upcoming(scanner) === '-' ? attempt(scanner, () => take(scanner, /-\s*(?=\d)/y) ? readAmount(scanner) : null) : null
+  const second = upcoming(scanner) === '-' ? attempt(scanner, () => (take(scanner, /-\s*(?=\d)/y) ? readAmount(scanner) : null)) : null
   return { first, second: second ?? first }
 }
 
@@ -72,7 +95,7 @@ function bandOf(range: AmountRange, unit: BandUnit, open: Side): Band {
 /** Seconds are told by a colon, or after `@`; a bare number there is minutes when it is small. */
 function asUnit(range: AmountRange, unit: BandUnit): AmountRange {
   if (!isPaceUnit(unit)) return range
-  const fix = (amount: Amount): Amount => amount.clock || amount.value >= 20 ? amount : { value: amount.value * 60, clock: true }
+  const fix = (amount: Amount): Amount => (amount.clock || amount.value >= 20 ? amount : { value: amount.value * 60, clock: true })
   return { first: fix(range.first), second: fix(range.second) }
 }
 
@@ -83,7 +106,7 @@ export interface TargetContext {
   afterAt: boolean
   unit?: UnitReading
   /** The step's own length: a bare clock beside miles is a pace per mile, and may be the time for a short length. */
-  length?: { value: number, unit: DistanceUnit }
+  length?: { value: number; unit: DistanceUnit }
 }
 
 function bareClockUnit(scanner: Scanner, length: DistanceUnit | undefined): PaceUnit {
@@ -100,7 +123,7 @@ function asOwnTime(scanner: Scanner, from: number, range: AmountRange, context: 
   if (scanner.setting.sport !== 'run' || !length) return null
   const unit = bareClockUnit(scanner, length.unit)
   const perKm = Math.min(range.first.value, range.second.value) / (unit === 's/mi' ? 1.609344 : 1)
-  const ownPerKm = range.first.value / toMetres(length) * 1000
+  const ownPerKm = (range.first.value / toMetres(length)) * 1000
   if (perKm >= fastestPerKm || ownPerKm < fastestPerKm || ownPerKm > 900) return null
   const band: BandTarget = { of: 'pace', unit: 's/step', ...bandOf(range, 's/step', null) }
   notice(scanner, from, 'ask', 'own-time', `the time for each ${length.value} ${length.unit}`)
@@ -113,7 +136,8 @@ function sendOffFixes(scanner: Scanner, from: number, unit: PaceUnit): Fix[] {
   return [{ label: `pace per ${unit.slice(2)}`, replacement: `${said} ${unit.slice(1)}` }]
 }
 
-const isNumberStart = (letter: string) => (letter >= '0' && letter <= '9') || letter === '\u00BD' || letter === '\u00BC' || letter === '\u00BE'
+const isNumberStart = (letter: string) =>
+  (letter >= '0' && letter <= '9') || letter === '\u00BD' || letter === '\u00BC' || letter === '\u00BE'
 const bandStarts = 'hp<>ubaocf'
 
 function readBand(scanner: Scanner, context: TargetContext): Target | null {
@@ -121,12 +145,12 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const startsWithNumber = isNumberStart(upcoming(scanner))
   const cap = startsWithNumber
     ? null
-    : take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy)
-      ?? take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy)
-      ?? take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)/iy)
+    : (take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy) ??
+      take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy) ??
+      take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)/iy))
   const range = readRange(scanner)
   if (!range || !positive(range)) return null
-  let goal = context.unit ? null : attempt(scanner, () => take(scanner, /to\b/iy) ? readRange(scanner) : null)
+  let goal = context.unit ? null : attempt(scanner, () => (take(scanner, /to\b/iy) ? readRange(scanner) : null))
   if (context.unit?.unit === 's/step') take(scanner, /(?:s|sec(?:onds?)?)(?![a-z/])/iy)
   const isFrom = /^from/i.test(cap?.[0].trim() ?? '')
   const isWith = range.first.clock && sees(scanner, /w\b/iy)
@@ -152,10 +176,10 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const side = capSide ? speedAware(capSide, target) : readOpenSide(scanner)
   const band = bandOf(asUnit(range, target.unit), target.unit, side)
   const result: BandTarget = { of: target.of, unit: target.unit, ...band }
-  goal ??= attempt(scanner, () => take(scanner, /to\b(?=\s*\d)/iy) ? readRange(scanner) : null)
+  goal ??= attempt(scanner, () => (take(scanner, /to\b(?=\s*\d)/iy) ? readRange(scanner) : null))
   if (goal) {
     if (!positive(goal)) return null
-    if (!context.unit) attempt(scanner, () => readUnit(scanner)?.unit === target.unit ? true : null)
+    if (!context.unit) attempt(scanner, () => (readUnit(scanner)?.unit === target.unit ? true : null))
     result.to = { of: target.of, unit: target.unit, ...bandOf(asUnit(goal, target.unit), target.unit, readOpenSide(scanner)) }
   }
   return result
@@ -176,14 +200,16 @@ function readRpe(scanner: Scanner): Target | null {
   take(scanner, /(?:(?:of|out of)\s+|\/\s*)10\b/iy)
   const side = readOpenSide(scanner)
   const result: BandTarget = { ...unit, ...bandOf(range, 'of 10', side) }
-  const goal = attempt(scanner, () => take(scanner, /to\b(?:\s*RPE\b)?/iy) ? readRange(scanner) : null)
+  const goal = attempt(scanner, () => (take(scanner, /to\b(?:\s*RPE\b)?/iy) ? readRange(scanner) : null))
   if (goal && !isOfTen(goal)) return null
   if (goal) result.to = { ...unit, ...bandOf(goal, 'of 10', readOpenSide(scanner)) }
   return result
 }
 
 const zoneMeasures: readonly (readonly [RegExp, ZoneMeasure])[] = [
-  [/(?:heart\s*rate|heart-rate|HR)\b/iy, 'heart-rate'], [/power\b/iy, 'power'], [/pace\b/iy, 'pace'],
+  [/(?:heart\s*rate|heart-rate|HR)\b/iy, 'heart-rate'],
+  [/power\b/iy, 'power'],
+  [/pace\b/iy, 'pace'],
 ]
 
 function readZone(scanner: Scanner): ZoneTarget | null {
@@ -198,15 +224,24 @@ function readZone(scanner: Scanner): ZoneTarget | null {
     notice(scanner, from, 'note', 'zone-measure', `by ${of === 'heart-rate' ? 'heart rate' : of}`)
   }
   const target: ZoneTarget = { of, zone: low === high ? low : [low, high] }
-  if (match[3]) target.scheme = match[3] === 'own' ? 'own' : Number(match[3]) as 3 | 5
+  if (match[3]) target.scheme = match[3] === 'own' ? 'own' : (Number(match[3]) as 3 | 5)
   return target
 }
 
 const effortNames: readonly Form<EffortName>[] = [
-  ['1', /1500\s*m\b(?!\s*\/)|1500(?=\s+(?:effort|race|pace))/iy, '1500m'], ['m', /mile\b/iy, 'mile'], ['3', /3\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '3k'], ['5', /5\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '5k'], ['1', /10\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '10k'],
-  ['h', /(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'], ['m', /(?:marathon|MP)\b/iy, 'marathon'],
-  ['tl', /(?:threshold|LT|T)\b/iy, 'threshold'], ['c', /critical\b/iy, 'critical'], ['s', /steady\b/iy, 'steady'], ['e', /easy\b/iy, 'easy'],
-  ['m', /max\b/iy, 'max'], ['g', /goal\b/iy, 'goal'],
+  ['1', /1500\s*m\b(?!\s*\/)|1500(?=\s+(?:effort|race|pace))/iy, '1500m'],
+  ['m', /mile\b/iy, 'mile'],
+  ['3', /3\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '3k'],
+  ['5', /5\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '5k'],
+  ['1', /10\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '10k'],
+  ['h', /(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'],
+  ['m', /(?:marathon|MP)\b/iy, 'marathon'],
+  ['tl', /(?:threshold|LT|T)\b/iy, 'threshold'],
+  ['c', /critical\b/iy, 'critical'],
+  ['s', /steady\b/iy, 'steady'],
+  ['e', /easy\b/iy, 'easy'],
+  ['m', /max\b/iy, 'max'],
+  ['g', /goal\b/iy, 'goal'],
 ]
 
 const effortStarts = 'mhltcseg'
@@ -234,7 +269,10 @@ function readOffset(scanner: Scanner): Offset | null {
   })
 }
 
-interface Effort { name: EffortName, offset?: Offset }
+interface Effort {
+  name: EffortName
+  offset?: Offset
+}
 
 /** Without `effort` or `pace` behind it a name counts only where a target is due. */
 function readEffort(scanner: Scanner, afterAt: boolean): Effort | null {
@@ -254,23 +292,43 @@ function readEffort(scanner: Scanner, afterAt: boolean): Effort | null {
 function readEffortTarget(scanner: Scanner, afterAt: boolean): EffortTarget | null {
   const effort = readEffort(scanner, afterAt)
   if (!effort) return null
-  const to = attempt(scanner, () => take(scanner, /to\b/iy) ? readEffort(scanner, true) : null)
+  const to = attempt(scanner, () => (take(scanner, /to\b/iy) ? readEffort(scanner, true) : null))
   return { of: 'effort', ...effort, ...(to ? { to: { of: 'effort', ...to } } : {}) }
 }
 
 function readZoneTarget(scanner: Scanner): ZoneTarget | null {
   const zone = readZone(scanner)
   if (!zone) return null
-  const to = attempt(scanner, () => take(scanner, /to\b/iy) ? readZone(scanner) : null)
+  const to = attempt(scanner, () => (take(scanner, /to\b/iy) ? readZone(scanner) : null))
   if (to && to.of !== zone.of) return null
   return { ...zone, ...(to ? { to } : {}) }
 }
 
 const giveUnits = /(s\/km|s\/mi|s\/100m|s\/100yd|km\/h|mi\/h|m\/s|bpm|W|rpm|spm|of 10|%CP|%CS|%HRmax|%HRR|%LTHR|%|s)(?=\s|,|$)/iy
-const unitSpelling = new Map(['s/km', 's/mi', 's/100m', 's/100yd', 'km/h', 'mi/h', 'm/s', 'bpm', 'W', 'rpm', 'spm', 'of 10', '%CP', '%CS', '%HRmax', '%HRR', '%LTHR', '%']
-  .map(unit => [unit.toLowerCase(), unit as Give['unit']]))
+const unitSpelling = new Map(
+  [
+    's/km',
+    's/mi',
+    's/100m',
+    's/100yd',
+    'km/h',
+    'mi/h',
+    'm/s',
+    'bpm',
+    'W',
+    'rpm',
+    'spm',
+    'of 10',
+    '%CP',
+    '%CS',
+    '%HRmax',
+    '%HRR',
+    '%LTHR',
+    '%',
+  ].map(unit => [unit.toLowerCase(), unit as Give['unit']]),
+)
 
-function readGiveSide(scanner: Scanner): { side: 'easier' | 'harder', value: number, unit: Give['unit'] } | null {
+function readGiveSide(scanner: Scanner): { side: 'easier' | 'harder'; value: number; unit: Give['unit'] } | null {
   const value = readNumber(scanner)
   const unit = value === null ? null : take(scanner, giveUnits)
   const side = unit && take(scanner, /(harder|easier)\b/iy)
@@ -284,7 +342,7 @@ function readGive(scanner: Scanner): Give | null {
   const first = readGiveSide(scanner)
   if (!first) return null
   const give: Give = { unit: first.unit, [first.side]: first.value }
-  const second = attempt(scanner, () => take(scanner, /,/y) ? readGiveSide(scanner) : null)
+  const second = attempt(scanner, () => (take(scanner, /,/y) ? readGiveSide(scanner) : null))
   if (second) {
     if (second.side === first.side || second.unit !== first.unit) return null
     give[second.side] = second.value
@@ -294,10 +352,12 @@ function readGive(scanner: Scanner): Give | null {
 
 function readByStart(scanner: Scanner, context: TargetContext, start: string): Target | null {
   const isNumber = isNumberStart(start)
-  return (start === 'r' ? attempt(scanner, readRpe) : null)
-    ?? (start === 'z' ? attempt(scanner, readZoneTarget) : null)
-    ?? (isNumber || effortStarts.includes(start) ? attempt(scanner, () => readEffortTarget(scanner, context.afterAt)) : null)
-    ?? (isNumber || bandStarts.includes(start) ? attempt(scanner, () => readBand(scanner, context)) : null)
+  return (
+    (start === 'r' ? attempt(scanner, readRpe) : null) ??
+    (start === 'z' ? attempt(scanner, readZoneTarget) : null) ??
+    (isNumber || effortStarts.includes(start) ? attempt(scanner, () => readEffortTarget(scanner, context.afterAt)) : null) ??
+    (isNumber || bandStarts.includes(start) ? attempt(scanner, () => readBand(scanner, context)) : null)
+  )
 }
 
 /**
@@ -311,12 +371,13 @@ export function readTarget(scanner: Scanner, context: TargetContext): Target | n
     const target = context.unit ? readBand(scanner, context) : readByStart(scanner, context, upcoming(scanner))
     if (!target) return null
     const next = upcoming(scanner)
-    const over = next !== 'o'
-      ? null
-      : attempt(scanner, () => {
-          const word = take(scanner, /over\s+(\d+(?:\.\d+)?)\s*s(?:ec(?:onds)?)?\b/iy)
-          return word && Number(word[1]) > 0 && Number(word[1]) <= 3600 ? Number(word[1]) : null
-        })
+    const over =
+      next !== 'o'
+        ? null
+        : attempt(scanner, () => {
+            const word = take(scanner, /over\s+(\d+(?:\.\d+)?)\s*s(?:ec(?:onds)?)?\b/iy)
+            return word && Number(word[1]) > 0 && Number(word[1]) <= 3600 ? Number(word[1]) : null
+          })
     if (over !== null) target.over = over
     const give = upcoming(scanner) === 'g' ? attempt(scanner, readGive) : null
     if (give) target.give = give

@@ -6,9 +6,13 @@ import type { ReadOptions } from './options'
 import type { Line } from './state'
 
 /** The lines of one session, with the heading of its day where it has one. */
-export interface Part { lines: Line[], heading?: DayHeading }
+export interface Part {
+  lines: Line[]
+  heading?: DayHeading
+}
 
-const mayBeHeading = /^\s*(?:[-*\u2022]+\s+)?(?:mon|tue|wed|thu|fri|sat|sun|\d{1,4}[-.\s]|\d{1,2}(?:st|nd|rd|th)|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
+const mayBeHeading =
+  /^\s*(?:[-*\u2022]+\s+)?(?:mon|tue|wed|thu|fri|sat|sun|\d{1,4}[-.\s]|\d{1,2}(?:st|nd|rd|th)|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
 const isHeader = /^(?:title|sport|place|day|ceiling|prompt)\b/i
 
 function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark {
@@ -17,7 +21,12 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
   const rest = line.raw.slice(heading.length).trim()
   const days = heading.day === '' ? [] : [heading.day, ...heading.others]
   return {
-    line: line.number, column: from + 1, length: said.length, level: heading.level, code: heading.level === 'ask' ? 'date' : 'day', said,
+    line: line.number,
+    column: from + 1,
+    length: said.length,
+    level: heading.level,
+    code: heading.level === 'ask' ? 'date' : 'day',
+    said,
     readAs: heading.day === '' ? `no day: a date without a year needs the week it is for` : `day ${heading.day}`,
     fixes: isOnly ? days.map(day => ({ label: `day ${day}`, replacement: `day ${day}${rest === '' ? '' : '\n'}` })) : [],
   }
@@ -27,7 +36,7 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
  * Parts the lines of a pasted week by the headings of its days. Lines before the first heading go with the first day.
  * A day off gives no session, only a remark.
  */
-export function partByDay(lines: readonly Line[], options: ReadOptions): { parts: Part[], remarks: Remark[] } {
+export function partByDay(lines: readonly Line[], options: ReadOptions): { parts: Part[]; remarks: Remark[] } {
   const headings = new Map<Line, DayHeading>()
   for (const line of lines) {
     const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, options) : null
@@ -52,14 +61,26 @@ export function partByDay(lines: readonly Line[], options: ReadOptions): { parts
     before = []
     if (isDayOff(rest)) {
       const from = rest.length - rest.trimStart().length + start
-      remarks.push({ line: line.number, column: from + 1, length: line.raw.trimEnd().length - from, level: 'note', code: 'day-off', said: rest.trim(), readAs: 'a day without a session', fixes: [] })
+      remarks.push({
+        line: line.number,
+        column: from + 1,
+        length: line.raw.trimEnd().length - from,
+        level: 'note',
+        code: 'day-off',
+        said: rest.trim(),
+        readAs: 'a day without a session',
+        fixes: [],
+      })
       before = part.lines.slice(0, -1)
       part.lines = []
     }
     parts.push(part)
   }
   if (part && before.length > 0) part.lines.unshift(...before)
-  return { parts: parts.filter(({ lines: own }) => own.some(line => line.raw.trim() !== '')).flatMap(found => splitPreamble(found)), remarks }
+  return {
+    parts: parts.filter(({ lines: own }) => own.some(line => line.raw.trim() !== '')).flatMap(found => splitPreamble(found)),
+    remarks,
+  }
 }
 
 /** Rows before the first heading are a session of their own; talk there goes with the day. */

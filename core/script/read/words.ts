@@ -19,16 +19,21 @@ export const mannerWords: readonly Form<Manner>[] = [
 ]
 
 export const strokes: readonly Form<Stroke>[] = [
-  ['f', /(?:free(?:style)?|front crawl|FS|FR)(?![a-z])/iy, 'free'], ['b', /back(?:stroke)?(?![a-z])/iy, 'back'],
-  ['b', /breast(?:stroke)?(?![a-z])/iy, 'breast'], ['bf', /(?:butter)?fly(?![a-z])/iy, 'fly'],
-  ['mi', /(?:medley|IM)(?![a-z])/iy, 'medley'], ['c', /(?:choice|crawl)(?![a-z])/iy, 'choice'],
+  ['f', /(?:free(?:style)?|front crawl|FS|FR)(?![a-z])/iy, 'free'],
+  ['b', /back(?:stroke)?(?![a-z])/iy, 'back'],
+  ['b', /breast(?:stroke)?(?![a-z])/iy, 'breast'],
+  ['bf', /(?:butter)?fly(?![a-z])/iy, 'fly'],
+  ['mi', /(?:medley|IM)(?![a-z])/iy, 'medley'],
+  ['c', /(?:choice|crawl)(?![a-z])/iy, 'choice'],
 ]
 
 export const swimModes = /(swim|kick|pull|drill)(?:ing|s)?(?![a-z])/iy
 
 export const kitWords: readonly Form<SwimKit>[] = [
-  ['wfa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?fins?(?![a-z])/iy, 'fins'], ['wpa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?paddles?(?![a-z])/iy, 'paddles'],
-  ['wbpa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?(?:pull-?)?buoy(?![a-z])/iy, 'buoy'], ['wsa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?snorkel(?![a-z])/iy, 'snorkel'],
+  ['wfa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?fins?(?![a-z])/iy, 'fins'],
+  ['wpa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?paddles?(?![a-z])/iy, 'paddles'],
+  ['wbpa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?(?:pull-?)?buoy(?![a-z])/iy, 'buoy'],
+  ['wsa&', /(?:(?:w(?:ith|\/)|and|&)\s*)?snorkel(?![a-z])/iy, 'snorkel'],
   ['wbka&', /(?:(?:w(?:ith|\/)|and|&)\s*)?(?:kick-?)?board(?![a-z])/iy, 'board'],
 ]
 
@@ -36,22 +41,27 @@ export const kitWords: readonly Form<SwimKit>[] = [
 export const askedWords = /tempo(?![a-z])/iy
 
 /** Words for how, without a number: kept as the step's note. */
-export const effortWords = new RegExp(`(?:${[
-  '(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:hard|sprint(?:ing|s)?|fast|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong|quick(?:ly)?|controlled|comfortabl[ey]|gentl[ey]|moderate|light(?:ly)?|slow(?:ly)?|cruise|cruising|endurance|long|all[\\s-]out|flat[\\s-]out|technique)',
-  '(?:desc(?:end(?:ing)?)?|build(?:ing)?|negative\\s+split|progressive(?:ly)?|progressing|progression)(?:\\s+\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:]))?',
-  '(?:breath(?:e|ing)?|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[/-]\\s*\\d)*',
-  'as\\s+\\d+\\s+[a-z]+[\\s,/]+\\d+\\s+[a-z]+',
-  'off\\s+the\\s+(?:bike|ride)|seated|standing\\s+up|in\\s+the\\s+saddle|bilateral',
-].join('|')})(?![a-z])`, 'iy')
+export const effortWords = new RegExp(
+  `(?:${[
+    '(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:hard|sprint(?:ing|s)?|fast|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong|quick(?:ly)?|controlled|comfortabl[ey]|gentl[ey]|moderate|light(?:ly)?|slow(?:ly)?|cruise|cruising|endurance|long|all[\\s-]out|flat[\\s-]out|technique)',
+    '(?:desc(?:end(?:ing)?)?|build(?:ing)?|negative\\s+split|progressive(?:ly)?|progressing|progression)(?:\\s+\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:]))?',
+    '(?:breath(?:e|ing)?|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[/-]\\s*\\d)*',
+    'as\\s+\\d+\\s+[a-z]+[\\s,/]+\\d+\\s+[a-z]+',
+    'off\\s+the\\s+(?:bike|ride)|seated|standing\\s+up|in\\s+the\\s+saddle|bilateral',
+  ].join('|')})(?![a-z])`,
+  'iy',
+)
 
 /** A slope without its steepness. */
 export const slopeWords = /(?:(?:up|down)[\s-]?hills?|hills?|hilly)(?![a-z])(?!\s+\d)/iy
 
 /** Words that only join others. */
-export const joiningWords = /(?:each|of|for|down|the|an?|reps?|running|run|riding|ride|biking|bike|cycling|cycle|spinning|spin|swimming|active|full|complete|passive|efforts?|am|pm|morning|evening|afternoon|on(?!\s*[,/]?\s*\d)|all(?=\s+(?:at|@))|in(?=\s+(?:zone|z\s?\d))|from(?=\s+\d))(?![a-z\d])/iy
+export const joiningWords =
+  /(?:each|of|for|down|the|an?|reps?|running|run|riding|ride|biking|bike|cycling|cycle|spinning|spin|swimming|active|full|complete|passive|efforts?|am|pm|morning|evening|afternoon|on(?!\s*[,/]?\s*\d)|all(?=\s+(?:at|@))|in(?=\s+(?:zone|z\s?\d))|from(?=\s+\d))(?![a-z\d])/iy
 
 /** Names of efforts that say how hard even without `@` and `effort`. */
 export const bareEffortNames: readonly Form<'threshold' | 'steady' | 'max'>[] = [
-  ['t', /threshold(?![a-z])/iy, 'threshold'], ['s', /(?:steady|steadily)(?![a-z])/iy, 'steady'],
+  ['t', /threshold(?![a-z])/iy, 'threshold'],
+  ['s', /(?:steady|steadily)(?![a-z])/iy, 'steady'],
   ['m', /max(?:imal|imum)?(?![a-z])(?!\s+(?:HR|heart))/iy, 'max'],
 ]

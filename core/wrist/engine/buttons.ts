@@ -19,35 +19,39 @@ export interface GlassMode {
 export const restedGlass: GlassMode = { chosen: null, entering: null, look: false }
 
 /** What a push asks of the watch. */
-export type Act
-  = | { do: 'nothing' }
-    | { do: 'start', slot: number, from?: Place }
-    | { do: 'push', button: Button }
-    | { do: 'jump', to: Place }
-    | { do: 'code' }
+export type Act =
+  | { do: 'nothing' }
+  | { do: 'start'; slot: number; from?: Place }
+  | { do: 'push'; button: Button }
+  | { do: 'jump'; to: Place }
+  | { do: 'code' }
 
 export interface Around {
   /** Slots that hold a program, in order. */
   slots: readonly number[]
   programOf: (slot: number) => Program | null
   /** The program that is being carried out, and how it stands. */
-  going: { program: Program, phase: EngineState['phase'] } | null
+  going: { program: Program; phase: EngineState['phase'] } | null
 }
 
 const nothing: Act = { do: 'nothing' }
 
-function onTheList(mode: GlassMode, knob: Knob, isHeld: boolean, { slots, programOf }: Around): { mode: GlassMode, act: Act } {
-  const chosen = slots.includes(mode.chosen ?? -1) ? mode.chosen : slots[0] ?? null
+function onTheList(mode: GlassMode, knob: Knob, isHeld: boolean, { slots, programOf }: Around): { mode: GlassMode; act: Act } {
+  const chosen = slots.includes(mode.chosen ?? -1) ? mode.chosen : (slots[0] ?? null)
   const program = chosen === null ? null : programOf(chosen)
   if (mode.entering && program) {
     const entrances = entrancesOf(program)
-    if (knob === 'bottom') return { mode: { ...mode, entering: isHeld ? null : { at: (mode.entering.at + 1) % entrances.length } }, act: nothing }
-    if (knob === 'top') return { mode: { ...mode, entering: null }, act: { do: 'start', slot: chosen!, from: entrances[mode.entering.at]!.at } }
+    if (knob === 'bottom')
+      return { mode: { ...mode, entering: isHeld ? null : { at: (mode.entering.at + 1) % entrances.length } }, act: nothing }
+    if (knob === 'top')
+      return { mode: { ...mode, entering: null }, act: { do: 'start', slot: chosen!, from: entrances[mode.entering.at]!.at } }
     return { mode: { ...mode, entering: null }, act: nothing }
   }
   switch (knob) {
-    case 'top': return { mode: { ...mode, chosen }, act: chosen === null ? nothing : { do: 'start', slot: chosen } }
-    case 'middle': return isHeld ? { mode, act: { do: 'code' } } : { mode: { ...mode, chosen, entering: program ? { at: 0 } : null }, act: nothing }
+    case 'top':
+      return { mode: { ...mode, chosen }, act: chosen === null ? nothing : { do: 'start', slot: chosen } }
+    case 'middle':
+      return isHeld ? { mode, act: { do: 'code' } } : { mode: { ...mode, chosen, entering: program ? { at: 0 } : null }, act: nothing }
     case 'bottom': {
       const next = slots.length === 0 ? null : slots[(slots.indexOf(chosen!) + 1) % slots.length]!
       return { mode: { ...mode, chosen: next }, act: nothing }
@@ -55,17 +59,26 @@ function onTheList(mode: GlassMode, knob: Knob, isHeld: boolean, { slots, progra
   }
 }
 
-function whileGoing(mode: GlassMode, knob: Knob, isHeld: boolean, { program, phase }: NonNullable<Around['going']>): { mode: GlassMode, act: Act } {
+function whileGoing(
+  mode: GlassMode,
+  knob: Knob,
+  isHeld: boolean,
+  { program, phase }: NonNullable<Around['going']>,
+): { mode: GlassMode; act: Act } {
   const push = (button: Button) => ({ mode, act: { do: 'push' as const, button } })
   if (mode.entering) {
     const entrances = entrancesOf(program)
-    if (knob === 'bottom') return { mode: { ...mode, entering: isHeld ? null : { at: (mode.entering.at + 1) % entrances.length } }, act: nothing }
+    if (knob === 'bottom')
+      return { mode: { ...mode, entering: isHeld ? null : { at: (mode.entering.at + 1) % entrances.length } }, act: nothing }
     return { mode: { ...mode, entering: null }, act: knob === 'middle' ? { do: 'jump', to: entrances[mode.entering.at]!.at } : nothing }
   }
   switch (knob) {
-    case 'top': return isHeld ? { mode: { ...mode, entering: { at: 0 } }, act: nothing } : push(phase === 'paused' ? 'resume' : 'pause')
-    case 'middle': return push(isHeld ? 'skip' : 'press')
-    case 'bottom': return isHeld ? push(phase === 'paused' ? 'stop' : 'back') : { mode: { ...mode, look: !mode.look }, act: nothing }
+    case 'top':
+      return isHeld ? { mode: { ...mode, entering: { at: 0 } }, act: nothing } : push(phase === 'paused' ? 'resume' : 'pause')
+    case 'middle':
+      return push(isHeld ? 'skip' : 'press')
+    case 'bottom':
+      return isHeld ? push(phase === 'paused' ? 'stop' : 'back') : { mode: { ...mode, look: !mode.look }, act: nothing }
   }
 }
 
@@ -76,12 +89,13 @@ function whileGoing(mode: GlassMode, knob: Knob, isHeld: boolean, { program, pha
  * Going: top pauses and goes on, held it opens where to jump to; middle presses, held it skips; bottom looks, held it takes back,
  * and while paused it ends. Among entrances: bottom goes to the next, held it closes; top (to begin) or middle (to jump) takes it.
  */
-export const pushKnob = (mode: GlassMode, knob: Knob, isHeld: boolean, around: Around): { mode: GlassMode, act: Act } =>
+export const pushKnob = (mode: GlassMode, knob: Knob, isHeld: boolean, around: Around): { mode: GlassMode; act: Act } =>
   around.going ? whileGoing(mode, knob, isHeld, around.going) : onTheList(mode, knob, isHeld, around)
 
 /** What each button does now, in a word, for those who read it. */
 export function knobWords(mode: GlassMode, around: Around): Record<Knob, string> {
-  if (mode.entering) return around.going ? { top: 'close', middle: 'jump', bottom: 'next' } : { top: 'begin', middle: 'close', bottom: 'next' }
+  if (mode.entering)
+    return around.going ? { top: 'close', middle: 'jump', bottom: 'next' } : { top: 'begin', middle: 'close', bottom: 'next' }
   if (around.going) return { top: around.going.phase === 'paused' ? 'go on' : 'pause', middle: 'press', bottom: 'look' }
   return { top: 'go', middle: 'from', bottom: 'next' }
 }

@@ -14,7 +14,8 @@ import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
 
 const clocks = { moving: 0, way: 0 }
-const fitted = (session: Session, maxNesting = 6): Program => fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, { athlete: ilse }).program
+const fitted = (session: Session, maxNesting = 6): Program =>
+  fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, { athlete: ilse }).program
 const programOf = (text: string, maxNesting = 6) => fitted(readScript(text).sessions[0]!, maxNesting)
 const name = (program: Program, cursor: Cursor) => `${stepAt(program, cursor).path}@${roundOf(program, cursor).join('.')}`
 
@@ -27,17 +28,21 @@ function* visits(program: Program, atMost = 6000): Generator<Cursor> {
 }
 
 /** Good documents in which the doing changes nothing about the rounds. */
-const counted = arbitrarySession.filter(session => !/"repeat":\{"(?:distance|seconds)"/.test(JSON.stringify(session.items))
-  && checkSession(session).length === 0)
+const counted = arbitrarySession.filter(
+  session => !/"repeat":\{"(?:distance|seconds)"/.test(JSON.stringify(session.items)) && checkSession(session).length === 0,
+)
 
 describe('going through a program', () => {
   it('visits what the walk of the session visits, in order, with the same rounds, on a watch of any nesting', () => {
-    fc.assert(fc.property(counted, fc.constantFrom(6, 1, 0), (session, maxNesting) => {
-      const expected = [...walk(session)].map(flat => [`${flat.path}@${flat.round.join('.')}`, flat.rounds])
-      fc.pre(expected.length <= 400)
-      const program = fitted(session, maxNesting)
-      expect([...visits(program)].map(cursor => [name(program, cursor), roundsOf(program, cursor)])).toEqual(expected)
-    }), { numRuns: 500 })
+    fc.assert(
+      fc.property(counted, fc.constantFrom(6, 1, 0), (session, maxNesting) => {
+        const expected = [...walk(session)].map(flat => [`${flat.path}@${flat.round.join('.')}`, flat.rounds])
+        fc.pre(expected.length <= 400)
+        const program = fitted(session, maxNesting)
+        expect([...visits(program)].map(cursor => [name(program, cursor), roundsOf(program, cursor)])).toEqual(expected)
+      }),
+      { numRuns: 500 },
+    )
   })
 
   it('goes on for ever in a repeat until a distance, until somebody leaves it', () => {
@@ -55,7 +60,7 @@ describe('going through a program', () => {
     expect(cursorBehind(program, [...visits(program, 1)][0]!, 0, clocks)).toBeNull()
   })
 
-  it('starts a block\'s clocks where it begins, and keeps them over its rounds', () => {
+  it("starts a block's clocks where it begins, and keeps them over its rounds", () => {
     const program = programOf('sport run\n\n1:00\n3 times\n  1:00')
     const inBlock = nextCursor(program, firstCursor(program)!, { moving: 60, way: 200 })!
     expect(inBlock.blocks[0]).toMatchObject({ round: 1, startMoving: 60, startWay: 200 })
@@ -82,16 +87,19 @@ describe('going through a program', () => {
 
 describe('carrying out any document that fits', () => {
   it('ends, with the step marks in the order of the walk, each once, and time never going back', () => {
-    fc.assert(fc.property(counted, fc.integer({ min: 1, max: 1e6 }), (session, seed) => {
-      const expected = [...walk(session)].map(flat => `${flat.path}@${flat.round.join('.')}`)
-      fc.pre(expected.length > 0 && expected.length <= 60)
-      const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, { athlete: ilse })
-      fc.pre(fitting.program.items.length > 0 && !JSON.stringify(session).includes('stopAfterMissed'))
-      const { marks, state } = carryOut(fitting.program, seed, { press: 0.3, skip: 0.5, pause: 0.05 })
-      expect(state.phase).toBe('finished')
-      expect(stepNames(marks)).toEqual(expected)
-      const times = marks.filter(mark => mark.kind !== 'prompt').map(mark => mark.t)
-      expect([...times].sort((a, b) => a - b)).toEqual(times)
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(counted, fc.integer({ min: 1, max: 1e6 }), (session, seed) => {
+        const expected = [...walk(session)].map(flat => `${flat.path}@${flat.round.join('.')}`)
+        fc.pre(expected.length > 0 && expected.length <= 60)
+        const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, { athlete: ilse })
+        fc.pre(fitting.program.items.length > 0 && !JSON.stringify(session).includes('stopAfterMissed'))
+        const { marks, state } = carryOut(fitting.program, seed, { press: 0.3, skip: 0.5, pause: 0.05 })
+        expect(state.phase).toBe('finished')
+        expect(stepNames(marks)).toEqual(expected)
+        const times = marks.filter(mark => mark.kind !== 'prompt').map(mark => mark.t)
+        expect([...times].sort((a, b) => a - b)).toEqual(times)
+      }),
+      { numRuns: 300 },
+    )
   }, 120_000)
 })

@@ -16,9 +16,15 @@ export interface BlockFrame {
 }
 
 /** Where in the program one is: the blocks around, outermost first, and the step's position in the innermost. */
-export interface Cursor { blocks: BlockFrame[], index: number }
+export interface Cursor {
+  blocks: BlockFrame[]
+  index: number
+}
 
-export interface Clocks { moving: number, way: number }
+export interface Clocks {
+  moving: number
+  way: number
+}
 
 const asBlock = (item: ProgramItem | undefined): ProgramBlock => {
   if (item?.kind !== 'block') throw new Error('cursor does not point into a block')
@@ -27,7 +33,11 @@ const asBlock = (item: ProgramItem | undefined): ProgramBlock => {
 
 const isLastRound = (block: ProgramBlock, round: number) => timesOf(block) === round
 
-interface Found { program: Program, blocks: ProgramBlock[], step: ProgramStep | null }
+interface Found {
+  program: Program
+  blocks: ProgramBlock[]
+  step: ProgramStep | null
+}
 /** What was found at a cursor, which never changes: a step is asked for a dozen times a second. */
 const known = new WeakMap<Cursor, Found>()
 
@@ -66,32 +76,53 @@ export function stepAt(program: Program, cursor: Cursor): ProgramStep {
   if (found.step) return found.step
   const item = listAt(program, cursor.blocks)[cursor.index]
   if (item?.kind !== 'step') throw new Error('cursor does not point at a step')
-  return found.step = item
+  return (found.step = item)
 }
 
 /** Every enclosing block's part, outermost first, those written out included. */
-function alongTheWay<T>(program: Program, cursor: Cursor, ofBlock: (frame: BlockFrame, block: ProgramBlock) => T, ofUnrolled: (unrolled: Unrolled) => T[]): T[] {
-  const own = (item: ProgramItem) => item.unrolled ? ofUnrolled(item.unrolled) : []
+function alongTheWay<T>(
+  program: Program,
+  cursor: Cursor,
+  ofBlock: (frame: BlockFrame, block: ProgramBlock) => T,
+  ofUnrolled: (unrolled: Unrolled) => T[],
+): T[] {
+  const own = (item: ProgramItem) => (item.unrolled ? ofUnrolled(item.unrolled) : [])
   const blocks = blocksAt(program, cursor)
-  return [...cursor.blocks.flatMap((frame, index) => [...own(blocks[index]!), ofBlock(frame, blocks[index]!)]), ...own(stepAt(program, cursor))]
+  return [
+    ...cursor.blocks.flatMap((frame, index) => [...own(blocks[index]!), ofBlock(frame, blocks[index]!)]),
+    ...own(stepAt(program, cursor)),
+  ]
 }
 
 /** Rounds of every enclosing block, those written out included, outermost first. */
 export const roundOf = (program: Program, cursor: Cursor): number[] =>
-  alongTheWay(program, cursor, frame => frame.round, unrolled => unrolled.round)
+  alongTheWay(
+    program,
+    cursor,
+    frame => frame.round,
+    unrolled => unrolled.round,
+  )
 
 /** How many rounds each of those blocks has; null where nobody knows. */
 export const roundsOf = (program: Program, cursor: Cursor): (number | null)[] =>
-  alongTheWay<number | null>(program, cursor, (_, block) => timesOf(block), unrolled => unrolled.rounds)
+  alongTheWay<number | null>(
+    program,
+    cursor,
+    (_, block) => timesOf(block),
+    unrolled => unrolled.rounds,
+  )
 
 function descend(program: Program, frames: readonly BlockFrame[], index: number, clocks: Clocks): Cursor | null {
   const list = listAt(program, frames)
   for (let position = index; position < list.length; position++) {
     const item = list[position]!
     if (item.kind === 'step') return { blocks: [...frames], index: position }
-    const inner = descend(program, [...frames, {
-      index: position, round: 1, startMoving: clocks.moving, startWay: clocks.way, held: 0, judged: 0, missed: 0,
-    }], 0, clocks)
+    const inner = descend(
+      program,
+      [...frames, { index: position, round: 1, startMoving: clocks.moving, startWay: clocks.way, held: 0, judged: 0, missed: 0 }],
+      0,
+      clocks,
+    )
     if (inner) return inner
   }
   return null
@@ -101,13 +132,16 @@ function descend(program: Program, frames: readonly BlockFrame[], index: number,
 export const firstCursor = (program: Program): Cursor | null => descend(program, [], 0, { moving: 0, way: 0 })
 
 /** A place in a program: a step, or a block's round, by path and round as marks and results name them. */
-export interface Place { path: string, round: number[] }
+export interface Place {
+  path: string
+  round: number[]
+}
 
 const isSame = (a: readonly number[], b: readonly number[]) => a.length === b.length && a.every((value, index) => value === b[index])
 
 function search(program: Program, place: Place, frames: BlockFrame[], around: number[], now: Cursor | null, clocks: Clocks): Cursor | null {
   for (const [index, item] of listAt(program, frames).entries()) {
-    const rounds = [...around, ...item.unrolled?.round ?? []]
+    const rounds = [...around, ...(item.unrolled?.round ?? [])]
     if (!isSame(rounds, place.round.slice(0, rounds.length))) continue
     if (item.kind === 'step') {
       if (item.path === place.path && rounds.length === place.round.length) return { blocks: frames, index }
@@ -117,13 +151,23 @@ function search(program: Program, place: Place, frames: BlockFrame[], around: nu
     const times = timesOf(item)
     if (!(place.path === item.path || place.path.startsWith(`${item.path}.`)) || round < 1 || (times !== null && round > times)) continue
     const same = now?.blocks.slice(0, frames.length + 1)
-    const goesOn = same?.length === frames.length + 1 && same.every((frame, depth) => frame.index === (frames[depth]?.index ?? index)) ? same.at(-1)! : null
+    const goesOn =
+      same?.length === frames.length + 1 && same.every((frame, depth) => frame.index === (frames[depth]?.index ?? index))
+        ? same.at(-1)!
+        : null
     const frame: BlockFrame = {
-      index, round, startMoving: goesOn?.startMoving ?? clocks.moving, startWay: goesOn?.startWay ?? clocks.way, held: 0, judged: 0, missed: goesOn?.missed ?? 0,
+      index,
+      round,
+      startMoving: goesOn?.startMoving ?? clocks.moving,
+      startWay: goesOn?.startWay ?? clocks.way,
+      held: 0,
+      judged: 0,
+      missed: goesOn?.missed ?? 0,
     }
-    const found = place.path === item.path && place.round.length <= rounds.length + 1
-      ? descend(program, [...frames, frame], 0, clocks)
-      : search(program, place, [...frames, frame], [...rounds, round], now, clocks)
+    const found =
+      place.path === item.path && place.round.length <= rounds.length + 1
+        ? descend(program, [...frames, frame], 0, clocks)
+        : search(program, place, [...frames, frame], [...rounds, round], now, clocks)
     if (found) return found
   }
   return null
@@ -139,7 +183,7 @@ export function cursorAt(program: Program, place: Place, now: Cursor | null, clo
 }
 
 /** How a block's round ended: what the round's holding was, and whether that ends the block. */
-export function closeRound(frame: BlockFrame, block: ProgramBlock): { missed: number, stops: boolean } {
+export function closeRound(frame: BlockFrame, block: ProgramBlock): { missed: number; stops: boolean } {
   const limit = 'times' in block.repeat ? block.repeat.stopAfterMissed : undefined
   const missed = frame.judged >= 10 && frame.held / frame.judged < 0.5 ? frame.missed + 1 : 0
   return { missed, stops: limit !== undefined && missed >= limit }

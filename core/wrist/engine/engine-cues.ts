@@ -16,7 +16,10 @@ const silenceSeconds: Readonly<Record<Signal, number>> = { 'heart-rate': 10, 'po
 
 /** Says the prompts that fall between two moments of moving time; what both programmes say at once is said once. */
 export function promptsBetween(run: Run, from: number, to: number): void {
-  const { program: { prompts: own = [] }, settings: { prompts: beside = [] } } = run
+  const {
+    program: { prompts: own = [] },
+    settings: { prompts: beside = [] },
+  } = run
   if (own.length + beside.length === 0) return
   const said = new Set<string>()
   for (const prompt of [...own, ...beside]) {
@@ -36,10 +39,13 @@ export function promptsBetween(run: Run, from: number, to: number): void {
 
 /** Marks every whole lap of the distance that is passed within a stretch of even progress, at its instant. */
 export function lapsBetween(run: Run, metres: number, seconds: number): void {
-  const { state, settings: { autoLapMetres } } = run
+  const {
+    state,
+    settings: { autoLapMetres },
+  } = run
   if (!autoLapMetres || metres <= 0) return
   for (let lap = Math.floor(state.metres / autoLapMetres + 1e-9) + 1; lap * autoLapMetres <= state.metres + metres; lap++) {
-    const t = state.t + (lap * autoLapMetres - state.metres) / metres * seconds
+    const t = state.t + ((lap * autoLapMetres - state.metres) / metres) * seconds
     run.cues.push({ kind: 'lap', t, metres: autoLapMetres, seconds: t - state.lapT })
     run.marks.push({ t, kind: 'lap' })
     state.lapT = t
@@ -56,7 +62,9 @@ const needsOf = (end: ProgramEnd): Signal[] => {
 const measuredBy: Partial<Record<ResolvedMeasure, Signal>> = { 'pace': 'position', 'heart-rate': 'heart-rate', 'power': 'power' }
 
 const isNeeded = (signal: Signal, { end, target, ceiling }: ProgramStep): boolean =>
-  needsOf(end).includes(signal) || (ceiling !== undefined && signal === 'heart-rate') || (target !== undefined && measuredBy[target.of] === signal)
+  needsOf(end).includes(signal) ||
+  (ceiling !== undefined && signal === 'heart-rate') ||
+  (target !== undefined && measuredBy[target.of] === signal)
 
 const columnOf = { 'heart-rate': 'heartRate', 'position': 'metres', 'power': 'power' } as const
 const signals: readonly Signal[] = ['heart-rate', 'position', 'power']
@@ -73,11 +81,9 @@ export function watchSignals(run: Run): void {
       if (known.isSaid) run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: true })
       const { [signal]: _, ...silent } = state.silent
       state.silent = silent
-    }
-    else if (!known) {
+    } else if (!known) {
       state.silent = { ...state.silent, [signal]: { since: state.t, isSaid: false } }
-    }
-    else if (!known.isSaid && state.t - known.since >= silenceSeconds[signal] && isNeeded(signal, stepOf(run))) {
+    } else if (!known.isSaid && state.t - known.since >= silenceSeconds[signal] && isNeeded(signal, stepOf(run))) {
       run.cues.push({ kind: 'signal', t: state.t, of: signal, isBack: false })
       state.silent = { ...state.silent, [signal]: { since: known.since, isSaid: true } }
     }
@@ -98,7 +104,7 @@ export function judge(run: Run, seconds: number): void {
   if (state.moving - step.startMoving <= settlingSeconds[target.of]) return
   const side = sideOf(value, target, progressOf(stepOf(run).end, state) ?? 0)
   const inside = side === 'inside'
-  step.outSince = inside ? null : step.outSince ?? state.t - seconds
+  step.outSince = inside ? null : (step.outSince ?? state.t - seconds)
   step.judged += seconds
   if (inside) {
     step.held += seconds
@@ -131,7 +137,7 @@ export function watchCeiling(run: Run): void {
 }
 
 /** How much of the step is left, as seconds at the present speed, and whether it is half done; null where nobody can tell. */
-function leftOf(run: Run): { seconds: number, isHalf: boolean, isLong: boolean } | null {
+function leftOf(run: Run): { seconds: number; isHalf: boolean; isLong: boolean } | null {
   const { state } = run
   const step = state.step!
   const { end } = stepOf(run)
@@ -144,7 +150,11 @@ function leftOf(run: Run): { seconds: number, isHalf: boolean, isLong: boolean }
   const took = state.moving - step.startMoving
   if (gone <= 0 || took <= 0) return null
   const recent = smoothedValue('pace', step.window)
-  return { seconds: (end.metres - gone) / Math.max(0.1, recent ?? gone / took), isHalf: gone >= end.metres / 2, isLong: end.metres >= halfwayFromMetres }
+  return {
+    seconds: (end.metres - gone) / Math.max(0.1, recent ?? gone / took),
+    isHalf: gone >= end.metres / 2,
+    isLong: end.metres >= halfwayFromMetres,
+  }
 }
 
 /** Says half-way and the last five seconds, each once. */
@@ -168,7 +178,8 @@ export function remember(run: Run, reading: Reading): void {
   const { state, program } = run
   const step = state.step!
   if (isPool(run, state.cursor!)) {
-    const touches = reading.metres === null || reading.metres === step.window.at(-1)?.metres ? step.window : [...step.window, reading].slice(-2)
+    const touches =
+      reading.metres === null || reading.metres === step.window.at(-1)?.metres ? step.window : [...step.window, reading].slice(-2)
     step.window = touches
     return
   }

@@ -4,25 +4,37 @@ import { stepOf } from './engine-state'
 import type { ProgramEnd } from '../program/program'
 
 /** A piece of time of even progress, up to the next reading. */
-export interface Stretch { seconds: number, metres: number, work: number }
+export interface Stretch {
+  seconds: number
+  metres: number
+  work: number
+}
 
 /** Seconds from now until the end is reached within a stretch of even progress, or null. */
 export function secondsUntil(end: ProgramEnd, run: Run, stretch: Stretch, isLast: () => boolean): number | null {
   const { state } = run
   const step = state.step!
-  const along = (left: number, gain: number) => left <= 0 ? 0 : gain > 0 && left <= gain + 1e-9 ? Math.min(1, left / gain) * stretch.seconds : null
+  const along = (left: number, gain: number) =>
+    left <= 0 ? 0 : gain > 0 && left <= gain + 1e-9 ? Math.min(1, left / gain) * stretch.seconds : null
   switch (end.on) {
-    case 'time': return along(end.seconds - (state.moving - step.startMoving), stretch.seconds)
-    case 'distance': return along(end.metres - (state.metres - step.startMetres), stretch.metres)
-    case 'energy': return along(end.joules - (state.work - step.startWork), stretch.work)
-    case 'press': return null
+    case 'time':
+      return along(end.seconds - (state.moving - step.startMoving), stretch.seconds)
+    case 'distance':
+      return along(end.metres - (state.metres - step.startMetres), stretch.metres)
+    case 'energy':
+      return along(end.joules - (state.work - step.startWork), stretch.work)
+    case 'press':
+      return null
     case 'heart-rate': {
       if (state.heartRate === null) return null
       const reached = end.below !== undefined ? state.heartRate < end.below : state.heartRate > end.above!
       return reached ? stretch.seconds : null
     }
     case 'send-off': {
-      const touch = step.touchedAt === null ? along(end.metres - (state.metres - step.startMetres), stretch.metres) : Math.max(0, step.touchedAt - state.t)
+      const touch =
+        step.touchedAt === null
+          ? along(end.metres - (state.metres - step.startMetres), stretch.metres)
+          : Math.max(0, step.touchedAt - state.t)
       if (touch === null) return null
       if (isLast()) return touch
       const clock = step.startT + end.seconds - state.t
@@ -47,18 +59,17 @@ export function noteTouch(run: Run, stretch: Stretch): void {
 }
 
 /** The outermost block until a distance or time that is used up within the stretch. */
-export function blockUntil(run: Run, stretch: Stretch): { depth: number, seconds: number } | null {
+export function blockUntil(run: Run, stretch: Stretch): { depth: number; seconds: number } | null {
   const { state, program } = run
   const isRest = stepOf(run).role === 'rest'
-  let found: { depth: number, seconds: number } | null = null
+  let found: { depth: number; seconds: number } | null = null
   blocksAt(program, state.cursor!).forEach((block, depth) => {
     const frame = state.cursor!.blocks[depth]!
     let seconds: number | null = null
     if ('metres' in block.repeat) {
       const left = block.repeat.metres - (state.way - frame.startWay)
       if (!isRest && stretch.metres > 0 && left <= stretch.metres + 1e-9) seconds = Math.max(0, left / stretch.metres) * stretch.seconds
-    }
-    else if ('seconds' in block.repeat) {
+    } else if ('seconds' in block.repeat) {
       const left = block.repeat.seconds - (state.moving - frame.startMoving)
       if (left <= stretch.seconds + 1e-9) seconds = Math.max(0, left)
     }

@@ -40,11 +40,11 @@ export interface EngineState {
   heartRate: number | null
   cursor: Cursor | null
   step: ActiveStep | null
-  undo: { until: number, cursor: Cursor, step: ActiveStep } | null
+  undo: { until: number; cursor: Cursor; step: ActiveStep } | null
   /** Since when the heart has been above the ceiling, and when that was last said. */
-  crossing: { since: number, said: number | null } | null
+  crossing: { since: number; said: number | null } | null
   /** Since when a sensor that is needed has been silent, and whether that was said. */
-  silent: Partial<Record<Signal, { since: number, isSaid: boolean }>>
+  silent: Partial<Record<Signal, { since: number; isSaid: boolean }>>
   reading: Reading | null
 }
 
@@ -52,22 +52,22 @@ export interface EngineState {
 export type Signal = 'heart-rate' | 'position' | 'power'
 
 export type Button = 'press' | 'skip' | 'back' | 'pause' | 'resume' | 'stop'
-export type EngineEvent
-  = | { kind: 'start', t: number, from?: Place }
-    | { kind: 'jump', t: number, to: Place }
-    | ({ kind: 'reading' } & Reading)
-    | { kind: Button, t: number }
+export type EngineEvent =
+  | { kind: 'start'; t: number; from?: Place }
+  | { kind: 'jump'; t: number; to: Place }
+  | ({ kind: 'reading' } & Reading)
+  | { kind: Button; t: number }
 
-export type Cue
-  = | { kind: 'step', t: number, path: string, round: number[] }
-    | { kind: 'countdown' | 'halfway' | 'finished', t: number }
-    | { kind: 'nudge', t: number, side: 'too-easy' | 'too-hard' }
-    | { kind: 'ceiling', t: number, above: number }
-    | { kind: 'prompt', t: number, say: string }
-    | { kind: 'lap', t: number, metres: number, seconds: number }
-    | { kind: 'signal', t: number, of: Signal, isBack: boolean }
+export type Cue =
+  | { kind: 'step'; t: number; path: string; round: number[] }
+  | { kind: 'countdown' | 'halfway' | 'finished'; t: number }
+  | { kind: 'nudge'; t: number; side: 'too-easy' | 'too-hard' }
+  | { kind: 'ceiling'; t: number; above: number }
+  | { kind: 'prompt'; t: number; say: string }
+  | { kind: 'lap'; t: number; metres: number; seconds: number }
+  | { kind: 'signal'; t: number; of: Signal; isBack: boolean }
   /** A block ended early: so many rounds in a row were held under half. */
-    | { kind: 'missed', t: number, rounds: number }
+  | { kind: 'missed'; t: number; rounds: number }
 
 /** What the wearer has set, beside the program: cues, laps by distance, and a second programme of prompts. */
 export interface EngineSettings {
@@ -80,15 +80,38 @@ export interface EngineSettings {
 export const usualSettings: EngineSettings = { countdown: true, halfway: true }
 
 /** What one event brings: the next state, what to say and what to write down. */
-export interface Outcome { state: EngineState, cues: Cue[], marks: Mark[] }
+export interface Outcome {
+  state: EngineState
+  cues: Cue[]
+  marks: Mark[]
+}
 
 export const initialState: EngineState = {
-  phase: 'ready', t: 0, moving: 0, metres: 0, way: 0, work: 0, lapT: 0, sensorMetres: null, heartRate: null,
-  cursor: null, step: null, undo: null, crossing: null, silent: {}, reading: null,
+  phase: 'ready',
+  t: 0,
+  moving: 0,
+  metres: 0,
+  way: 0,
+  work: 0,
+  lapT: 0,
+  sensorMetres: null,
+  heartRate: null,
+  cursor: null,
+  step: null,
+  undo: null,
+  crossing: null,
+  silent: {},
+  reading: null,
 }
 
 /** One event being worked through: the state as it changes, and what comes of it. */
-export interface Run { program: Program, settings: EngineSettings, state: EngineState, cues: Cue[], marks: Mark[] }
+export interface Run {
+  program: Program
+  settings: EngineSettings
+  state: EngineState
+  cues: Cue[]
+  marks: Mark[]
+}
 
 export const stepOf = (run: Run): ProgramStep => stepAt(run.program, run.state.cursor!)
 

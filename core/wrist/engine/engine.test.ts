@@ -12,7 +12,13 @@ import type { Program } from '../program/program'
 import { entrancesOf } from '../program/program-steps'
 import { runWalk, settingsOf } from './settings'
 
-const athlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', run: { criticalSpeed: 3.75, criticalPower: 248 }, ride: { criticalPower: 215 } }
+const athlete: Athlete = {
+  format: 'agonis.athlete',
+  version: 1,
+  name: 'Ilse Brandvik',
+  run: { criticalSpeed: 3.75, criticalPower: 248 },
+  ride: { criticalPower: 215 },
+}
 const sessionOf = (text: string) => readScript(text).sessions[0]!
 const programOf = (text: string, watch = 'all-sport'): Program => {
   const fitting = fit(sessionOf(text), profileNamed(watch)!, { athlete })
@@ -27,7 +33,14 @@ function read(program: Program, state: EngineState, seconds: number, speed = 4, 
   const cues = []
   for (let second = 0; second < seconds; second++) {
     const t = state.t + 1
-    const outcome = advance(program, state, { kind: 'reading', t, metres: (state.sensorMetres ?? 0) + speed, heartRate, power: null, cadence: null })
+    const outcome = advance(program, state, {
+      kind: 'reading',
+      t,
+      metres: (state.sensorMetres ?? 0) + speed,
+      heartRate,
+      power: null,
+      cadence: null,
+    })
     state = outcome.state
     marks.push(...outcome.marks)
     cues.push(...outcome.cues)
@@ -78,16 +91,21 @@ describe('carrying a program out', () => {
     const program = programOf('sport run\n\n0:10\n25 m\n0:10')
     let state = start(program)
     const marks = []
-    for (const [t, metres] of [[7, 20], [14, 60], [21, 90], [30, 120]] as const) {
+    for (const [t, metres] of [
+      [7, 20],
+      [14, 60],
+      [21, 90],
+      [30, 120],
+    ] as const) {
       const outcome = advance(program, state, { kind: 'reading', t, metres, heartRate: null, power: null, cadence: null })
       state = outcome.state
       marks.push(...outcome.marks)
     }
-    const atTen = 20 + 40 * 3 / 7
+    const atTen = 20 + (40 * 3) / 7
     expect(marks.map(mark => [mark.kind, Number(mark.t.toFixed(6))])).toEqual([
       ['step', 10],
-      ['step', Number((14 + (25 - (60 - atTen)) / 30 * 7).toFixed(6))],
-      ['stop', Number((24 + (25 - (60 - atTen)) / 30 * 7).toFixed(6))],
+      ['step', Number((14 + ((25 - (60 - atTen)) / 30) * 7).toFixed(6))],
+      ['stop', Number((24 + ((25 - (60 - atTen)) / 30) * 7).toFixed(6))],
     ])
   })
 
@@ -98,7 +116,10 @@ describe('carrying a program out', () => {
     state = read(program, state, 30).state
     state = advance(program, state, { kind: 'resume', t: 40 }).state
     const { marks } = read(program, state, 30)
-    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([['step', 55], ['stop', 65]])
+    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([
+      ['step', 55],
+      ['stop', 65],
+    ])
   })
 
   it('takes a press only where a step ends by press, and takes it back within five seconds', () => {
@@ -120,7 +141,14 @@ describe('carrying a program out', () => {
     const program = programOf('sport run\n\nrepeat for 300 m\n  0:20\n  rest 0:10\n0:05')
     const { marks } = read(program, start(program), 200, 4)
     expect(marks.map(mark => `${mark.kind} ${mark.path ?? ''} ${mark.t}`)).toEqual([
-      'step 1.2 20', 'step 1.1 30', 'step 1.2 50', 'step 1.1 60', 'step 1.2 80', 'step 1.1 90', 'step 2 105', 'stop  110',
+      'step 1.2 20',
+      'step 1.1 30',
+      'step 1.2 50',
+      'step 1.1 60',
+      'step 1.2 80',
+      'step 1.1 90',
+      'step 2 105',
+      'stop  110',
     ])
   })
 
@@ -131,7 +159,10 @@ describe('carrying a program out', () => {
     state = read(program, state, 10, 0).state
     state = advance(program, state, { kind: 'resume', t: 20 }).state
     ;({ marks } = read(program, state, 80, 0.5))
-    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([['step', 40], ['step', 80]])
+    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([
+      ['step', 40],
+      ['step', 80],
+    ])
   })
 
   it('leaves a send-off at its clock when the touch was earlier, a pause or not', () => {
@@ -141,7 +172,10 @@ describe('carrying a program out', () => {
     state = read(program, state, 10, 0).state
     state = advance(program, state, { kind: 'resume', t: 18 }).state
     const { marks } = read(program, state, 40, 2)
-    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([['step', 30], ['stop', 35]])
+    expect(marks.map(mark => [mark.kind, mark.t])).toEqual([
+      ['step', 30],
+      ['stop', 35],
+    ])
   })
 
   it('stops a block when two rounds in a row were held under half', () => {
@@ -153,7 +187,12 @@ describe('carrying a program out', () => {
   it('nudges after five seconds outside and again after the repeat, not while settling, not inside', () => {
     const program = programOf('sport run\n\n2:00 @ 4:00-4:20 /km')
     const slow = read(program, start(program), 60, 3.5)
-    expect(slow.cues.filter(cue => cue.kind === 'nudge').map(cue => [cue.t, cue.kind === 'nudge' && cue.side])).toEqual([[15, 'too-easy'], [30, 'too-easy'], [45, 'too-easy'], [60, 'too-easy']])
+    expect(slow.cues.filter(cue => cue.kind === 'nudge').map(cue => [cue.t, cue.kind === 'nudge' && cue.side])).toEqual([
+      [15, 'too-easy'],
+      [30, 'too-easy'],
+      [45, 'too-easy'],
+      [60, 'too-easy'],
+    ])
     expect(read(program, start(program), 110, 4).cues.filter(cue => cue.kind === 'nudge')).toEqual([])
   })
 
@@ -173,26 +212,45 @@ describe('carrying a program out', () => {
   it('judges no pace where the position is lost', () => {
     const program = programOf('sport run\n\n2:00 @ 4:00-4:20 /km')
     let state = start(program)
-    for (let t = 1; t <= 60; t++) state = advance(program, state, { kind: 'reading', t, metres: null, heartRate: 140, power: null, cadence: null }).state
+    for (let t = 1; t <= 60; t++)
+      state = advance(program, state, { kind: 'reading', t, metres: null, heartRate: 140, power: null, cadence: null }).state
     expect(state.step!.judged).toBe(0)
   })
 })
 
 describe('going elsewhere in a program', () => {
-  const program = programOf('sport run\n\n1:00\n6 times\n  2 times\n    0:20\n    recovery 0:10\n  rest 0:30\nrepeat for 1 km\n  0:30\n  recovery 0:30')
+  const program = programOf(
+    'sport run\n\n1:00\n6 times\n  2 times\n    0:20\n    recovery 0:10\n  rest 0:30\nrepeat for 1 km\n  0:30\n  recovery 0:30',
+  )
 
   it('jumps to a step or to the first of a round, forward and back', () => {
     let state = read(program, start(program), 10).state
     const jumped = advance(program, state, { kind: 'jump', t: 10, to: { path: '2.1.2', round: [4, 2] } })
-    expect(jumped.marks.map(mark => [mark.kind, mark.path, mark.round])).toEqual([['jump', '2.1.2', [4, 2]], ['step', '2.1.2', [4, 2]]])
-    expect(stepNames(read(program, jumped.state, 130).marks)).toEqual(['2.2@4', '2.1.1@5.1', '2.1.2@5.1', '2.1.1@5.2', '2.1.2@5.2', '2.2@5', '2.1.1@6.1'])
+    expect(jumped.marks.map(mark => [mark.kind, mark.path, mark.round])).toEqual([
+      ['jump', '2.1.2', [4, 2]],
+      ['step', '2.1.2', [4, 2]],
+    ])
+    expect(stepNames(read(program, jumped.state, 130).marks)).toEqual([
+      '2.2@4',
+      '2.1.1@5.1',
+      '2.1.2@5.1',
+      '2.1.1@5.2',
+      '2.1.2@5.2',
+      '2.2@5',
+      '2.1.1@6.1',
+    ])
     state = advance(program, jumped.state, { kind: 'jump', t: 11, to: { path: '2', round: [1] } }).state
     expect(stepNames(read(program, state, 25).marks)).toEqual(['2.1.2@1.1'])
   })
 
   it('goes nowhere when there is no such place, and does not jump before or after', () => {
     const { state } = read(program, start(program), 10)
-    for (const to of [{ path: '9', round: [] }, { path: '2.1.1', round: [7, 1] }, { path: '2.1.1', round: [1] }, { path: '1', round: [1] }]) {
+    for (const to of [
+      { path: '9', round: [] },
+      { path: '2.1.1', round: [7, 1] },
+      { path: '2.1.1', round: [1] },
+      { path: '1', round: [1] },
+    ]) {
       expect(advance(program, state, { kind: 'jump', t: 10, to }).marks, JSON.stringify(to)).toEqual([])
     }
     expect(advance(program, initialState, { kind: 'jump', t: 0, to: { path: '1', round: [] } }).marks).toEqual([])
@@ -207,14 +265,30 @@ describe('going elsewhere in a program', () => {
   })
 
   it('begins where it is told, written out or not', () => {
-    const flat = fit(sessionOf('sport run\n\n1:00\n6 times\n  0:20\n  recovery 0:10'), { ...profileNamed('all-sport')!, maxNesting: 0 }, { athlete }).program
+    const flat = fit(
+      sessionOf('sport run\n\n1:00\n6 times\n  0:20\n  recovery 0:10'),
+      { ...profileNamed('all-sport')!, maxNesting: 0 },
+      { athlete },
+    ).program
     const begun = advance(flat, initialState, { kind: 'start', t: 0, from: { path: '2.1', round: [4] } })
-    expect(stepNames([...begun.marks, ...read(flat, begun.state, 95).marks])).toEqual(['2.1@4', '2.2@4', '2.1@5', '2.2@5', '2.1@6', '2.2@6'])
+    expect(stepNames([...begun.marks, ...read(flat, begun.state, 95).marks])).toEqual([
+      '2.1@4',
+      '2.2@4',
+      '2.1@5',
+      '2.2@5',
+      '2.1@6',
+      '2.2@6',
+    ])
   })
 
   it('lists where it can be entered', () => {
-    expect(entrancesOf(program).map(({ words }) => words).slice(0, 4)).toEqual(['1:00', '6 times, from round 1', 'only the last 3 of 6 times', '6 times, from round 2'])
-    for (const { at } of entrancesOf(program)) expect(advance(program, initialState, { kind: 'start', t: 0, from: at }).marks[0]!.path!.startsWith(at.path)).toBe(true)
+    expect(
+      entrancesOf(program)
+        .map(({ words }) => words)
+        .slice(0, 4),
+    ).toEqual(['1:00', '6 times, from round 1', 'only the last 3 of 6 times', '6 times, from round 2'])
+    for (const { at } of entrancesOf(program))
+      expect(advance(program, initialState, { kind: 'start', t: 0, from: at }).marks[0]!.path!.startsWith(at.path)).toBe(true)
   })
 })
 
@@ -226,7 +300,9 @@ describe('what the wearer is told', () => {
     const before = read(program, start(program), 20, 4, 145)
     const silent = read(program, before.state, 30, 4, null)
     expect(kindsOf(silent.cues, 'signal')).toEqual([{ kind: 'signal', t: 31, of: 'heart-rate', isBack: false }])
-    expect(kindsOf(read(program, silent.state, 5, 4, 145).cues, 'signal')).toEqual([{ kind: 'signal', t: 51, of: 'heart-rate', isBack: true }])
+    expect(kindsOf(read(program, silent.state, 5, 4, 145).cues, 'signal')).toEqual([
+      { kind: 'signal', t: 51, of: 'heart-rate', isBack: true },
+    ])
     const unneeded = programOf('sport run\n\n3:00')
     expect(kindsOf(read(unneeded, start(unneeded), 60, 4, null).cues, 'signal')).toEqual([])
   })
@@ -234,7 +310,8 @@ describe('what the wearer is told', () => {
   it('does not nudge at once for what was before a silence', () => {
     const program = programOf('sport run\n\n5:00 @ 4:00-4:20 /km')
     let { state } = read(program, start(program), 14, 3.5)
-    for (let count = 0; count < 20; count++) state = advance(program, state, { kind: 'reading', t: state.t + 1, metres: null, heartRate: 140, power: null, cadence: null }).state
+    for (let count = 0; count < 20; count++)
+      state = advance(program, state, { kind: 'reading', t: state.t + 1, metres: null, heartRate: 140, power: null, cadence: null }).state
     expect(state.step!.outSince).toBeNull()
   })
 
@@ -256,7 +333,12 @@ describe('what the wearer is told', () => {
     const heard: Cue[] = []
     const marks = []
     for (let t = 1; t <= 300; t++) {
-      const outcome = advance(program, state, { kind: 'reading', t, metres: t * 4, heartRate: null, power: null, cadence: null }, { countdown: false, halfway: false, autoLapMetres: 500 })
+      const outcome = advance(
+        program,
+        state,
+        { kind: 'reading', t, metres: t * 4, heartRate: null, power: null, cadence: null },
+        { countdown: false, halfway: false, autoLapMetres: 500 },
+      )
       state = outcome.state
       heard.push(...outcome.cues)
       marks.push(...outcome.marks)
@@ -271,24 +353,51 @@ describe('what the wearer is told', () => {
     let { state } = advance(program, initialState, { kind: 'start', t: 0 })
     const said: string[] = []
     for (let t = 1; t < 240; t++) {
-      const outcome = advance(program, state, { kind: 'reading', t, metres: t, heartRate: null, power: null, cadence: null }, { countdown: true, halfway: true, prompts: [...runWalk(90, 30), { say: 'drink', from: 120, every: 600 }] })
+      const outcome = advance(
+        program,
+        state,
+        { kind: 'reading', t, metres: t, heartRate: null, power: null, cadence: null },
+        { countdown: true, halfway: true, prompts: [...runWalk(90, 30), { say: 'drink', from: 120, every: 600 }] },
+      )
       state = outcome.state
       for (const cue of outcome.cues) if (cue.kind === 'prompt') said.push(`${cue.t} ${cue.say}`)
     }
     expect(said).toEqual(['60 drink', '90 walk', '120 drink', '120 run', '180 drink', '210 walk'])
   })
 
-  it('takes the second programme from the athlete\'s schools, walking only in a run', () => {
-    const set = { ...athlete, schools: { cues: { halfway: false, autoLapMetres: 1000 }, beside: { drinkSeconds: 1200, eatSeconds: 2400, runSeconds: 540, walkSeconds: 60 } } }
+  it("takes the second programme from the athlete's schools, walking only in a run", () => {
+    const set = {
+      ...athlete,
+      schools: {
+        cues: { halfway: false, autoLapMetres: 1000 },
+        beside: { drinkSeconds: 1200, eatSeconds: 2400, runSeconds: 540, walkSeconds: 60 },
+      },
+    }
     expect(settingsOf(athlete, 'run')).toEqual({ countdown: true, halfway: true })
-    expect(settingsOf(set, 'ride')).toEqual({ countdown: true, halfway: false, autoLapMetres: 1000, prompts: [{ say: 'drink', from: 1200, every: 1200 }, { say: 'eat', from: 2400, every: 2400 }] })
+    expect(settingsOf(set, 'ride')).toEqual({
+      countdown: true,
+      halfway: false,
+      autoLapMetres: 1000,
+      prompts: [
+        { say: 'drink', from: 1200, every: 1200 },
+        { say: 'eat', from: 2400, every: 2400 },
+      ],
+    })
     expect(settingsOf(set, 'run').prompts!.map(prompt => prompt.say)).toEqual(['drink', 'eat', 'walk', 'run'])
   })
 
   it('judges a pool by whole lengths', () => {
     const program = programOf('sport swim\nplace pool 25 m\n\n400 m @ 1:50-2:00 /100m')
     let state = start(program)
-    for (let t = 1; t <= 100; t++) state = advance(program, state, { kind: 'reading', t, metres: Math.floor(t / 31.25) * 25, heartRate: null, power: null, cadence: null }).state
+    for (let t = 1; t <= 100; t++)
+      state = advance(program, state, {
+        kind: 'reading',
+        t,
+        metres: Math.floor(t / 31.25) * 25,
+        heartRate: null,
+        power: null,
+        cadence: null,
+      }).state
     expect(state.step!.window.map(reading => reading.metres)).toEqual([50, 75])
     const { target, figure, figureIs } = faceOf(program, state)
     expect([target!.value, target!.side, figure, figureIs]).toEqual(['2:04', 'too-easy', '13', 'lengths left'])

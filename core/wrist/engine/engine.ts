@@ -19,8 +19,18 @@ function begin(run: Run, cursor: Cursor): void {
   const wall = isPool(run, cursor) ? [{ t: state.t, metres: state.sensorMetres ?? 0, heartRate: null, power: null, cadence: null }] : []
   state.cursor = cursor
   state.step = {
-    startT: state.t, startMoving: state.moving, startMetres: state.metres, startWork: state.work,
-    held: 0, judged: 0, window: wall, outSince: null, lastNudge: null, touchedAt: null, saidCountdown: false, saidHalfway: false,
+    startT: state.t,
+    startMoving: state.moving,
+    startMetres: state.metres,
+    startWork: state.work,
+    held: 0,
+    judged: 0,
+    window: wall,
+    outSince: null,
+    lastNudge: null,
+    touchedAt: null,
+    saidCountdown: false,
+    saidHalfway: false,
   }
   mark(run, 'step')
   const { path } = stepOf(run)
@@ -39,9 +49,8 @@ const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way
 function moveOn(run: Run, behindDepth?: number): void {
   const { state, program } = run
   const cursor = withHolding(state.cursor!, state.step!.held, state.step!.judged)
-  const next = behindDepth === undefined
-    ? nextCursor(program, cursor, clocksOf(state))
-    : cursorBehind(program, cursor, behindDepth, clocksOf(state))
+  const next =
+    behindDepth === undefined ? nextCursor(program, cursor, clocksOf(state)) : cursorBehind(program, cursor, behindDepth, clocksOf(state))
   if (behindDepth === undefined) sayMissedOut(run, cursor, next)
   if (next) begin(run, next)
   else finish(run)
@@ -52,9 +61,12 @@ function sayMissedOut(run: Run, cursor: Cursor, next: Cursor | null): void {
   const { program, state } = run
   blocksAt(program, cursor).forEach((block, depth) => {
     const frame = cursor.blocks[depth]!
-    const isOver = next?.blocks[depth]?.index !== frame.index || next.blocks.slice(0, depth).some((outer, index) => outer.round !== cursor.blocks[index]!.round)
+    const isOver =
+      next?.blocks[depth]?.index !== frame.index ||
+      next.blocks.slice(0, depth).some((outer, index) => outer.round !== cursor.blocks[index]!.round)
     const { stops, missed } = closeRound(frame, block)
-    if (isOver && stops && 'times' in block.repeat && frame.round < block.repeat.times) run.cues.push({ kind: 'missed', t: state.t, rounds: missed })
+    if (isOver && stops && 'times' in block.repeat && frame.round < block.repeat.times)
+      run.cues.push({ kind: 'missed', t: state.t, rounds: missed })
   })
 }
 
@@ -172,17 +184,16 @@ export function advance(program: Program, state: EngineState, event: EngineEvent
   const run: Run = { program, settings, state: { ...state, step: state.step && { ...state.step } }, cues: [], marks: [] }
   if (event.kind === 'start') {
     const from = event.from && cursorAt(program, event.from, null, { moving: 0, way: 0 })
-    const cursor = state.phase === 'ready' ? from ?? firstCursor(program) : null
+    const cursor = state.phase === 'ready' ? (from ?? firstCursor(program)) : null
     if (cursor) {
       Object.assign(run.state, { phase: 'running', t: event.t })
       begin(run, cursor)
     }
-  }
-  else if (event.kind === 'reading') {
+  } else if (event.kind === 'reading') {
     read(run, event)
-  }
-  else {
-    if (event.t > state.t && state.phase === 'running') read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t })
+  } else {
+    if (event.t > state.t && state.phase === 'running')
+      read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t })
     if (event.kind !== 'jump') push(run, event.kind)
     else if (run.state.phase === 'running' || run.state.phase === 'paused') jump(run, event.to)
   }

@@ -33,11 +33,20 @@ const program: Program = fit(session, profileNamed('all-sport')!).program
 const flat = [...walk(session)].map(entry => `${entry.path}@${entry.round.join('.')}`)
 const seeds = seedsOr(2000)
 
-interface Seen { t: number, step: string }
-interface Run { recording: Recording, cues: { cue: Cue, heardAt: number }[], seen: Seen[], state: EngineState, boundaries: Map<string, { from: number, to: number, byHand: boolean, moving: number, paused: boolean }> }
+interface Seen {
+  t: number
+  step: string
+}
+interface Run {
+  recording: Recording
+  cues: { cue: Cue; heardAt: number }[]
+  seen: Seen[]
+  state: EngineState
+  boundaries: Map<string, { from: number; to: number; byHand: boolean; moving: number; paused: boolean }>
+}
 
 /** One reading a second, with hands that push anything and sensors that fall silent, as the seed has it. */
-function run(seed: number, hands: { push: number, silence: number }): Run {
+function run(seed: number, hands: { push: number; silence: number }): Run {
   const random = randomFrom(seed)
   const recorder = emptyRecorder()
   const cues: Run['cues'] = []
@@ -45,7 +54,7 @@ function run(seed: number, hands: { push: number, silence: number }): Run {
   const boundaries: Run['boundaries'] = new Map()
   let state = initialState
   let current = ''
-  const now = (next: EngineState) => next.cursor ? `${stepAt(program, next.cursor).path}@${roundOf(program, next.cursor).join('.')}` : ''
+  const now = (next: EngineState) => (next.cursor ? `${stepAt(program, next.cursor).path}@${roundOf(program, next.cursor).join('.')}` : '')
   const take = (event: EngineEvent, isHand: boolean) => {
     const outcome = advance(program, state, event)
     addMarks(recorder, outcome.marks)
@@ -65,12 +74,27 @@ function run(seed: number, hands: { push: number, silence: number }): Run {
   const buttons: Button[] = ['press', 'press', 'skip', 'pause', 'resume', 'resume']
   for (let t = 1; t <= 3000 && state.phase !== 'finished'; t++) {
     const at = t - 1 + random.next()
-    const pushed = random.next() < hands.push ? buttons[Math.floor(random.next() * buttons.length)]! : t % 60 === 0 ? 'press' : state.phase === 'paused' && t % 7 === 0 ? 'resume' : null
+    const pushed =
+      random.next() < hands.push
+        ? buttons[Math.floor(random.next() * buttons.length)]!
+        : t % 60 === 0
+          ? 'press'
+          : state.phase === 'paused' && t % 7 === 0
+            ? 'resume'
+            : null
     if (pushed) take({ kind: pushed, t: Math.max(at, state.t) }, true)
     if ((state.phase as string) === 'finished') break
-    if (random.next() < hands.silence) silentUntil = random.next() < 0.5 ? { ...silentUntil, heart: t + 20 * random.next() } : { ...silentUntil, position: t + 12 * random.next() }
+    if (random.next() < hands.silence)
+      silentUntil =
+        random.next() < 0.5 ? { ...silentUntil, heart: t + 20 * random.next() } : { ...silentUntil, position: t + 12 * random.next() }
     metres += 2 + 2 * random.next()
-    const reading = { t, metres: t < silentUntil.position ? null : metres, heartRate: t < silentUntil.heart ? null : 150 + 30 * random.next(), power: null, cadence: null }
+    const reading = {
+      t,
+      metres: t < silentUntil.position ? null : metres,
+      heartRate: t < silentUntil.heart ? null : 150 + 30 * random.next(),
+      power: null,
+      cadence: null,
+    }
     addReading(recorder, reading)
     take({ kind: 'reading', ...reading }, false)
     if (state.cursor) seen.push({ t, step: now(state) })
@@ -101,10 +125,13 @@ describe(`carried out with ${seeds} seeds of presses, pauses, skips and silent s
       }
       const minute = boundaries.get('4@')!
       if (!minute.byHand && !minute.paused) {
-        const within = (kind: Cue['kind']) => cues.filter(({ cue }) => cue.kind === kind && cue.t > minute.from && cue.t <= minute.to).map(({ heardAt }) => heardAt)
+        const within = (kind: Cue['kind']) =>
+          cues.filter(({ cue }) => cue.kind === kind && cue.t > minute.from && cue.t <= minute.to).map(({ heardAt }) => heardAt)
         const [countdown, half] = [within('countdown'), within('halfway')]
-        if (countdown.length !== 1 || countdown[0]! < minute.to - 5 || countdown[0]! > minute.to - 4 + 1e-9) fail(`countdown at ${countdown.join()} of a step that ends at ${minute.to}`)
-        if (half.length !== 1 || half[0]! < minute.from + 35 - 1e-9 || half[0]! > minute.from + 36 + 1e-9) fail(`half-way at ${half.join()} of a step from ${minute.from}`)
+        if (countdown.length !== 1 || countdown[0]! < minute.to - 5 || countdown[0]! > minute.to - 4 + 1e-9)
+          fail(`countdown at ${countdown.join()} of a step that ends at ${minute.to}`)
+        if (half.length !== 1 || half[0]! < minute.from + 35 - 1e-9 || half[0]! > minute.from + 36 + 1e-9)
+          fail(`half-way at ${half.join()} of a step from ${minute.from}`)
       }
     }
   }, 900_000)
@@ -125,9 +152,17 @@ describe('the engine', () => {
     const buttons: Button[] = ['press', 'skip', 'back', 'pause', 'resume']
     let state = frozen(advance(frozen(program), initialState, { kind: 'start', t: 0 }).state)
     for (let t = 1; t < 600 && state.phase !== 'finished'; t++) {
-      const event: EngineEvent = random.next() < 0.15
-        ? { kind: buttons[Math.floor(random.next() * buttons.length)]!, t }
-        : { kind: 'reading', t, metres: random.next() < 0.1 ? null : t * 3, heartRate: random.next() < 0.1 ? null : 160 + 20 * random.next(), power: null, cadence: null }
+      const event: EngineEvent =
+        random.next() < 0.15
+          ? { kind: buttons[Math.floor(random.next() * buttons.length)]!, t }
+          : {
+              kind: 'reading',
+              t,
+              metres: random.next() < 0.1 ? null : t * 3,
+              heartRate: random.next() < 0.1 ? null : 160 + 20 * random.next(),
+              power: null,
+              cadence: null,
+            }
       const outcome = advance(program, state, frozen(event))
       expect(advance(program, state, event)).toEqual(outcome)
       state = frozen(outcome.state)

@@ -12,12 +12,15 @@ import { paceReadingFor, printProgramItem, sayEnd, saySpeed, sayTarget } from '.
 const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
 function after(program: Program, seconds: number, speed = 4, heartRate = 140): EngineState {
   let { state } = advance(program, initialState, { kind: 'start', t: 0 })
-  for (let t = 1; t <= seconds; t++) state = advance(program, state, { kind: 'reading', t, metres: t * speed, heartRate, power: 200, cadence: 170 }).state
+  for (let t = 1; t <= seconds; t++)
+    state = advance(program, state, { kind: 'reading', t, metres: t * speed, heartRate, power: 200, cadence: 170 }).state
   return state
 }
 
 describe('the face of the wrist', () => {
-  const ladder = programOf('sport run\n\n2 times, drop last recovery\n  3 times\n    400 m @ 4:00-4:20 /km\n    rest 0:30\n  recovery 2:00\ncool-down until press')
+  const ladder = programOf(
+    'sport run\n\n2 times, drop last recovery\n  3 times\n    400 m @ 4:00-4:20 /km\n    rest 0:30\n  recovery 2:00\ncool-down until press',
+  )
 
   it('says what now, how much is left, which round of how many and what next', () => {
     const face = faceOf(ladder, after(ladder, 40))
@@ -36,13 +39,24 @@ describe('the face of the wrist', () => {
   it('does not blame while settling', () => expect(faceOf(ladder, after(ladder, 8, 3)).target!.side).toBeNull())
 
   it('counts a rest down and looks ahead over the end of a round', () => {
-    expect(faceOf(ladder, after(ladder, 110))).toMatchObject({ figure: '0:20', figureIs: 'left', role: 'rest', target: null, next: 'then 400 m @ 4:00-4:20 /km' })
+    expect(faceOf(ladder, after(ladder, 110))).toMatchObject({
+      figure: '0:20',
+      figureIs: 'left',
+      role: 'rest',
+      target: null,
+      next: 'then 400 m @ 4:00-4:20 /km',
+    })
   })
 
   it('counts up where a step ends by a press, and says that it is the last', () => {
     let { state } = advance(ladder, after(ladder, 5), { kind: 'skip', t: 5 })
     for (let skips = 0; skips < 30 && state.cursor!.blocks.length > 0; skips++) state = advance(ladder, state, { kind: 'skip', t: 5 }).state
-    expect(faceOf(ladder, state)).toMatchObject({ figure: '0:00', figureIs: 'press to go on', next: 'then done', where: 'cool-down until press' })
+    expect(faceOf(ladder, state)).toMatchObject({
+      figure: '0:00',
+      figureIs: 'press to go on',
+      next: 'then done',
+      where: 'cool-down until press',
+    })
   })
 
   it('shows the wait to the clock of a send-off after the touch', () => {
@@ -72,24 +86,44 @@ describe('the face of the wrist', () => {
 })
 
 describe('words of the wrist', () => {
-  it.each([[4, 'min/km', '4:10'], [4, 'min/mi', '6:42'], [0.893, 'min/100m', '1:52'], [8, 'km/h', '28.8'], [8, 'mi/h', '17.9'], [0, 'min/km', '-:--']] as const)('%d m/s in %s is %s', (speed, reading, words) => expect(saySpeed(speed, reading)).toBe(words))
+  it.each([
+    [4, 'min/km', '4:10'],
+    [4, 'min/mi', '6:42'],
+    [0.893, 'min/100m', '1:52'],
+    [8, 'km/h', '28.8'],
+    [8, 'mi/h', '17.9'],
+    [0, 'min/km', '-:--'],
+  ] as const)('%d m/s in %s is %s', (speed, reading, words) => expect(saySpeed(speed, reading)).toBe(words))
 
   const pace: ProgramTarget = { of: 'pace', unit: 'm/s', easiest: 3.9, hardest: 4.1 }
   it.each<[ProgramTarget, string]>([
-    [pace, '4:04-4:16 /km'], [{ ...pace, easiest: undefined }, '4:04 /km or slower'], [{ ...pace, hardest: undefined }, '4:16 /km or faster'], [{ ...pace, to: { easiest: 4, hardest: 4 } }, '4:04-4:16 /km to 4:10 /km'],
-    [{ of: 'power', unit: 'W', easiest: 219.3, hardest: 227.9 }, '219-228 W'], [{ of: 'heart-rate', unit: 'bpm', hardest: 145 }, '145 bpm or below'], [{ of: 'rpe', unit: 'of 10', easiest: 6, hardest: 7 }, '6-7 of 10'],
+    [pace, '4:04-4:16 /km'],
+    [{ ...pace, easiest: undefined }, '4:04 /km or slower'],
+    [{ ...pace, hardest: undefined }, '4:16 /km or faster'],
+    [{ ...pace, to: { easiest: 4, hardest: 4 } }, '4:04-4:16 /km to 4:10 /km'],
+    [{ of: 'power', unit: 'W', easiest: 219.3, hardest: 227.9 }, '219-228 W'],
+    [{ of: 'heart-rate', unit: 'bpm', hardest: 145 }, '145 bpm or below'],
+    [{ of: 'rpe', unit: 'of 10', easiest: 6, hardest: 7 }, '6-7 of 10'],
   ])('says a band as the athlete reads it', (target, words) => expect(sayTarget(target, 'min/km')).toBe(words))
 
   it('chooses the reading by sport and unit', () => {
-    expect([paceReadingFor('run', 'mi'), paceReadingFor('ride', 'km'), paceReadingFor('swim'), paceReadingFor('ride', 'mi')]).toEqual(['min/mi', 'km/h', 'min/100m', 'mi/h'])
+    expect([paceReadingFor('run', 'mi'), paceReadingFor('ride', 'km'), paceReadingFor('swim'), paceReadingFor('ride', 'mi')]).toEqual([
+      'min/mi',
+      'km/h',
+      'min/100m',
+      'mi/h',
+    ])
   })
 
   it.each([
-    [{ on: 'distance', metres: 2000 }, '2 km'], [{ on: 'distance', metres: 1609.344 }, '1609.3 m'], [{ on: 'energy', joules: 300 * 4184 * 0.24 }, '300 kcal'],
-    [{ on: 'heart-rate', above: 150 }, 'until HR above 150'], [{ on: 'first', of: [{ on: 'time', seconds: 60 }, { on: 'press' }] }, '1:00 or until press'],
+    [{ on: 'distance', metres: 2000 }, '2 km'],
+    [{ on: 'distance', metres: 1609.344 }, '1609.3 m'],
+    [{ on: 'energy', joules: 300 * 4184 * 0.24 }, '300 kcal'],
+    [{ on: 'heart-rate', above: 150 }, 'until HR above 150'],
+    [{ on: 'first', of: [{ on: 'time', seconds: 60 }, { on: 'press' }] }, '1:00 or until press'],
   ] as const)('says an end', (end, words) => expect(sayEnd(end as never)).toBe(words))
 
-  it('says a program\'s rows', () => {
+  it("says a program's rows", () => {
     const { items } = programOf('sport run\n\nrepeat for 5 km\n  4:00 @ 4:00-4:20 /km\nrepeat for 20:00\n  recovery 1:00 jog')
     expect(items.map(printProgramItem)).toEqual(['repeat for 5.0 km', 'repeat for 20 min'])
   })

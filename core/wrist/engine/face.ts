@@ -30,7 +30,7 @@ export interface Face {
   also: string | null
   next: string
   heartRate: number | null
-  total: { time: string, distance: string }
+  total: { time: string; distance: string }
   ceilingCrossed: boolean
   /** A sensor that is needed and silent: `no heart rate`. */
   silent: string | null
@@ -50,23 +50,32 @@ export interface FaceTarget {
 
 function wayLeft(metres: number, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
   const left = Math.max(0, Math.ceil(metres - (state.metres - state.step!.startMetres) - 1e-6))
-  return poolLength !== null && left >= poolLength ? { figure: String(Math.round(left / poolLength)), figureIs: left < 2 * poolLength ? 'length left' : 'lengths left' } : { figure: `${left} m`, figureIs: 'left' }
+  return poolLength !== null && left >= poolLength
+    ? { figure: String(Math.round(left / poolLength)), figureIs: left < 2 * poolLength ? 'length left' : 'lengths left' }
+    : { figure: `${left} m`, figureIs: 'left' }
 }
 
 function left(end: ProgramEnd, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
   const step = state.step!
   const gone: Pick<Face, 'figure' | 'figureIs'> = { figure: formatTime(Math.floor(state.moving - step.startMoving)), figureIs: 'gone' }
   switch (end.on) {
-    case 'time': return { figure: formatTime(Math.max(0, Math.ceil(end.seconds - (state.moving - step.startMoving) - 1e-6))), figureIs: 'left' }
-    case 'distance': return wayLeft(end.metres, state, poolLength)
+    case 'time':
+      return { figure: formatTime(Math.max(0, Math.ceil(end.seconds - (state.moving - step.startMoving) - 1e-6))), figureIs: 'left' }
+    case 'distance':
+      return wayLeft(end.metres, state, poolLength)
     case 'send-off': {
-      if (step.touchedAt !== null) return { figure: formatTime(Math.max(0, Math.ceil(step.startT + end.seconds - state.t))), figureIs: 'to the clock' }
+      if (step.touchedAt !== null)
+        return { figure: formatTime(Math.max(0, Math.ceil(step.startT + end.seconds - state.t))), figureIs: 'to the clock' }
       return wayLeft(end.metres, state, poolLength)
     }
-    case 'energy': return { figure: `${Math.max(0, Math.ceil(kilocaloriesOf(end.joules - (state.work - step.startWork))))} kcal`, figureIs: 'left' }
-    case 'press': return { ...gone, figureIs: 'press to go on' }
-    case 'heart-rate': return gone
-    case 'first': return left(end.of[0], state, poolLength)
+    case 'energy':
+      return { figure: `${Math.max(0, Math.ceil(kilocaloriesOf(end.joules - (state.work - step.startWork))))} kcal`, figureIs: 'left' }
+    case 'press':
+      return { ...gone, figureIs: 'press to go on' }
+    case 'heart-rate':
+      return gone
+    case 'first':
+      return left(end.of[0], state, poolLength)
   }
 }
 
@@ -74,15 +83,18 @@ function faceTarget(target: ProgramTarget, state: EngineState, share: number, re
   const band = bandAt(target, share)
   const value = smoothedValue(target.of, state.step!.window)
   const settled = state.moving - state.step!.startMoving > settlingSeconds[target.of]
-  const say = (number: number | undefined) => number === undefined ? null : sayValue(number, target.of, reading)
+  const say = (number: number | undefined) => (number === undefined ? null : sayValue(number, target.of, reading))
   const low = band.easiest ?? band.hardest! * 0.9
   const high = band.hardest ?? band.easiest! * 1.1
   const width = Math.max(high - low, high * 0.005)
   return {
-    words: sayTarget(target, reading), easiest: say(band.easiest), hardest: say(band.hardest),
-    unit: unitWords(target, reading), value: value === null ? null : sayValue(value, target.of, reading),
+    words: sayTarget(target, reading),
+    easiest: say(band.easiest),
+    hardest: say(band.hardest),
+    unit: unitWords(target, reading),
+    value: value === null ? null : sayValue(value, target.of, reading),
     side: value === null || !settled ? null : sideOf(value, target, share),
-    at: value === null ? null : Math.min(1, Math.max(0, 0.25 + (value - low) / width * 0.5)),
+    at: value === null ? null : Math.min(1, Math.max(0, 0.25 + ((value - low) / width) * 0.5)),
   }
 }
 
@@ -96,7 +108,7 @@ function sayRounds(program: Program, cursor: Cursor): string[] {
   })
 }
 
-const sayStep = (step: ProgramStep) => step.role === 'work' ? sayEnd(step.end) : `${step.role} ${sayEnd(step.end)}`
+const sayStep = (step: ProgramStep) => (step.role === 'work' ? sayEnd(step.end) : `${step.role} ${sayEnd(step.end)}`)
 
 function sayNext(program: Program, state: EngineState, reading: PaceReading): string {
   const next = nextCursor(program, state.cursor!, { moving: state.moving, way: state.way })
@@ -119,8 +131,21 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
   const total = { time: formatTime(Math.floor(state.moving)), distance: sayDistance(state.metres, unit) }
   const heartRate = state.heartRate === null ? null : Math.round(state.heartRate)
   const blank: Face = {
-    phase: state.phase, title: program.name, where: '', step: '', role: null, figure: total.time, figureIs: 'gone', progress: null,
-    target: null, also: null, next: '', heartRate, total, ceilingCrossed: false, silent: null,
+    phase: state.phase,
+    title: program.name,
+    where: '',
+    step: '',
+    role: null,
+    figure: total.time,
+    figureIs: 'gone',
+    progress: null,
+    target: null,
+    also: null,
+    next: '',
+    heartRate,
+    total,
+    ceilingCrossed: false,
+    silent: null,
   }
   if (!state.cursor || !state.step) return blank
   const step = stepAt(program, state.cursor)
@@ -129,7 +154,10 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
   return {
     ...blank,
     where: [sayStep(step), ...sayRounds(program, state.cursor)].join(' · '),
-    step: step.name, role: step.role, ...left(step.end, state, poolLengthOf(step, program)), progress: share,
+    step: step.name,
+    role: step.role,
+    ...left(step.end, state, poolLengthOf(step, program)),
+    progress: share,
     target: step.target ? faceTarget(step.target, state, share ?? 0, reading) : null,
     also: step.also ? sayTarget(step.also, reading) : null,
     next: sayNext(program, state, reading),

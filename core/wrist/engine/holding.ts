@@ -3,16 +3,20 @@ import type { ResolvedMeasure } from '../../athlete/resolve'
 
 /** Seconds after a step's start before its value is judged: a heart rate lags and must not blame the athlete. */
 export const settlingSeconds: Readonly<Record<ResolvedMeasure, number>> = {
-  'pace': 10, 'power': 5, 'heart-rate': 60, 'cadence': 5, 'rpe': Infinity,
+  'pace': 10,
+  'power': 5,
+  'heart-rate': 60,
+  'cadence': 5,
+  'rpe': Infinity,
 }
 
 export type Side = 'inside' | 'too-easy' | 'too-hard'
 
 const between = (from: number | undefined, to: number | undefined, share: number) =>
-  from === undefined || to === undefined ? from ?? to : from + (to - from) * share
+  from === undefined || to === undefined ? (from ?? to) : from + (to - from) * share
 
 /** The band at a share of the step, from 0 to 1, for a target that changes over it. */
-export function bandAt(target: ProgramTarget, share: number): { easiest?: number, hardest?: number } {
+export function bandAt(target: ProgramTarget, share: number): { easiest?: number; hardest?: number } {
   if (!target.to) return target
   return { easiest: between(target.easiest, target.to.easiest, share), hardest: between(target.hardest, target.to.hardest, share) }
 }
@@ -47,7 +51,7 @@ export function slide(window: readonly Reading[], reading: Reading, seconds: num
   return drop === 0 ? next : next.slice(drop)
 }
 
-const mean = (values: number[]) => values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length
+const mean = (values: number[]) => (values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length)
 
 /**
  * The smoothed value that a target is judged by, from the readings of the smoothing window, oldest first.
@@ -62,9 +66,13 @@ export function smoothedValue(of: ResolvedMeasure, window: readonly Reading[]): 
       if (!first || !last || first.metres === null || last.metres === null || last.t <= first.t) return null
       return (last.metres - first.metres) / (last.t - first.t)
     }
-    case 'power': return mean(window.flatMap(reading => reading.power ?? []))
-    case 'heart-rate': return mean(window.flatMap(reading => reading.heartRate ?? []))
-    case 'cadence': return mean(window.flatMap(reading => reading.cadence ?? []))
-    case 'rpe': return null
+    case 'power':
+      return mean(window.flatMap(reading => reading.power ?? []))
+    case 'heart-rate':
+      return mean(window.flatMap(reading => reading.heartRate ?? []))
+    case 'cadence':
+      return mean(window.flatMap(reading => reading.cadence ?? []))
+    case 'rpe':
+      return null
   }
 }

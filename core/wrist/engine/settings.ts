@@ -10,7 +10,10 @@ import type { EngineSettings } from './engine-state'
  */
 export function runWalk(runSeconds: number, walkSeconds: number): Prompt[] {
   const every = runSeconds + walkSeconds
-  return [{ say: 'walk', from: runSeconds, every }, { say: 'run', from: every, every }]
+  return [
+    { say: 'walk', from: runSeconds, every },
+    { say: 'run', from: every, every },
+  ]
 }
 
 /** How the wrist makes itself heard: everything, but for what the athlete has turned off. */
@@ -20,12 +23,14 @@ export const cuesOf = ({ schools }: Athlete) => ({ voice: true, tone: true, tap:
 export function settingsOf(athlete: Athlete, sport: SessionSport): EngineSettings {
   const { countdown, halfway, autoLapMetres } = cuesOf(athlete)
   const { beside = {} } = athlete.schools ?? {}
-  const each = (say: string, seconds: number | undefined): Prompt[] => seconds === undefined ? [] : [{ say, from: seconds, every: seconds }]
+  const each = (say: string, seconds: number | undefined): Prompt[] =>
+    seconds === undefined ? [] : [{ say, from: seconds, every: seconds }]
   const prompts = [
-    ...each('drink', beside.drinkSeconds), ...each('eat', beside.eatSeconds),
-    ...(sport === 'run' && beside.runSeconds !== undefined && beside.walkSeconds !== undefined ? runWalk(beside.runSeconds, beside.walkSeconds) : []),
+    ...each('drink', beside.drinkSeconds),
+    ...each('eat', beside.eatSeconds),
+    ...(sport === 'run' && beside.runSeconds !== undefined && beside.walkSeconds !== undefined
+      ? runWalk(beside.runSeconds, beside.walkSeconds)
+      : []),
   ]
-  return {
-    countdown, halfway, ...(autoLapMetres === undefined ? {} : { autoLapMetres }), ...(prompts.length > 0 ? { prompts } : {}),
-  }
+  return { countdown, halfway, ...(autoLapMetres === undefined ? {} : { autoLapMetres }), ...(prompts.length > 0 ? { prompts } : {}) }
 }

@@ -6,7 +6,11 @@ import type { Program } from '../program/program'
 import { paceReadingFor, sayEnd, sayTarget } from '../program/words'
 
 /** How a cue comes: as words, as a tone, or as taps on the wrist. */
-export interface CueChannels { voice: boolean, tone: boolean, tap: boolean }
+export interface CueChannels {
+  voice: boolean
+  tone: boolean
+  tap: boolean
+}
 
 export type Tone = 'low' | 'high' | 'long' | 'rising' | 'falling'
 
@@ -23,12 +27,23 @@ export interface Utterance {
   cuts: boolean
 }
 
-interface Waiting { cue: Cue, from: number }
-export interface SpeakerState { saying: { rank: number, until: number } | null, waiting: Waiting[] }
+interface Waiting {
+  cue: Cue
+  from: number
+}
+export interface SpeakerState {
+  saying: { rank: number; until: number } | null
+  waiting: Waiting[]
+}
 
 export const silentSpeaker: SpeakerState = { saying: null, waiting: [] }
 
-interface Manner { rank: number, patience: number, tone: Tone, tap: number[] }
+interface Manner {
+  rank: number
+  patience: number
+  tone: Tone
+  tap: number[]
+}
 
 /**
  * Which cue goes first, how many seconds one may wait before it is worth nothing, and how it sounds. A ceiling goes before
@@ -58,15 +73,26 @@ export function sayCue(cue: Cue, program: Program, unit: 'km' | 'mi' = 'km'): st
       const target = step.target ? `, ${sayTarget(step.target, paceReadingFor(step.sport, unit))}` : ''
       return `${step.role === 'work' ? '' : `${step.role} `}${sayEnd(step.end)}${target}`
     }
-    case 'nudge': return cue.side === 'too-hard' ? 'ease a little' : 'a little more'
-    case 'ceiling': return `ease: above ${cue.above} bpm`
-    case 'countdown': return 'five seconds'
-    case 'halfway': return 'half way'
-    case 'prompt': return cue.say
-    case 'lap': return `${Math.round(cue.metres)} m in ${formatTime(Math.round(cue.seconds))}`
-    case 'signal': return cue.isBack ? `${signalWords[cue.of]} is back` : `no ${signalWords[cue.of]}${cue.of === 'position' ? ': the distance waits' : ''}`
-    case 'missed': return `${cue.rounds} rounds missed: on to what comes next`
-    case 'finished': return 'done'
+    case 'nudge':
+      return cue.side === 'too-hard' ? 'ease a little' : 'a little more'
+    case 'ceiling':
+      return `ease: above ${cue.above} bpm`
+    case 'countdown':
+      return 'five seconds'
+    case 'halfway':
+      return 'half way'
+    case 'prompt':
+      return cue.say
+    case 'lap':
+      return `${Math.round(cue.metres)} m in ${formatTime(Math.round(cue.seconds))}`
+    case 'signal':
+      return cue.isBack
+        ? `${signalWords[cue.of]} is back`
+        : `no ${signalWords[cue.of]}${cue.of === 'position' ? ': the distance waits' : ''}`
+    case 'missed':
+      return `${cue.rounds} rounds missed: on to what comes next`
+    case 'finished':
+      return 'done'
   }
 }
 
@@ -82,13 +108,28 @@ export const secondsToSay = (words: string): number => 0.4 + words.split(/\s+/).
  *
  * @param t seconds, never smaller than before
  */
-export function speak(state: SpeakerState, cues: readonly Cue[], t: number, say: (cue: Cue) => string, channels: CueChannels = { voice: true, tone: true, tap: true }): { state: SpeakerState, utterance: Utterance | null } {
-  const waiting = [...state.waiting, ...cues.map((cue): Waiting => ({ cue, from: t }))].filter(({ cue, from }) => t - from <= manners[cue.kind].patience)
-  const latest = waiting.filter(({ cue }, index) => cue.kind === 'prompt' || !waiting.slice(index + 1).some(later => later.cue.kind === cue.kind && (cue.kind !== 'signal' || (later.cue as typeof cue).of === cue.of)))
+export function speak(
+  state: SpeakerState,
+  cues: readonly Cue[],
+  t: number,
+  say: (cue: Cue) => string,
+  channels: CueChannels = { voice: true, tone: true, tap: true },
+): { state: SpeakerState; utterance: Utterance | null } {
+  const waiting = [...state.waiting, ...cues.map((cue): Waiting => ({ cue, from: t }))].filter(
+    ({ cue, from }) => t - from <= manners[cue.kind].patience,
+  )
+  const latest = waiting.filter(
+    ({ cue }, index) =>
+      cue.kind === 'prompt' ||
+      !waiting
+        .slice(index + 1)
+        .some(later => later.cue.kind === cue.kind && (cue.kind !== 'signal' || (later.cue as typeof cue).of === cue.of)),
+  )
   const saying = state.saying && state.saying.until > t + 1e-9 ? state.saying : null
   const first = [...latest].sort((a, b) => manners[a.cue.kind].rank - manners[b.cue.kind].rank || a.from - b.from)[0]
   const isNewer = saying?.rank === stepRank && first !== undefined && manners[first.cue.kind].rank === stepRank
-  if (!first || (saying && !isNewer && manners[first.cue.kind].rank >= saying.rank)) return { state: { saying, waiting: latest }, utterance: null }
+  if (!first || (saying && !isNewer && manners[first.cue.kind].rank >= saying.rank))
+    return { state: { saying, waiting: latest }, utterance: null }
   const { kind } = first.cue
   const { rank, tone, tap } = manners[kind]
   const together = kind === 'prompt' ? latest.filter(entry => entry.cue.kind === 'prompt') : [first]

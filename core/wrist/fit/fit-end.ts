@@ -10,23 +10,35 @@ import type { ProgramEnd } from '../program/program'
 import { sayEnd } from '../program/words'
 
 /** An end as the watch carries it, and the rest until a clock that may have to stand behind it. */
-export interface FittedEnd { end: ProgramEnd, restBehind?: number }
+export interface FittedEnd {
+  end: ProgramEnd
+  restBehind?: number
+}
 
-type Ends = { way: string, end: ProgramEnd, restBehind?: number, because?: string }
+type Ends = { way: string; end: ProgramEnd; restBehind?: number; because?: string }
 
 /** Whether the watch can end a step so, and the sensors of this sport can tell it. */
 const isCarried = (end: End, context: FitContext): boolean =>
-  context.profile.ends.includes(end.on) && (end.on !== 'energy' || context.sport === 'ride') && (end.on !== 'first' || end.of.every(part => isCarried(part, context)))
+  context.profile.ends.includes(end.on) &&
+  (end.on !== 'energy' || context.sport === 'ride') &&
+  (end.on !== 'first' || end.of.every(part => isCarried(part, context)))
 
 function plainEnd(end: End): ProgramEnd {
   switch (end.on) {
-    case 'time': return { on: 'time', seconds: end.seconds }
-    case 'distance': return { on: 'distance', metres: toMetres(end) }
-    case 'press': return { on: 'press' }
-    case 'heart-rate': return end.below !== undefined ? { on: 'heart-rate', below: end.below } : { on: 'heart-rate', above: end.above }
-    case 'send-off': return { on: 'send-off', metres: toMetres(end), seconds: end.seconds }
-    case 'energy': return { on: 'energy', joules: pedalJoulesOf(end.kilocalories) }
-    case 'first': return { on: 'first', of: [plainEnd(end.of[0]), plainEnd(end.of[1])] }
+    case 'time':
+      return { on: 'time', seconds: end.seconds }
+    case 'distance':
+      return { on: 'distance', metres: toMetres(end) }
+    case 'press':
+      return { on: 'press' }
+    case 'heart-rate':
+      return end.below !== undefined ? { on: 'heart-rate', below: end.below } : { on: 'heart-rate', above: end.above }
+    case 'send-off':
+      return { on: 'send-off', metres: toMetres(end), seconds: end.seconds }
+    case 'energy':
+      return { on: 'energy', joules: pedalJoulesOf(end.kilocalories) }
+    case 'first':
+      return { on: 'first', of: [plainEnd(end.of[0]), plainEnd(end.of[1])] }
   }
 }
 
@@ -42,13 +54,23 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
   const press: Ends = { way: 'press', end: { on: 'press' } }
   const time = (because: string): Ends => ({ way: 'time', end: { on: 'time', seconds: secondsOf(step, path, context) }, because })
   switch (end.on) {
-    case 'time': return [press]
-    case 'press': return [time('the usual length')]
-    case 'distance': return [...(context.likely(path).seconds === null ? [] : [time('what it likely takes')]), press]
-    case 'heart-rate': return [press, time('the usual length')]
+    case 'time':
+      return [press]
+    case 'press':
+      return [time('the usual length')]
+    case 'distance':
+      return [...(context.likely(path).seconds === null ? [] : [time('what it likely takes')]), press]
+    case 'heart-rate':
+      return [press, time('the usual length')]
     case 'energy': {
-      const metres = sport === 'run' && athlete.massKg !== undefined ? Math.round(end.kilocalories / athlete.massKg * 1000) : null
-      return [...(metres === null ? [] : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'a kilocalorie a kilogram and kilometre' }]), press, ...(context.likely(path).seconds === null ? [] : [time('what it likely takes')])]
+      const metres = sport === 'run' && athlete.massKg !== undefined ? Math.round((end.kilocalories / athlete.massKg) * 1000) : null
+      return [
+        ...(metres === null
+          ? []
+          : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'a kilocalorie a kilogram and kilometre' }]),
+        press,
+        ...(context.likely(path).seconds === null ? [] : [time('what it likely takes')]),
+      ]
     }
     case 'send-off': {
       const metres = toMetres(end)
@@ -56,14 +78,30 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
       const rest = swim === null ? 0 : Math.round(end.seconds - swim)
       const distance = { on: 'distance' as const, metres }
       return [
-        ...(isLast ? [{ way: 'distance', end: distance, because: 'it is the last' }] : rest >= 3 ? [{ way: 'distance and rest', end: distance, restBehind: rest, because: `and ${formatTime(rest)} rest, what is likely left to the clock` }] : []),
+        ...(isLast
+          ? [{ way: 'distance', end: distance, because: 'it is the last' }]
+          : rest >= 3
+            ? [
+                {
+                  way: 'distance and rest',
+                  end: distance,
+                  restBehind: rest,
+                  because: `and ${formatTime(rest)} rest, what is likely left to the clock`,
+                },
+              ]
+            : []),
         { way: 'time', end: { on: 'time', seconds: end.seconds }, because: 'by the clock alone' },
         ...(isLast ? [] : [{ way: 'distance', end: distance, because: 'without the clock' }]),
       ]
     }
     case 'first': {
-      const parts: Ends[] = end.of.filter(part => isCarried(part, context)).map(part => ({ way: part.on, end: plainEnd(part), because: 'of the two alone' }))
-      return [...parts.sort((a, b) => Number(a.end.on === 'press') - Number(b.end.on === 'press')), ...(parts.some(part => part.end.on === 'press') ? [] : [press])]
+      const parts: Ends[] = end.of
+        .filter(part => isCarried(part, context))
+        .map(part => ({ way: part.on, end: plainEnd(part), because: 'of the two alone' }))
+      return [
+        ...parts.sort((a, b) => Number(a.end.on === 'press') - Number(b.end.on === 'press')),
+        ...(parts.some(part => part.end.on === 'press') ? [] : [press]),
+      ]
     }
   }
 }
@@ -79,8 +117,14 @@ export function fitEnd(step: Step, path: string, context: FitContext, isLast: bo
   if (isCarried(end, context)) return { end: plainEnd(end) }
   const { profile, sport } = context
   const open = candidates(end, step, path, context, isLast).filter(entry => profile.ends.includes(entry.end.on))
-  const ways: Way[] = open.map(entry => ({ way: entry.way, instead: entry.because ? `${sayEnd(entry.end)}, ${entry.because}` : sayEnd(entry.end) }))
-  const what = end.on === 'energy' && profile.ends.includes('energy') ? `${printEnd(end)} cannot be measured in a ${sport}` : `${printEnd(end)}: this watch cannot end a step so`
+  const ways: Way[] = open.map(entry => ({
+    way: entry.way,
+    instead: entry.because ? `${sayEnd(entry.end)}, ${entry.because}` : sayEnd(entry.end),
+  }))
+  const what =
+    end.on === 'energy' && profile.ends.includes('energy')
+      ? `${printEnd(end)} cannot be measured in a ${sport}`
+      : `${printEnd(end)}: this watch cannot end a step so`
   const way = lose(context, { path, kind: 'end', what, about: `end ${end.on} ${sport}` }, ways)
   const taken = open.find(entry => entry.way === way)
   return taken ? { end: taken.end, ...(taken.restBehind === undefined ? {} : { restBehind: taken.restBehind }) } : { end: { on: 'press' } }

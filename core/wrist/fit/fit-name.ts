@@ -13,10 +13,7 @@ export function shortenNames(names: readonly string[], longest: number, taken: r
   const known = new Map<string, string>()
   const cut = (name: string): string[] => {
     const tail = Math.floor((longest - 1) / 2)
-    return [
-      `${name.slice(0, longest - 1).trimEnd()}…`,
-      `${name.slice(0, longest - 1 - tail).trimEnd()}…${name.slice(-tail).trimStart()}`,
-    ]
+    return [`${name.slice(0, longest - 1).trimEnd()}…`, `${name.slice(0, longest - 1 - tail).trimEnd()}…${name.slice(-tail).trimStart()}`]
   }
   const numbered = (name: string, count: number) => `${name.slice(0, longest - String(count).length - 1).trimEnd()}~${count}`
   const fitting = names.filter(name => name.length <= longest && !used.has(name))

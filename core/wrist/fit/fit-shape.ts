@@ -6,7 +6,7 @@ const unrolledAtMost = 5000
 /** A flattened item as it stands in one round of a block written out. */
 const inRound = (item: ProgramItem, round: number, times: number): ProgramItem => ({
   ...item,
-  unrolled: { round: [round, ...item.unrolled?.round ?? []], rounds: [times, ...item.unrolled?.rounds ?? []] },
+  unrolled: { round: [round, ...(item.unrolled?.round ?? [])], rounds: [times, ...(item.unrolled?.rounds ?? [])] },
 })
 
 /**
@@ -26,7 +26,7 @@ const flattenItem = (item: ProgramItem, maxNesting: number): ProgramItem[] | nul
   item.kind === 'step' ? [item] : cheaper(keep(item, maxNesting), writeOut(item, maxNesting))
 
 function cheaper(a: ProgramItem[] | null, b: ProgramItem[] | null): ProgramItem[] | null {
-  return a && b ? (countItems(a) <= countItems(b) ? a : b) : a ?? b
+  return a && b ? (countItems(a) <= countItems(b) ? a : b) : (a ?? b)
 }
 
 /**
@@ -38,7 +38,9 @@ function keep(block: ProgramBlock, maxNesting: number): ProgramItem[] | null {
   if (maxNesting === 0) return null
   const items = flattenTo(block.items, maxNesting - 1)
   if (!items) return null
-  const isTrapped = block.dropLastRecovery === true && roundItems({ ...block, items }, true).length !== items.length - (block.items.length - roundItems(block, true).length)
+  const isTrapped =
+    block.dropLastRecovery === true &&
+    roundItems({ ...block, items }, true).length !== items.length - (block.items.length - roundItems(block, true).length)
   return isTrapped ? null : [{ ...block, items }]
 }
 
@@ -47,6 +49,7 @@ function writeOut(block: ProgramBlock, maxNesting: number): ProgramItem[] | null
   if (times === null || times * countItems(block.items) > unrolledAtMost) return null
   const parts = new Map(block.items.map(item => [item, flattenItem(item, maxNesting)]))
   if ([...parts.values()].some(part => part === null)) return null
-  return Array.from({ length: times }, (_, index) => index + 1)
-    .flatMap(round => roundItems(block, round === times).flatMap(item => parts.get(item)!.map(flat => inRound(flat, round, times))))
+  return Array.from({ length: times }, (_, index) => index + 1).flatMap(round =>
+    roundItems(block, round === times).flatMap(item => parts.get(item)!.map(flat => inRound(flat, round, times))),
+  )
 }

@@ -14,21 +14,25 @@ import { paceReadingFor, sayTarget } from '../program/words'
 
 /** Whether a watch leads by a measure in this sport and place. */
 export function allows(profile: WatchProfile, sport: Sport, place: PlaceKind | undefined, of: ResolvedMeasure): boolean {
-  return profile.targets.some((entry) => {
+  return profile.targets.some(entry => {
     const places = entry.place === undefined ? null : Array.isArray(entry.place) ? entry.place : [entry.place]
     return entry.sport === sport && entry.of.includes(of) && (places === null || place === undefined || places.includes(place))
   })
 }
 
-const stepOf = (unit: ResolvedTarget['unit']) => unit === 'm/s' ? 1e4 : unit === 'of 10' ? 10 : 1
+const stepOf = (unit: ResolvedTarget['unit']) => (unit === 'm/s' ? 1e4 : unit === 'of 10' ? 10 : 1)
 
 /** A band in numbers that the face can show as they are, rounded outward. */
 function rounded(target: Omit<ResolvedTarget, 'said'>): ProgramTarget {
   const step = stepOf(target.unit)
-  const outward = (value: number | undefined, by: (value: number) => number) => value === undefined ? undefined : by(value * step - (by === Math.ceil ? 1e-6 : -1e-6)) / step
-  const ends = (band: Band) => JSON.parse(JSON.stringify({ easiest: outward(band.easiest, Math.floor), hardest: outward(band.hardest, Math.ceil) })) as Band
+  const outward = (value: number | undefined, by: (value: number) => number) =>
+    value === undefined ? undefined : by(value * step - (by === Math.ceil ? 1e-6 : -1e-6)) / step
+  const ends = (band: Band) =>
+    JSON.parse(JSON.stringify({ easiest: outward(band.easiest, Math.floor), hardest: outward(band.hardest, Math.ceil) })) as Band
   return {
-    of: target.of, unit: target.unit, ...ends(target),
+    of: target.of,
+    unit: target.unit,
+    ...ends(target),
     ...(target.to ? { to: ends(target.to) } : {}),
     ...(target.over === undefined ? {} : { over: target.over }),
   }
@@ -39,7 +43,11 @@ const heartNeedsSeconds = 150
 
 /** What a measure is best replaced by, the nearest to the step's point first. */
 const nearest: Readonly<Record<ResolvedMeasure, ResolvedMeasure[]>> = {
-  'pace': ['power', 'heart-rate', 'rpe'], 'power': ['pace', 'heart-rate', 'rpe'], 'heart-rate': ['rpe', 'power', 'pace'], 'cadence': [], 'rpe': ['heart-rate'],
+  'pace': ['power', 'heart-rate', 'rpe'],
+  'power': ['pace', 'heart-rate', 'rpe'],
+  'heart-rate': ['rpe', 'power', 'pace'],
+  'cadence': [],
+  'rpe': ['heart-rate'],
 }
 
 /** A value of another measure at a share of critical; null where a number of the athlete is missing. */
@@ -48,21 +56,34 @@ function valueAt(share: number, of: ResolvedMeasure, context: FitContext): numbe
   const { rest, max } = heartOf(athlete, sport)
   const { speed, power } = criticalOf(athlete, sport)
   switch (of) {
-    case 'pace': return speed === undefined ? null : share * speed
-    case 'power': return power === undefined ? null : share * power
-    case 'heart-rate': return rest === undefined || max === undefined || share > 1 / reserveAtCritical ? null : rest + (max - rest) * reserveAtCritical * share
-    case 'rpe': return effortOfShare(share)
-    case 'cadence': return null
+    case 'pace':
+      return speed === undefined ? null : share * speed
+    case 'power':
+      return power === undefined ? null : share * power
+    case 'heart-rate':
+      return rest === undefined || max === undefined || share > 1 / reserveAtCritical
+        ? null
+        : rest + (max - rest) * reserveAtCritical * share
+    case 'rpe':
+      return effortOfShare(share)
+    case 'cadence':
+      return null
   }
 }
 
 /** Room on each side of a value that was only converted: no narrower than the conversion is true. */
-const convertedRoom: Readonly<Record<ResolvedMeasure, number>> = { 'pace': 0.03, 'power': 0.04, 'heart-rate': 0.03, 'rpe': 0.5, 'cadence': 0 }
+const convertedRoom: Readonly<Record<ResolvedMeasure, number>> = {
+  'pace': 0.03,
+  'power': 0.04,
+  'heart-rate': 0.03,
+  'rpe': 0.5,
+  'cadence': 0,
+}
 const unitOf = { 'pace': 'm/s', 'power': 'W', 'heart-rate': 'bpm', 'rpe': 'of 10', 'cadence': 'rpm' } as const
 
 function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, context: FitContext): ProgramTarget | null {
   const convert = ({ easiest, hardest }: Band): Band | null => {
-    const ends = [easiest, hardest].map((value) => {
+    const ends = [easiest, hardest].map(value => {
       if (value === undefined) return undefined
       const share = shareOfCritical(value, target.unit, step, context.athlete, context.sport)
       return share === null ? null : valueAt(share, to, context)
@@ -72,7 +93,8 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
     const middle = low !== undefined && high !== undefined ? (low + high) / 2 : null
     const room = to === 'rpe' ? convertedRoom.rpe : (middle ?? low ?? high ?? 0) * convertedRoom[to]
     const { max = Infinity } = heartOf(context.athlete, context.sport)
-    const bounded = (value: number) => to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : to === 'heart-rate' ? Math.min(max, value) : value
+    const bounded = (value: number) =>
+      to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : to === 'heart-rate' ? Math.min(max, value) : value
     return {
       ...(low === undefined ? {} : { easiest: bounded(middle === null ? low : Math.min(low, middle - room)) }),
       ...(high === undefined ? {} : { hardest: bounded(middle === null ? high : Math.max(high, middle + room)) }),
@@ -90,12 +112,24 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
  *
  * @param kind `also` is shown and scored, never nudged, and is left out where the watch does not know it
  */
-export function fitTarget(target: Target | undefined, step: Step, kind: 'target' | 'also', path: string, context: FitContext): ProgramTarget | undefined {
+export function fitTarget(
+  target: Target | undefined,
+  step: Step,
+  kind: 'target' | 'also',
+  path: string,
+  context: FitContext,
+): ProgramTarget | undefined {
   if (!target) return undefined
   const { end } = step
   const { sport, place, profile } = context
   const stepMetres = end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
-  const resolution = resolveTarget(target, context.athlete, { sport, stepMetres, smoothingSeconds: profile.smoothingSeconds, on: context.on, slope: step.grade && slopeOf(step.grade) })
+  const resolution = resolveTarget(target, context.athlete, {
+    sport,
+    stepMetres,
+    smoothingSeconds: profile.smoothingSeconds,
+    on: context.on,
+    slope: step.grade && slopeOf(step.grade),
+  })
   const words = printTarget(target)
   if (!resolution.ok) {
     lose(context, { path, kind, what: `${words} needs ${resolution.missing}` }, [{ way: 'none', instead: 'no target' }])
@@ -104,21 +138,32 @@ export function fitTarget(target: Target | undefined, step: Step, kind: 'target'
   const { of } = resolution.target
   if (allows(profile, sport, place?.kind, of)) return rounded(resolution.target)
   const isShort = (context.likely(path).seconds ?? Infinity) < heartNeedsSeconds
-  const share = shareOfCritical(resolution.target.hardest ?? resolution.target.easiest!, resolution.target.unit, step, context.athlete, sport)
+  const share = shareOfCritical(
+    resolution.target.hardest ?? resolution.target.easiest!,
+    resolution.target.unit,
+    step,
+    context.athlete,
+    sport,
+  )
   const isAbove = of !== 'heart-rate' && share !== null && share > 1
   const isPoorlyTold = isShort || isAbove
   const measures = kind === 'also' ? [] : nearest[of].filter(measure => allows(profile, sport, place?.kind, measure) && measure !== of)
-  const open = measures.flatMap((measure) => {
+  const open = measures.flatMap(measure => {
     const found = converted(resolution.target, measure, step, context)
     return found ? [{ measure, found }] : []
   })
   if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
   const ways: Way[] = open.map(({ measure, found }) => ({
-    way: measure, instead: `about ${sayTarget(found, paceReadingFor(sport))}${measure !== 'heart-rate' ? '' : isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''}`,
+    way: measure,
+    instead: `about ${sayTarget(found, paceReadingFor(sport))}${measure !== 'heart-rate' ? '' : isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''}`,
   }))
   if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift({ way: 'none', instead: 'no target' })
   else ways.push({ way: 'none', instead: 'no target' })
   const where = place ? ` for a ${sport} there` : ` for a ${sport}`
-  const way = lose(context, { path, kind, what: `${words}: this watch takes no ${of}${where}`, about: `${kind} ${of} ${sport}${place ? ` ${place.kind}` : ''}` }, ways)
+  const way = lose(
+    context,
+    { path, kind, what: `${words}: this watch takes no ${of}${where}`, about: `${kind} ${of} ${sport}${place ? ` ${place.kind}` : ''}` },
+    ways,
+  )
   return open.find(entry => entry.measure === way)?.found
 }

@@ -19,7 +19,11 @@ import { stepsOf } from '../program/program-steps'
 
 export type { Loss, LossChoices } from './loss'
 
-export interface Fitting { program: Program, losses: Loss[], fits: boolean }
+export interface Fitting {
+  program: Program
+  losses: Loss[]
+  fits: boolean
+}
 
 export interface FitOptions {
   athlete?: Athlete
@@ -34,50 +38,98 @@ function ceilingBpm(ceiling: Ceiling, context: FitContext, path: string): number
   const heart = heartOf(context.athlete, context.sport)
   if (ceiling.unit === undefined || ceiling.unit === 'bpm') return ceiling.above
   const base = ceiling.unit === '%HRmax' ? heart.max : heart.threshold
-  if (base !== undefined) return Math.floor(base * ceiling.above / 100)
-  lose(context, { path, kind: 'ceiling', what: `ceiling ${ceiling.above} ${ceiling.unit} needs ${ceiling.unit === '%HRmax' ? 'maximum' : 'threshold'} heart rate` }, [])
+  if (base !== undefined) return Math.floor((base * ceiling.above) / 100)
+  lose(
+    context,
+    {
+      path,
+      kind: 'ceiling',
+      what: `ceiling ${ceiling.above} ${ceiling.unit} needs ${ceiling.unit === '%HRmax' ? 'maximum' : 'threshold'} heart rate`,
+    },
+    [],
+  )
   return null
 }
 
-const fullName = (step: Step): string => step.note?.split('\n')[0] || (step.role === 'work' ? printEnd(step.end) : `${step.role} ${printEnd(step.end)}`)
+const fullName = (step: Step): string =>
+  step.note?.split('\n')[0] || (step.role === 'work' ? printEnd(step.end) : `${step.role} ${printEnd(step.end)}`)
 
 function fitStep(step: Step, path: string, context: FitContext, isLast: boolean): ProgramStep[] {
   if (step.doubt) lose(context, { path, kind: 'doubt', what: `"${step.doubt.said}" is still in doubt` }, [])
-  const ceilings = [...context.ceilings, ...(step.ceiling ? [step.ceiling] : [])].map(ceiling => ceilingBpm(ceiling, context, path)).filter(value => value !== null)
+  const ceilings = [...context.ceilings, ...(step.ceiling ? [step.ceiling] : [])]
+    .map(ceiling => ceilingBpm(ceiling, context, path))
+    .filter(value => value !== null)
   const { end, restBehind } = fitEnd(step, path, context, isLast)
   const target = fitTarget(step.target, step, 'target', path, context)
   const also = fitTarget(step.also, step, 'also', path, context)
   const ceiling = ceilings.length > 0 ? { ceiling: Math.min(...ceilings) } : {}
   const place = context.isLeg && context.place ? { place: context.place } : {}
   const fitted: ProgramStep = {
-    kind: 'step', path, name: fullName(step), role: step.role, sport: context.sport, ...place, end,
-    ...(target ? { target } : {}), ...(also ? { also } : {}), ...ceiling,
-    ...(step.manner ? { manner: step.manner } : {}), ...(step.grade ? { grade: step.grade } : {}),
-    ...(step.swim ? { swim: step.swim } : {}), ...(step.note ? { note: step.note } : {}),
+    kind: 'step',
+    path,
+    name: fullName(step),
+    role: step.role,
+    sport: context.sport,
+    ...place,
+    end,
+    ...(target ? { target } : {}),
+    ...(also ? { also } : {}),
+    ...ceiling,
+    ...(step.manner ? { manner: step.manner } : {}),
+    ...(step.grade ? { grade: step.grade } : {}),
+    ...(step.swim ? { swim: step.swim } : {}),
+    ...(step.note ? { note: step.note } : {}),
   }
   if (restBehind === undefined) return [fitted]
-  return [fitted, { kind: 'step', path, name: 'rest', role: 'rest', sport: context.sport, ...place, end: { on: 'time', seconds: restBehind }, ...ceiling }]
+  return [
+    fitted,
+    {
+      kind: 'step',
+      path,
+      name: 'rest',
+      role: 'rest',
+      sport: context.sport,
+      ...place,
+      end: { on: 'time', seconds: restBehind },
+      ...ceiling,
+    },
+  ]
 }
 
 function fitBlock(block: Block, path: string, context: FitContext, isLast: boolean): ProgramItem[] {
   if (block.doubt) lose(context, { path, kind: 'doubt', what: `"${block.doubt.said}" is still in doubt` }, [])
   const { repeat } = block
   const isOnce = repeat.times === 1
-  const items = fitItems(block.items, `${path}.`, { ...context, ceilings: block.ceiling ? [...context.ceilings, block.ceiling] : context.ceilings }, isLast && isOnce)
+  const items = fitItems(
+    block.items,
+    `${path}.`,
+    { ...context, ceilings: block.ceiling ? [...context.ceilings, block.ceiling] : context.ceilings },
+    isLast && isOnce,
+  )
   if (items.length === 0) return []
   if (repeat.times !== undefined) {
     const fitted: ProgramBlock = {
-      kind: 'block', path, repeat: { times: repeat.times, ...(repeat.stopAfterMissed === undefined ? {} : { stopAfterMissed: repeat.stopAfterMissed }) },
-      ...(block.lastRecovery ? { dropLastRecovery: true } : {}), items,
+      kind: 'block',
+      path,
+      repeat: { times: repeat.times, ...(repeat.stopAfterMissed === undefined ? {} : { stopAfterMissed: repeat.stopAfterMissed }) },
+      ...(block.lastRecovery ? { dropLastRecovery: true } : {}),
+      items,
     }
     return isOnce && roundItems(fitted, true).length === 0 ? [] : [fitted]
   }
   const until = 'distance' in repeat ? { metres: toMetres(repeat.distance) } : { seconds: repeat.seconds }
   if (context.profile.repeatUntil && context.profile.maxNesting > 0) return [{ kind: 'block', path, repeat: until, items }]
   const rounds = context.likelyRounds(path, 'metres' in until ? 'metres' : 'seconds')
-  const way = lose(context, { path, kind: 'repeat', what: `${sayEndOfBlock(until)}: this watch repeats only a number of times`, about: 'repeat' }, rounds === null
-    ? []
-    : [{ way: 'times', instead: `${rounds} times, what it likely comes to` }, ...(rounds > 1 ? [{ way: 'fewer', instead: `${rounds - 1} times, whole rounds that likely fit in` }] : [])])
+  const way = lose(
+    context,
+    { path, kind: 'repeat', what: `${sayEndOfBlock(until)}: this watch repeats only a number of times`, about: 'repeat' },
+    rounds === null
+      ? []
+      : [
+          { way: 'times', instead: `${rounds} times, what it likely comes to` },
+          ...(rounds > 1 ? [{ way: 'fewer', instead: `${rounds - 1} times, whole rounds that likely fit in` }] : []),
+        ],
+  )
   return [{ kind: 'block', path, repeat: { times: Math.max(1, (rounds ?? 1) - (way === 'fewer' ? 1 : 0)) }, items }]
 }
 
@@ -87,9 +139,12 @@ function fitItems(items: readonly Item[], prefix: string, context: FitContext, i
     const path = `${prefix}${index + 1}`
     if ('off' in item && item.off) return []
     switch (item.kind) {
-      case 'step': return fitStep(item, path, context, isLast && index === last)
-      case 'block': return fitBlock(item, path, context, isLast && index === last)
-      case 'leg': return fitItems(item.items, `${path}.`, { ...context, sport: item.sport, place: item.place, isLeg: true }, isLast && index === last)
+      case 'step':
+        return fitStep(item, path, context, isLast && index === last)
+      case 'block':
+        return fitBlock(item, path, context, isLast && index === last)
+      case 'leg':
+        return fitItems(item.items, `${path}.`, { ...context, sport: item.sport, place: item.place, isLeg: true }, isLast && index === last)
       case 'unread':
         lose(context, { path, kind: 'unread', what: `"${item.text}" is unread` }, [])
         return []
@@ -101,16 +156,19 @@ function fitItems(items: readonly Item[], prefix: string, context: FitContext, i
 function nameSteps(items: readonly ProgramItem[], context: FitContext): ProgramItem[] {
   const { maxNameLength } = context.profile
   const steps = [...stepsOf(items)]
-  const plain = (step: ProgramStep) => step.name.length > maxNameLength && !step.note ? step.role : step.name
+  const plain = (step: ProgramStep) => (step.name.length > maxNameLength && !step.note ? step.role : step.name)
   const shown = shortenNames(steps.map(plain), maxNameLength)
   const names = new Map(steps.map((step, index) => [step.path + step.role, shown[index]!]))
   const said = new Set<string>()
   for (const [index, step] of steps.entries()) {
     if (plain(step) === shown[index] || said.has(step.path)) continue
     said.add(step.path)
-    lose(context, { path: step.path, kind: 'name', what: `"${step.name}" is longer than ${maxNameLength} characters` }, [{ way: 'short', instead: `"${shown[index]}"` }])
+    lose(context, { path: step.path, kind: 'name', what: `"${step.name}" is longer than ${maxNameLength} characters` }, [
+      { way: 'short', instead: `"${shown[index]}"` },
+    ])
   }
-  const named = (item: ProgramItem): ProgramItem => item.kind === 'step' ? { ...item, name: names.get(item.path + item.role)! } : { ...item, items: item.items.map(named) }
+  const named = (item: ProgramItem): ProgramItem =>
+    item.kind === 'step' ? { ...item, name: names.get(item.path + item.role)! } : { ...item, items: item.items.map(named) }
   return items.map(named)
 }
 
@@ -120,7 +178,18 @@ function nest(written: ProgramItem[], context: FitContext): ProgramItem[] {
   if (depth <= maxNesting) return written
   const flat = flattenTo(written, maxNesting)
   const what = `repeats stand ${depth} deep; this watch holds ${maxNesting === 0 ? 'none' : maxNesting}`
-  lose(context, { kind: 'nesting', what, about: 'nesting' }, flat ? [{ way: 'written out', instead: `${maxNesting === 0 ? 'every repeat' : 'repeats'} written out, round by round: ${countItems(flat)} steps` }] : [])
+  lose(
+    context,
+    { kind: 'nesting', what, about: 'nesting' },
+    flat
+      ? [
+          {
+            way: 'written out',
+            instead: `${maxNesting === 0 ? 'every repeat' : 'repeats'} written out, round by round: ${countItems(flat)} steps`,
+          },
+        ]
+      : [],
+  )
   return flat ?? written
 }
 
@@ -132,8 +201,16 @@ function limit(items: ProgramItem[], context: FitContext): ProgramItem[] {
   let kept = items.length
   while (kept > 0 && countItems(items.slice(0, kept)) > maxSteps) kept--
   const first = items[kept]
-  const ways = kept > 0 && first ? [{ way: 'card', instead: `the first ${countItems(items.slice(0, kept))} steps; from row ${first.path} on, the card` }] : []
-  const way = lose(context, { kind: 'steps', what: `the program has ${count} steps; this watch holds ${maxSteps}`, about: 'steps' }, ways, false)
+  const ways =
+    kept > 0 && first
+      ? [{ way: 'card', instead: `the first ${countItems(items.slice(0, kept))} steps; from row ${first.path} on, the card` }]
+      : []
+  const way = lose(
+    context,
+    { kind: 'steps', what: `the program has ${count} steps; this watch holds ${maxSteps}`, about: 'steps' },
+    ways,
+    false,
+  )
   return way === 'card' ? items.slice(0, kept) : items
 }
 
@@ -144,17 +221,32 @@ function limit(items: ProgramItem[], context: FitContext): ProgramItem[] {
  * Laws: the fitted program, executed, equals the session executed but for the losses; `fits` is false when any loss
  * has nothing instead; the same choices bring the same program.
  */
-export function fit(session: Session, profile: WatchProfile, { athlete = unknownAthlete, on, choices = {}, taken = [] }: FitOptions = {}): Fitting {
+export function fit(
+  session: Session,
+  profile: WatchProfile,
+  { athlete = unknownAthlete, on, choices = {}, taken = [] }: FitOptions = {},
+): Fitting {
   const losses: Loss[] = []
   const sport: Sport = session.sport === 'multi' ? 'run' : session.sport
   const context: FitContext = {
-    athlete, profile, losses, sport, place: session.place, isLeg: false, ceilings: session.ceiling ? [session.ceiling] : [], on, choices, ...likelihoods(session, athlete),
+    athlete,
+    profile,
+    losses,
+    sport,
+    place: session.place,
+    isLeg: false,
+    ceilings: session.ceiling ? [session.ceiling] : [],
+    on,
+    choices,
+    ...likelihoods(session, athlete),
   }
   for (const problem of checkSession(session)) {
-    if (problem.code !== 'unread') lose(context, { ...(problem.path ? { path: problem.path } : {}), kind: 'steps', what: problem.problem }, [])
+    if (problem.code !== 'unread')
+      lose(context, { ...(problem.path ? { path: problem.path } : {}), kind: 'steps', what: problem.problem }, [])
   }
   const blocked = losses.length > 0
-  if (!profile.sports.includes(session.sport)) lose(context, { kind: 'sport', what: `this watch knows no ${session.sport}: take its card` }, [])
+  if (!profile.sports.includes(session.sport))
+    lose(context, { kind: 'sport', what: `this watch knows no ${session.sport}: take its card` }, [])
   const written = blocked ? [] : fitItems(session.items, '', context, true)
   const items = limit(nameSteps(nest(written, context), context), context)
   if (items.length === 0 && !blocked) lose(context, { kind: 'steps', what: 'there is no step to carry out' }, [])
@@ -162,13 +254,26 @@ export function fit(session: Session, profile: WatchProfile, { athlete = unknown
   const [name] = shortenNames([title], profile.maxNameLength, taken)
   if (name !== title) {
     const isTaken = title.length <= profile.maxNameLength
-    lose(context, { kind: 'name', what: isTaken ? `"${title}" is the name of another program there` : `"${title}" is longer than ${profile.maxNameLength} characters` }, [{ way: 'short', instead: `"${name}"` }])
+    lose(
+      context,
+      {
+        kind: 'name',
+        what: isTaken ? `"${title}" is the name of another program there` : `"${title}" is longer than ${profile.maxNameLength} characters`,
+      },
+      [{ way: 'short', instead: `"${name}"` }],
+    )
   }
   const program: Program = {
-    format: 'agonis.program', version: 1, name: name!, sport: session.sport,
-    ...(session.place ? { place: session.place } : {}), items,
+    format: 'agonis.program',
+    version: 1,
+    name: name!,
+    sport: session.sport,
+    ...(session.place ? { place: session.place } : {}),
+    items,
     ...(session.prompts?.length ? { prompts: session.prompts } : {}),
-    smoothingSeconds: profile.smoothingSeconds, alertAfterSeconds: profile.alertAfterSeconds, alertRepeatSeconds: profile.alertRepeatSeconds,
+    smoothingSeconds: profile.smoothingSeconds,
+    alertAfterSeconds: profile.alertAfterSeconds,
+    alertRepeatSeconds: profile.alertRepeatSeconds,
     from: { session: digestOf(session), athlete: digestOf(athlete), profile: digestOf(profile) },
   }
   return { program, losses, fits: losses.every(loss => loss.instead !== null) }

@@ -6,7 +6,10 @@ import type { WatchProfile } from '../program/profile'
 export type LossKind = 'doubt' | 'end' | 'target' | 'also' | 'ceiling' | 'nesting' | 'steps' | 'name' | 'sport' | 'repeat' | 'unread'
 
 /** Another way for something a watch cannot do, by a short name, and what it comes to here. */
-export interface Way { way: string, instead: string }
+export interface Way {
+  way: string
+  instead: string
+}
 
 /** Something of the session that this watch does not carry as written, and what is used instead. */
 export interface Loss {
@@ -23,7 +26,10 @@ export interface Loss {
 }
 
 /** The athlete's choices: for one row of this session by `lossKey`, or for every loss of a sort by its `about`. */
-export interface LossChoices { here?: Readonly<Record<string, string>>, standing?: Readonly<Record<string, string>> }
+export interface LossChoices {
+  here?: Readonly<Record<string, string>>
+  standing?: Readonly<Record<string, string>>
+}
 
 /** The way that takes no substitute: the session then does not fit this watch. */
 export const refusal = 'refuse'
@@ -31,7 +37,11 @@ export const refusal = 'refuse'
 export const lossKey = ({ path, kind }: Pick<Loss, 'path' | 'kind'>): string => `${path ?? ''} ${kind}`
 
 /** What is likely of a step: how long it takes and how far it leads. */
-export interface Likely { seconds: number | null, metres: number | null, swimSeconds: number | null }
+export interface Likely {
+  seconds: number | null
+  metres: number | null
+  swimSeconds: number | null
+}
 
 export interface FitContext {
   athlete: Athlete
@@ -52,9 +62,9 @@ export interface FitContext {
 /** What is likely of every step of a session, reckoned when first asked. */
 export function likelihoods(session: Session, athlete: Athlete): Pick<FitContext, 'likely' | 'likelyRounds'> {
   let flat: ReturnType<typeof reckon>['flat'] | null = null
-  const steps = () => flat ??= reckon(session, { athlete }).flat
+  const steps = () => (flat ??= reckon(session, { athlete }).flat)
   return {
-    likely: (path) => {
+    likely: path => {
       const step = steps().find(entry => entry.path === path)
       return { seconds: step?.seconds.likely ?? null, metres: step?.metres.likely ?? null, swimSeconds: step?.swimSeconds?.likely ?? null }
     },
@@ -62,14 +72,19 @@ export function likelihoods(session: Session, athlete: Athlete): Pick<FitContext
       const depth = path.split('.').length
       const within = steps().filter(entry => entry.path.startsWith(`${path}.`))
       if (within.some(entry => entry[measure].likely === null)) return null
-      const blocksAround = (entry: { path: string, round: number[] }) => entry.round.length - (entry.path.split('.').length - 1 - depth)
+      const blocksAround = (entry: { path: string; round: number[] }) => entry.round.length - (entry.path.split('.').length - 1 - depth)
       const rounds = within.map(entry => entry.round[blocksAround(entry) - 1] ?? 0)
       return rounds.length === 0 ? null : Math.max(...rounds)
     },
   }
 }
 
-interface Said { path?: string, kind: LossKind, what: string, about?: string }
+interface Said {
+  path?: string
+  kind: LossKind
+  what: string
+  about?: string
+}
 
 /**
  * Writes a loss down with the way that is taken: the athlete's choice for this row, else the standing one, else the first.
@@ -80,10 +95,14 @@ interface Said { path?: string, kind: LossKind, what: string, about?: string }
 export function lose(context: Pick<FitContext, 'losses' | 'choices'>, said: Said, ways: readonly Way[], hasDefault = true): string | null {
   const { here = {}, standing = {} } = context.choices
   const wanted = here[lossKey(said)] ?? (said.about === undefined ? undefined : standing[said.about])
-  const taken = wanted === refusal ? null : ways.find(entry => entry.way === wanted) ?? (hasDefault ? ways[0] : undefined) ?? null
+  const taken = wanted === refusal ? null : (ways.find(entry => entry.way === wanted) ?? (hasDefault ? ways[0] : undefined) ?? null)
   context.losses.push({
-    ...(said.path === undefined ? {} : { path: said.path }), kind: said.kind, what: said.what, instead: taken?.instead ?? null,
-    ...(ways.length > 0 ? { way: taken?.way ?? refusal, ways: [...ways] } : {}), ...(said.about === undefined || ways.length === 0 ? {} : { about: said.about }),
+    ...(said.path === undefined ? {} : { path: said.path }),
+    kind: said.kind,
+    what: said.what,
+    instead: taken?.instead ?? null,
+    ...(ways.length > 0 ? { way: taken?.way ?? refusal, ways: [...ways] } : {}),
+    ...(said.about === undefined || ways.length === 0 ? {} : { about: said.about }),
   })
   return taken?.way ?? null
 }

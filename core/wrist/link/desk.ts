@@ -75,16 +75,17 @@ export async function carrySending(store: DeskStore, exchange: Exchange, sending
   let receipt: Receipt
   try {
     receipt = await sendProgram(exchange, sending.program, sending.slot, sending.expects, {
-      messageBytes, onProgress: async arrived => obey(await store.note(sending.id, arrived)),
+      messageBytes,
+      onProgress: async arrived => obey(await store.note(sending.id, arrived)),
     })
-  }
-  catch (error) {
+  } catch (error) {
     const there = error instanceof CancelledError ? await committed(exchange, sending) : null
     if (!there) throw error
     receipt = there
   }
   const back = await readBack(exchange, sending.slot, messageBytes)
-  if (back.digest !== sending.digest || back.generation !== receipt.generation) throw new Error('what was read back is not what was sent: the slot was changed on the watch meanwhile')
+  if (back.digest !== sending.digest || back.generation !== receipt.generation)
+    throw new Error('what was read back is not what was sent: the slot was changed on the watch meanwhile')
   mustHold(await store.settle(sending, receipt))
   return receipt
 }
@@ -111,7 +112,7 @@ export async function bringHome(store: DeskStore, exchange: Exchange, messageByt
     let offset = have.length
     const recording = await takeRecording(exchange, record, have, {
       messageBytes,
-      onPart: async (part) => {
+      onPart: async part => {
         mustHold(await store.keepPart(record, offset, part))
         offset += part.length
       },

@@ -6,7 +6,11 @@ import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils'
  * What goes over the link: a message with a counter, sealed with the key that pairing gave. The answer repeats the counter.
  * `mac` is absent only where there is no key yet.
  */
-export interface Frame { counter: number, body: string, mac?: string }
+export interface Frame {
+  counter: number
+  body: string
+  mac?: string
+}
 
 /** Who sends: the same words from the other side have another seal, so that an answer never passes for a request. */
 export type Direction = 'server' | 'watch'
@@ -42,8 +46,7 @@ export function readFrame(text: string): Frame | null {
     if (typeof value !== 'object' || value === null || !Number.isSafeInteger(value.counter) || typeof value.body !== 'string') return null
     if (value.mac !== undefined && typeof value.mac !== 'string') return null
     return { counter: value.counter!, body: value.body, ...(value.mac === undefined ? {} : { mac: value.mac }) }
-  }
-  catch {
+  } catch {
     return null
   }
 }
@@ -64,8 +67,7 @@ export function messageOf<T extends { kind: string }>(frame: Frame): T | null {
   try {
     const value = JSON.parse(frame.body) as T | null
     return typeof value === 'object' && value !== null && typeof value.kind === 'string' ? value : null
-  }
-  catch {
+  } catch {
     return null
   }
 }

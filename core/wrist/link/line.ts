@@ -43,15 +43,14 @@ export interface LineOptions {
  */
 export function openLine(carry: Carry, { watch, key, firstCounter, tries = 4 }: LineOptions): Exchange {
   let counter = firstCounter - 1
-  return async (request) => {
+  return async request => {
     counter++
     const frame = seal(key, 'server', watch, counter, request)
     for (let attempt = 1; attempt <= tries; attempt++) {
       let text: string
       try {
         text = await carry(frame)
-      }
-      catch (error) {
+      } catch (error) {
         if (error instanceof SilentError) continue
         throw error
       }

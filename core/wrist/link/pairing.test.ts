@@ -23,7 +23,7 @@ const program = fit(readScript('title Quay ladder\nsport run\n\n10:00').sessions
 /** A watch that answers every frame, and what lies on the way to it. */
 function watchOf(memory: WatchMemory) {
   const watch = { memory, now: 0, heard: [] as string[] }
-  const carry: Carry = async (frame) => {
+  const carry: Carry = async frame => {
     watch.heard.push(frame)
     const received = receiveFrame(watch.memory, frame, watch.now, secretFrom(9))
     if (!received) throw new SilentError('lost')
@@ -43,12 +43,15 @@ async function paired(owner = 'ilse', memory = emptyMemory('w1', 'i1', 'all-spor
 
 describe('pairing', () => {
   it('gives both sides one key when the code is the same, and different keys when it is not', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 999_999 }), fc.integer({ min: 0, max: 999_999 }), fc.nat(), (a, b, seed) => {
-      const [typed, shown] = [a, b].map(code => String(code).padStart(6, '0')) as [string, string]
-      const opening = openPairing(typed, 'w1', 'ilse', secretFrom(seed))
-      const answer = answerPairing(shown, 'w1', 'ilse', opening.share, secretFrom(seed + 1))!
-      expect(closePairing(opening, answer.share, 'w1', 'ilse') === answer.key).toBe(a === b)
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 999_999 }), fc.integer({ min: 0, max: 999_999 }), fc.nat(), (a, b, seed) => {
+        const [typed, shown] = [a, b].map(code => String(code).padStart(6, '0')) as [string, string]
+        const opening = openPairing(typed, 'w1', 'ilse', secretFrom(seed))
+        const answer = answerPairing(shown, 'w1', 'ilse', opening.share, secretFrom(seed + 1))!
+        expect(closePairing(opening, answer.share, 'w1', 'ilse') === answer.key).toBe(a === b)
+      }),
+      { numRuns: 30 },
+    )
   })
 
   it('makes another key each time, and takes no share that is no point', () => {
@@ -85,7 +88,7 @@ describe('pairing', () => {
 })
 
 describe('sealed frames', () => {
-  it('do what they say only with the owner\'s key', async () => {
+  it("do what they say only with the owner's key", async () => {
     const { watch, carry, key } = await paired()
     await expect(listSlots(open(carry, 'ab'.repeat(32)))).rejects.toThrow(UnpairedError)
     await expect(listSlots(open(carry, null))).rejects.toMatchObject({ why: 'unpaired' })
@@ -122,7 +125,7 @@ describe('sealed frames', () => {
   it('are answered by their own answer alone, not by a late one to an earlier frame', async () => {
     const { carry, key } = await paired()
     let late: string | null = null
-    const mixing: Carry = async (frame) => {
+    const mixing: Carry = async frame => {
       const reply = await carry(frame)
       const before = late
       late = reply
@@ -137,17 +140,27 @@ describe('sealed frames', () => {
     for (const text of ['', '[]', 'null', '{"counter":1.5,"body":"{}"}', '{"counter":1}', '{"counter":1,"body":"{}","mac":4}']) {
       expect(receiveFrame(emptyMemory('w1', 'i1', 'all-sport', 1), text, 0, secretFrom(1)), text).toBeNull()
     }
-    const { reply } = receiveFrame(emptyMemory('w1', 'i1', 'all-sport', 1), seal(null, 'server', 'w1', 3, 'not a message'), 0, secretFrom(1))!
+    const { reply } = receiveFrame(
+      emptyMemory('w1', 'i1', 'all-sport', 1),
+      seal(null, 'server', 'w1', 3, 'not a message'),
+      0,
+      secretFrom(1),
+    )!
     expect(JSON.parse(reply)).toMatchObject({ counter: 3 })
   })
 })
 
 describe('a watch that changes hands', () => {
-  it('lets go of what the last owner sent, keeps what hands made, and gives nobody another\'s recordings', async () => {
+  it("lets go of what the last owner sent, keeps what hands made, and gives nobody another's recordings", async () => {
     const first = await paired()
     await sendProgram(open(first.carry, first.key), program, 1, 0)
     const worn = keepRecording(handPut(first.watch.memory, 2, { ...program, name: 'Own' })!, {
-      format: 'agonis.recording', version: 1, sport: 'run', startedAt: '2026-03-31T06:00:00Z', samples: { t: [1], metres: [3] }, marks: [],
+      format: 'agonis.recording',
+      version: 1,
+      sport: 'run',
+      startedAt: '2026-03-31T06:00:00Z',
+      samples: { t: [1], metres: [3] },
+      marks: [],
     })
     const second = await paired('the boathouse', worn, 40)
     expect(second.watch.memory.slots.map(held => held.name)).toEqual([null, 'Own', null])

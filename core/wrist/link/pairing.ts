@@ -13,7 +13,10 @@ import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils'
 /** Random bytes for secrets: 64 of them make a scalar. */
 export type Secret = (bytes: number) => Uint8Array
 
-export interface Opening { share: string, scalar: string }
+export interface Opening {
+  share: string
+  scalar: string
+}
 
 const order = BigInt('7237005577332262213973186563042994240857116359379907606001950938285454250989')
 
@@ -40,14 +43,19 @@ function keyOf(shared: InstanceType<typeof RistrettoPoint>, first: string, secon
 function pointFrom(share: string): InstanceType<typeof RistrettoPoint> | null {
   try {
     return RistrettoPoint.fromHex(share)
-  }
-  catch {
+  } catch {
     return null
   }
 }
 
 /** The watch's share, and the key it comes to; null where the other share is no point. */
-export function answerPairing(code: string, watch: string, owner: string, share: string, secret: Secret): { share: string, key: string } | null {
+export function answerPairing(
+  code: string,
+  watch: string,
+  owner: string,
+  share: string,
+  secret: Secret,
+): { share: string; key: string } | null {
   const other = pointFrom(share)
   if (!other) return null
   const scalar = scalarFrom(secret)
@@ -63,4 +71,5 @@ export function closePairing(opening: Opening, share: string, watch: string, own
 }
 
 /** What shows the other side that one has the key, without showing the key. */
-export const proofOf = (key: string, side: 'server' | 'watch'): string => bytesToHex(hmac(sha256, hexToBytes(key), utf8ToBytes(`agonis-proof-1\n${side}`)))
+export const proofOf = (key: string, side: 'server' | 'watch'): string =>
+  bytesToHex(hmac(sha256, hexToBytes(key), utf8ToBytes(`agonis-proof-1\n${side}`)))

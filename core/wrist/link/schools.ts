@@ -7,27 +7,34 @@ export type NamingSchool = 'telling' | 'weekday' | 'slot'
 export type PushingSchool = 'week' | 'today' | 'hand'
 
 /** A session planned on a day. */
-export interface Due { day: string, session: string, title: string }
+export interface Due {
+  day: string
+  session: string
+  title: string
+}
 
 /** A session as it would be sent today. */
-export interface Fitted { digest: string, fits: boolean }
+export interface Fitted {
+  digest: string
+  fits: boolean
+}
 
 /** A slot as the watch states it, with what it should hold. */
 export interface SlotBeside extends SlotState {
-  should: { session: string | null, day: string | null, digest: string, isLeaving: boolean } | null
+  should: { session: string | null; day: string | null; digest: string; isLeaving: boolean } | null
   isRunning: boolean
   /** A recording of its program still waits on the watch. */
   awaitsRecording: boolean
 }
 
-export type PushAct
-  = | { do: 'send', slot: number, expects: number, session: string, day: string, name: string, replaces: string | null }
-    /** It is there already; what was asked to be cleared stays after all, for it is planned. */
-    | { do: 'keep', slot: number, session: string, day: string, name: string }
-    | { do: 'remove', slot: number, expects: number, name: string, why: string }
-    | { do: 'wait', session: string, day: string, name: string, why: string }
+export type PushAct =
+  | { do: 'send'; slot: number; expects: number; session: string; day: string; name: string; replaces: string | null }
+  /** It is there already; what was asked to be cleared stays after all, for it is planned. */
+  | { do: 'keep'; slot: number; session: string; day: string; name: string }
+  | { do: 'remove'; slot: number; expects: number; name: string; why: string }
+  | { do: 'wait'; session: string; day: string; name: string; why: string }
   /** Something the athlete made or changed on the watch is in the way; nothing happens to it here. */
-    | { do: 'ask', slot: number, name: string, why: string }
+  | { do: 'ask'; slot: number; name: string; why: string }
 
 export interface PushQuestion {
   naming: NamingSchool
@@ -58,7 +65,7 @@ export function nameFor({ naming, due }: Pick<PushQuestion, 'naming' | 'due'>, o
 export function wanted({ naming, pushing, today, due }: PushQuestion): Due[] {
   if (pushing === 'hand') return []
   const last = pushing === 'today' ? today : daysFrom(today, 6)
-  const coming = due.filter(one => one.day >= today && one.day <= last).sort((a, b) => a.day < b.day ? -1 : a.day > b.day ? 1 : 0)
+  const coming = due.filter(one => one.day >= today && one.day <= last).sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
   return naming === 'slot' ? coming.slice(0, 1) : coming
 }
 
@@ -87,9 +94,13 @@ export function planPush(question: PushQuestion): PushAct[] {
   const isComing = (slot: SlotBeside) => coming.some(one => one.session === slot.should?.session)
   const past = slots.filter(slot => slot.digest !== null && isFreeToChange(slot) && isOver(slot, question) && !isComing(slot))
   const leaving = slots.filter(slot => slot.should?.isLeaving && slot.digest !== null && isFreeToChange(slot) && !isComing(slot))
-  const inTheWay = (slot: SlotBeside) => acts.push({
-    do: 'ask', slot: slot.slot, name: slot.name ?? '', why: slot.should ? 'was changed on the watch' : 'was made on the watch',
-  })
+  const inTheWay = (slot: SlotBeside) =>
+    acts.push({
+      do: 'ask',
+      slot: slot.slot,
+      name: slot.name ?? '',
+      why: slot.should ? 'was changed on the watch' : 'was made on the watch',
+    })
   for (const one of coming) {
     const name = nameFor(question, one)
     const { digest, fits } = fitted(one, name)
@@ -99,17 +110,31 @@ export function planPush(question: PushQuestion): PushAct[] {
       continue
     }
     const open = slots.filter(slot => !used.has(slot.slot))
-    const own = open.find(slot => slot.should && slot.should.session === one.session && (naming !== 'weekday' || slot.should.day === one.day || slot.should.day === null))
-      ?? (naming === 'telling' ? undefined : open.find(slot => slot.name === name && slot.should))
+    const own =
+      open.find(
+        slot =>
+          slot.should &&
+          slot.should.session === one.session &&
+          (naming !== 'weekday' || slot.should.day === one.day || slot.should.day === null),
+      ) ?? (naming === 'telling' ? undefined : open.find(slot => slot.name === name && slot.should))
     if (own) {
       used.add(own.slot)
       if (own.digest === digest) acts.push({ do: 'keep', slot: own.slot, session: one.session, day: one.day, name })
       else if (own.digest !== null && !isAsSent(own)) {
         inTheWay(own)
         waits(`slot ${own.slot} was changed on the watch`)
-      }
-      else if (!isFreeToChange(own)) waits(own.isRunning ? `slot ${own.slot} is being carried out` : `the recording of slot ${own.slot} is not home yet`)
-      else acts.push({ do: 'send', slot: own.slot, expects: own.generation, session: one.session, day: one.day, name, replaces: own.digest === null ? null : own.name })
+      } else if (!isFreeToChange(own))
+        waits(own.isRunning ? `slot ${own.slot} is being carried out` : `the recording of slot ${own.slot} is not home yet`)
+      else
+        acts.push({
+          do: 'send',
+          slot: own.slot,
+          expects: own.generation,
+          session: one.session,
+          day: one.day,
+          name,
+          replaces: own.digest === null ? null : own.name,
+        })
       continue
     }
     const free = open.find(slot => slot.digest === null && slot.should === null) ?? [...leaving, ...past].find(slot => !used.has(slot.slot))
@@ -126,7 +151,13 @@ export function planPush(question: PushQuestion): PushAct[] {
   for (const slot of [...leaving, ...(question.pushing === 'hand' || naming === 'telling' ? [] : past)]) {
     if (used.has(slot.slot)) continue
     used.add(slot.slot)
-    acts.push({ do: 'remove', slot: slot.slot, expects: slot.generation, name: slot.name ?? '', why: slot.should?.isLeaving ? 'asked to be cleared' : naming === 'weekday' ? 'last week is over' : 'its day is over' })
+    acts.push({
+      do: 'remove',
+      slot: slot.slot,
+      expects: slot.generation,
+      name: slot.name ?? '',
+      why: slot.should?.isLeaving ? 'asked to be cleared' : naming === 'weekday' ? 'last week is over' : 'its day is over',
+    })
   }
   return acts
 }

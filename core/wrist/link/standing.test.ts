@@ -7,18 +7,28 @@ import { staleReasons, standingOf } from './standing'
 
 const session = (text: string) => readScript(text).sessions[0]!
 const all = profileNamed('all-sport')!
-const sent = fit(session('sport run\n\n10:00 @ 95-100 %CS'), all, { athlete: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', run: { criticalSpeed: 3.6 } } }).program
+const sent = fit(session('sport run\n\n10:00 @ 95-100 %CS'), all, {
+  athlete: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', run: { criticalSpeed: 3.6 } },
+}).program
 const should = { program: sent, digest: digestOf(sent), isLeaving: false }
 
 describe('how a slot stands', () => {
   it.each([
-    ['equal', should.digest, should, []], ['stale', should.digest, should, ['session']], ['edited', 'other', should, []], ['edited', 'other', should, ['session']],
-    ['missing', null, should, []], ['extra', 'other', null, []], ['empty', null, null, []],
-    ['leaving', should.digest, { ...should, isLeaving: true }, []], ['leaving', 'other', { ...should, isLeaving: true }, []], ['empty', null, { ...should, isLeaving: true }, []],
+    ['equal', should.digest, should, []],
+    ['stale', should.digest, should, ['session']],
+    ['edited', 'other', should, []],
+    ['edited', 'other', should, ['session']],
+    ['missing', null, should, []],
+    ['extra', 'other', null, []],
+    ['empty', null, null, []],
+    ['leaving', should.digest, { ...should, isLeaving: true }, []],
+    ['leaving', 'other', { ...should, isLeaving: true }, []],
+    ['empty', null, { ...should, isLeaving: true }, []],
   ] as const)('%s', (standing, digest, wanted, reasons) => expect(standingOf({ digest }, wanted, reasons)).toBe(standing))
 
   it('is stale for what has changed since, and not for what changes nothing of the program', () => {
-    const today = (athlete: object, text = 'sport run\n\n10:00 @ 95-100 %CS', profile = all) => fit(session(text), profile, { athlete: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', ...athlete } }).program
+    const today = (athlete: object, text = 'sport run\n\n10:00 @ 95-100 %CS', profile = all) =>
+      fit(session(text), profile, { athlete: { format: 'agonis.athlete', version: 1, name: 'Ilse Brandvik', ...athlete } }).program
     expect(staleReasons(sent, today({ run: { criticalSpeed: 3.6 }, massKg: 61 }))).toEqual([])
     expect(staleReasons(sent, today({ run: { criticalSpeed: 3.7 } }))).toEqual(['athlete'])
     expect(staleReasons(sent, today({ run: { criticalSpeed: 3.6 } }, 'sport run\n\n11:00 @ 95-100 %CS'))).toEqual(['session'])

@@ -12,7 +12,11 @@ export type SlotStanding = 'equal' | 'stale' | 'edited' | 'missing' | 'extra' | 
 /** What made a copy stale. */
 export type StaleReason = 'session' | 'athlete' | 'profile'
 
-export interface ShouldHold { program: Program, digest: string, isLeaving: boolean }
+export interface ShouldHold {
+  program: Program
+  digest: string
+  isLeaving: boolean
+}
 
 const content = (program: Program) => digestOf({ ...program, from: null })
 

@@ -45,11 +45,11 @@ async function total(send: (exchange: Exchange) => Promise<unknown>, memory: Wat
 
 describe('a transfer over a link that fails', () => {
   it('cut at every single byte, then resumed, leaves the exact program or what was there, never a part', async () => {
-    const before = (await (async () => {
+    const before = await (async () => {
       const link = linked(emptyMemory('w1', 'i1', 'all-sport', 3))
       await sendProgram(link.exchange, other, 1, 0)
       return link.watch.memory
-    })())
+    })()
     const send = (exchange: Exchange) => sendProgram(exchange, small, 1, 1)
     const all = await total(send, before)
     expect(all).toBeGreaterThan(bytesOf(small))
@@ -77,18 +77,20 @@ describe('a transfer over a link that fails', () => {
   })
 
   it('changes nothing more when any message comes twice or late', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.nat(9), { minLength: 1, maxLength: 12 }), async (order) => {
-      const log: Request[] = []
-      const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
-      const recording: Exchange = async (request) => {
-        log.push(request)
-        return link.exchange(request)
-      }
-      await sendProgram(recording, small, 1, 0)
-      const settled = link.watch.memory
-      for (const index of order) link.watch.memory = receive(link.watch.memory, log[index % log.length]!, 0, noSecret).memory
-      expect(link.watch.memory.slots).toEqual(settled.slots)
-    }))
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.nat(9), { minLength: 1, maxLength: 12 }), async order => {
+        const log: Request[] = []
+        const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
+        const recording: Exchange = async request => {
+          log.push(request)
+          return link.exchange(request)
+        }
+        await sendProgram(recording, small, 1, 0)
+        const settled = link.watch.memory
+        for (const index of order) link.watch.memory = receive(link.watch.memory, log[index % log.length]!, 0, noSecret).memory
+        expect(link.watch.memory.slots).toEqual(settled.slots)
+      }),
+    )
   })
 
   it('refuses a stale generation, a busy slot, a missing slot and bytes with another digest, and says why', async () => {
@@ -101,14 +103,20 @@ describe('a transfer over a link that fails', () => {
     await expect(sendProgram(link.exchange, other, 9, 0)).rejects.toMatchObject({ why: 'full' })
     await link.exchange({ kind: 'offer', slot: 2, digest: 'f'.repeat(64), size: 3, expects: 0 })
     await link.exchange({ kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: btoa('abc') })
-    expect(await link.exchange({ kind: 'commit', slot: 2, digest: 'f'.repeat(64), expects: 0 })).toMatchObject({ kind: 'refused', why: 'digest' })
+    expect(await link.exchange({ kind: 'commit', slot: 2, digest: 'f'.repeat(64), expects: 0 })).toMatchObject({
+      kind: 'refused',
+      why: 'digest',
+    })
     expect(programIn(link.watch.memory, 2)).toBeNull()
   })
 
   it('refuses what does not go in any more, and takes it in place of something as large', async () => {
     const link = linked(emptyMemory('w1', 'i1', 'all-sport', 3, bytesOf(small) + 100))
     await sendProgram(link.exchange, small, 1, 0)
-    expect(await link.exchange({ kind: 'offer', slot: 2, digest: digestOf(other), size: bytesOf(other), expects: 0 })).toMatchObject({ kind: 'refused', why: 'full' })
+    expect(await link.exchange({ kind: 'offer', slot: 2, digest: digestOf(other), size: bytesOf(other), expects: 0 })).toMatchObject({
+      kind: 'refused',
+      why: 'full',
+    })
     expect(link.watch.memory.staged).toEqual([])
     await sendProgram(link.exchange, other, 1, 1)
     expect(handPut(link.watch.memory, 2, small)).toBeNull()
@@ -119,7 +127,13 @@ describe('a transfer over a link that fails', () => {
     const { capacity: _, bond: __, pairing: ___, ...before } = handPut(emptyMemory('w1', 'i1', 'all-sport', 2), 1, small)!
     const slots = before.slots.map(({ name: _name, by: _by, ...held }) => held) as unknown as WatchMemory['slots']
     const restored = restoredMemory({ ...before, slots })
-    expect(restored).toMatchObject({ bond: null, slots: [{ name: 'Quay ladder', by: 'server', generation: 1 }, { name: null, by: null }] })
+    expect(restored).toMatchObject({
+      bond: null,
+      slots: [
+        { name: 'Quay ladder', by: 'server', generation: 1 },
+        { name: null, by: null },
+      ],
+    })
     expect(programIn(restored, 1)).toEqual(small)
   })
 
@@ -144,7 +158,14 @@ describe('a transfer over a link that fails', () => {
   })
 
   it('brings a recording home over cuts and frees it only when it is stored', async () => {
-    const recording: Recording = { format: 'agonis.recording', version: 1, sport: 'run', startedAt: '2026-03-31T06:00:00Z', samples: { t: Array.from({ length: 600 }, (_, i) => i + 1), metres: Array.from({ length: 600 }, (_, i) => i * 3) }, marks: [] }
+    const recording: Recording = {
+      format: 'agonis.recording',
+      version: 1,
+      sport: 'run',
+      startedAt: '2026-03-31T06:00:00Z',
+      samples: { t: Array.from({ length: 600 }, (_, i) => i + 1), metres: Array.from({ length: 600 }, (_, i) => i * 3) },
+      marks: [],
+    }
     const memory = keepRecording(emptyMemory('w1', 'i1', 'all-sport', 1), recording)
     expect(keepRecording(memory, recording)).toBe(memory)
     const link = linked(memory)
@@ -153,7 +174,9 @@ describe('a transfer over a link that fails', () => {
     let taken: Recording | null = null
     for (let tries = 0; taken === null && tries < 200; tries++) {
       link.watch.left = 1500
-      taken = await takeRecording(link.exchange, state!, have, { onPart: part => void (have = new Uint8Array([...have, ...part])) }).catch(() => null)
+      taken = await takeRecording(link.exchange, state!, have, { onPart: part => void (have = new Uint8Array([...have, ...part])) }).catch(
+        () => null,
+      )
     }
     expect(taken).toEqual(recording)
     link.watch.left = Infinity
@@ -167,10 +190,13 @@ describe('a transfer over a link that fails', () => {
 describe('comparing programs', () => {
   it('finds all rows equal exactly when the items are', () => {
     const profile = profileNamed('all-sport')!
-    fc.assert(fc.property(arbitrarySession, arbitrarySession, (a, b) => {
-      const [left, right] = [fit(a, profile).program, fit(b, profile).program]
-      expect(comparePrograms(left, left).every(row => row.equal)).toBe(true)
-      expect(comparePrograms(left, right).every(row => row.equal)).toBe(digestOf(left.items) === digestOf(right.items))
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(arbitrarySession, arbitrarySession, (a, b) => {
+        const [left, right] = [fit(a, profile).program, fit(b, profile).program]
+        expect(comparePrograms(left, left).every(row => row.equal)).toBe(true)
+        expect(comparePrograms(left, right).every(row => row.equal)).toBe(digestOf(left.items) === digestOf(right.items))
+      }),
+      { numRuns: 300 },
+    )
   })
 })

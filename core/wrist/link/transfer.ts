@@ -9,7 +9,10 @@ import { chunkBytes, fromBase64, joinBytes, toBase64 } from './protocol'
 
 /** The watch said no, and why. */
 export class RefusedError extends Error {
-  constructor(readonly why: Refusal, readonly detail: string) {
+  constructor(
+    readonly why: Refusal,
+    readonly detail: string,
+  ) {
     super(`the watch refused: ${why}, ${detail}`)
   }
 }
@@ -17,11 +20,17 @@ export class RefusedError extends Error {
 async function ask<K extends Request['kind']>(exchange: Exchange, request: Request & { kind: K }): Promise<AnswerTo<K>> {
   const answer = await exchange(request)
   if (answer.kind === 'refused') throw new RefusedError(answer.why, answer.detail)
-  if (answer.kind !== (request.kind === 'chunk' ? 'ack' : request.kind)) throw new Error(`asked for ${request.kind}, the watch answered ${answer.kind}`)
+  if (answer.kind !== (request.kind === 'chunk' ? 'ack' : request.kind))
+    throw new Error(`asked for ${request.kind}, the watch answered ${answer.kind}`)
   return answer as AnswerTo<K>
 }
 
-export interface Receipt { slot: number, generation: number, digest: string, size: number }
+export interface Receipt {
+  slot: number
+  generation: number
+  digest: string
+  size: number
+}
 
 /** How a sending goes: how much one message takes, and who is told of each step. */
 export interface Sending {
@@ -43,7 +52,13 @@ const offersAtMost = 4
  *
  * @param expects the slot's generation the caller knows; another one is refused as stale
  */
-export async function sendProgram(exchange: Exchange, program: Program, slot: number, expects: number, sending: Sending = {}): Promise<Receipt> {
+export async function sendProgram(
+  exchange: Exchange,
+  program: Program,
+  slot: number,
+  expects: number,
+  sending: Sending = {},
+): Promise<Receipt> {
   const { messageBytes = chunkBytes, onProgress = () => {} } = sending
   const bytes = canonicalBytes(program)
   const digest = digestOfBytes(bytes)
@@ -59,15 +74,18 @@ export async function sendProgram(exchange: Exchange, program: Program, slot: nu
       }
       const { generation } = await ask(exchange, { kind: 'commit', slot, digest, expects })
       return { slot, generation, digest, size }
-    }
-    catch (error) {
+    } catch (error) {
       const isLetGo = error instanceof RefusedError && (error.why === 'stale' || error.why === 'digest')
       if (!isLetGo || offers >= offersAtMost) throw error
     }
   }
 }
 
-export interface ReadBack { generation: number, digest: string | null, program: Program | null }
+export interface ReadBack {
+  generation: number
+  digest: string | null
+  program: Program | null
+}
 
 /** Reads a slot back byte by byte; the program only when its bytes have the digest the watch states. */
 export async function readBack(exchange: Exchange, slot: number, messageBytes = chunkBytes): Promise<ReadBack> {
@@ -101,8 +119,10 @@ export const listRecords = async (exchange: Exchange): Promise<RecordState[]> =>
  * @param onPart told of every further part, in order
  */
 export async function takeRecording(
-  exchange: Exchange, state: RecordState, have: Uint8Array = new Uint8Array(),
-  { messageBytes = chunkBytes, onPart = () => {} }: { messageBytes?: number, onPart?: (bytes: Uint8Array) => void | Promise<void> } = {},
+  exchange: Exchange,
+  state: RecordState,
+  have: Uint8Array = new Uint8Array(),
+  { messageBytes = chunkBytes, onPart = () => {} }: { messageBytes?: number; onPart?: (bytes: Uint8Array) => void | Promise<void> } = {},
 ): Promise<Recording> {
   const parts = [have]
   let length = have.length
@@ -131,7 +151,14 @@ export class WrongCodeError extends Error {}
  * @param owner the name the watch will know its owner by
  * @param keep keeps the key before the watch is bound to it, so that no watch is bound to a key nobody has
  */
-export async function pairWatch(exchange: Exchange, watch: string, owner: string, code: string, secret: Secret, keep: (key: string) => Promise<void>): Promise<void> {
+export async function pairWatch(
+  exchange: Exchange,
+  watch: string,
+  owner: string,
+  code: string,
+  secret: Secret,
+  keep: (key: string) => Promise<void>,
+): Promise<void> {
   const opening = openPairing(code, watch, owner, secret)
   const answer = await ask(exchange, { kind: 'pair', owner, share: opening.share })
   const key = closePairing(opening, answer.share, watch, owner)

@@ -22,37 +22,83 @@ export interface WatchMemory {
   pairing: Pairing | null
 }
 
-export interface Bond { owner: string, key: string, counter: number }
+export interface Bond {
+  owner: string
+  key: string
+  counter: number
+}
 /** A code on the glass, until when and how often it may still be tried, and the agreement begun with it. */
-export interface Pairing { code: string, until: number, tries: number, begun: { owner: string, share: string, own: string, key: string } | null }
+export interface Pairing {
+  code: string
+  until: number
+  tries: number
+  begun: { owner: string; share: string; own: string; key: string } | null
+}
 
-export interface HeldSlot { slot: number, generation: number, digest: string | null, name: string | null, bytes: string, by: 'server' | 'hand' | null }
-export interface Staged { digest: string, slot: number, size: number, bytes: string, expiresAt: number }
-export interface HeldRecord { record: string, digest: string, bytes: string, program: string | null, startedAt: string, owner: string | null }
+export interface HeldSlot {
+  slot: number
+  generation: number
+  digest: string | null
+  name: string | null
+  bytes: string
+  by: 'server' | 'hand' | null
+}
+export interface Staged {
+  digest: string
+  slot: number
+  size: number
+  bytes: string
+  expiresAt: number
+}
+export interface HeldRecord {
+  record: string
+  digest: string
+  bytes: string
+  program: string | null
+  startedAt: string
+  owner: string | null
+}
 
 const usualCapacity = 512 * 1024
 
 export function emptyMemory(watch: string, incarnation: string, profile: string, slots: number, capacity = usualCapacity): WatchMemory {
   return {
-    watch, incarnation, profile, capacity, staged: [], records: [], running: null, bond: null, pairing: null,
+    watch,
+    incarnation,
+    profile,
+    capacity,
+    staged: [],
+    records: [],
+    running: null,
+    bond: null,
+    pairing: null,
     slots: Array.from({ length: slots }, (_, index) => emptySlot(index + 1, 0)),
   }
 }
 
 /** A memory as an earlier version of the watch may have written it, brought to what this one remembers. */
-export function restoredMemory(written: Partial<WatchMemory> & Pick<WatchMemory, 'watch' | 'incarnation' | 'profile' | 'slots'>): WatchMemory {
+export function restoredMemory(
+  written: Partial<WatchMemory> & Pick<WatchMemory, 'watch' | 'incarnation' | 'profile' | 'slots'>,
+): WatchMemory {
   const memory = { ...emptyMemory(written.watch, written.incarnation, written.profile, 0), ...written }
   return {
     ...memory,
-    slots: memory.slots.map((held) => {
+    slots: memory.slots.map(held => {
       const program = programIn(memory, held.slot)
-      return { ...emptySlot(held.slot, held.generation), ...held, name: program?.name ?? null, by: program ? held.by ?? 'server' : null }
+      return { ...emptySlot(held.slot, held.generation), ...held, name: program?.name ?? null, by: program ? (held.by ?? 'server') : null }
     }),
     records: memory.records.map(record => ({ ...record, owner: record.owner ?? null })),
   }
 }
 
-export const emptySlot = (slot: number, generation: number): HeldSlot => ({ slot, generation, digest: null, name: null, bytes: '', by: null })
+export const emptySlot = (slot: number, generation: number): HeldSlot => ({
+  slot,
+  generation,
+  digest: null,
+  name: null,
+  bytes: '',
+  by: null,
+})
 
 /** A program from its bytes. */
 export const programFrom = (bytes: Uint8Array): Program => JSON.parse(new TextDecoder().decode(bytes)) as Program
@@ -71,15 +117,21 @@ export function slotStates(memory: WatchMemory): SlotState[] {
 export const freeBytes = (memory: WatchMemory): number =>
   memory.capacity - memory.slots.reduce((sum, held) => sum + base64Size(held.bytes), 0)
 
-export const replaceSlot = (memory: WatchMemory, held: HeldSlot): WatchMemory =>
-  ({ ...memory, slots: memory.slots.map(entry => entry.slot === held.slot ? held : entry) })
+export const replaceSlot = (memory: WatchMemory, held: HeldSlot): WatchMemory => ({
+  ...memory,
+  slots: memory.slots.map(entry => (entry.slot === held.slot ? held : entry)),
+})
 
 /** Keeps a finished recording until the server says it is stored; it goes home to nobody but the one who wore the watch. */
 export function keepRecording(memory: WatchMemory, recording: Recording): WatchMemory {
   const bytes = canonicalBytes(recording)
   const digest = digestOfBytes(bytes)
   const record: HeldRecord = {
-    record: digest.slice(0, 16), digest, bytes: toBase64(bytes), program: recording.program ?? null, startedAt: recording.startedAt,
+    record: digest.slice(0, 16),
+    digest,
+    bytes: toBase64(bytes),
+    program: recording.program ?? null,
+    startedAt: recording.startedAt,
     owner: memory.bond?.owner ?? null,
   }
   if (memory.records.some(entry => entry.digest === digest)) return memory
@@ -97,5 +149,12 @@ export function handPut(memory: WatchMemory, slot: number, program: Program | nu
   if (program === null) return held.digest === null ? memory : replaceSlot(memory, emptySlot(slot, held.generation + 1))
   const bytes = canonicalBytes(program)
   if (bytes.length - base64Size(held.bytes) > freeBytes(memory)) return null
-  return replaceSlot(memory, { slot, generation: held.generation + 1, digest: digestOfBytes(bytes), name: program.name, bytes: toBase64(bytes), by: 'hand' })
+  return replaceSlot(memory, {
+    slot,
+    generation: held.generation + 1,
+    digest: digestOfBytes(bytes),
+    name: program.name,
+    bytes: toBase64(bytes),
+    by: 'hand',
+  })
 }

@@ -11,21 +11,31 @@ const stagedFor = 24 * 3600 * 1000
 const stagedAtMost = 4
 const codeTries = 3
 
-interface Received { memory: WatchMemory, answer: Answer }
+interface Received {
+  memory: WatchMemory
+  answer: Answer
+}
 
 const refused = (memory: WatchMemory, why: Refusal, detail: string): Received => ({ memory, answer: { kind: 'refused', why, detail } })
 
 function offer(memory: WatchMemory, request: Request & { kind: 'offer' }, now: number): Received {
   const held = memory.slots.find(entry => entry.slot === request.slot)
   if (!held) return refused(memory, 'full', `there is no slot ${request.slot}`)
-  if (held.digest === request.digest && held.generation === request.expects + 1) return { memory, answer: { kind: 'offer', have: request.size } }
+  if (held.digest === request.digest && held.generation === request.expects + 1)
+    return { memory, answer: { kind: 'offer', have: request.size } }
   if (held.generation !== request.expects) return refused(memory, 'stale', `slot ${request.slot} is at generation ${held.generation}`)
   if (request.size - base64Size(held.bytes) > freeBytes(memory)) {
     return refused(memory, 'full', `${request.size} bytes do not go in: ${freeBytes(memory) + base64Size(held.bytes)} are free`)
   }
   const others = memory.staged.filter(entry => entry.expiresAt > now && entry.digest !== request.digest).slice(-(stagedAtMost - 1))
   const known = memory.staged.find(entry => entry.digest === request.digest && entry.size === request.size && entry.expiresAt > now)
-  const staged: Staged = { digest: request.digest, slot: request.slot, size: request.size, bytes: known?.bytes ?? '', expiresAt: now + stagedFor }
+  const staged: Staged = {
+    digest: request.digest,
+    slot: request.slot,
+    size: request.size,
+    bytes: known?.bytes ?? '',
+    expiresAt: now + stagedFor,
+  }
   return { memory: { ...memory, staged: [...others, staged] }, answer: { kind: 'offer', have: base64Size(staged.bytes) } }
 }
 
@@ -38,7 +48,7 @@ function chunk(memory: WatchMemory, request: Request & { kind: 'chunk' }, now: n
   if (have + bytes.length > staged.size) return refused(memory, 'digest', 'more bytes than were offered')
   const next = { ...staged, bytes: toBase64(joinBytes([fromBase64(staged.bytes), bytes])), expiresAt: now + stagedFor }
   return {
-    memory: { ...memory, staged: memory.staged.map(entry => entry === staged ? next : entry) },
+    memory: { ...memory, staged: memory.staged.map(entry => (entry === staged ? next : entry)) },
     answer: { kind: 'ack', have: have + bytes.length },
   }
 }
@@ -59,14 +69,22 @@ function commit(memory: WatchMemory, request: Request & { kind: 'commit' }): Rec
     return refused({ ...memory, staged: kept }, 'digest', `${bytes.length} of ${staged.size} bytes are here, or they are not those offered`)
   }
   const generation = held.generation + 1
-  const next = replaceSlot(memory, { slot: request.slot, generation, digest: request.digest, name: programFrom(bytes).name, bytes: staged.bytes, by: 'server' })
+  const next = replaceSlot(memory, {
+    slot: request.slot,
+    generation,
+    digest: request.digest,
+    name: programFrom(bytes).name,
+    bytes: staged.bytes,
+    by: 'server',
+  })
   return { memory: { ...next, staged: memory.staged.filter(entry => entry !== staged) }, answer: { kind: 'commit', generation } }
 }
 
 function remove(memory: WatchMemory, request: Request & { kind: 'remove' }): Received {
   const held = memory.slots.find(entry => entry.slot === request.slot)
   if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
-  if (held.generation === request.expects + 1 && held.digest === null) return { memory, answer: { kind: 'remove', generation: held.generation } }
+  if (held.generation === request.expects + 1 && held.digest === null)
+    return { memory, answer: { kind: 'remove', generation: held.generation } }
   if (held.generation !== request.expects) return refused(memory, 'stale', `slot ${request.slot} is at generation ${held.generation}`)
   if (memory.running === request.slot) return refused(memory, 'busy', 'the program in this slot is being carried out')
   const generation = held.generation + 1
@@ -76,7 +94,7 @@ function remove(memory: WatchMemory, request: Request & { kind: 'remove' }): Rec
 function pair(memory: WatchMemory, request: Request & { kind: 'pair' }, now: number, secret: Secret): Received {
   const { pairing } = memory
   if (!pairing || pairing.until <= now || pairing.tries <= 0) return refused(memory, 'unpaired', 'the watch shows no code now')
-  const answered = ({ own, key }: { own: string, key: string }): Answer => ({ kind: 'pair', share: own, proof: proofOf(key, 'watch') })
+  const answered = ({ own, key }: { own: string; key: string }): Answer => ({ kind: 'pair', share: own, proof: proofOf(key, 'watch') })
   const { begun } = pairing
   if (begun && begun.owner === request.owner && begun.share === request.share) return { memory, answer: answered(begun) }
   const tried = { ...pairing, tries: pairing.tries - 1 }
@@ -89,19 +107,29 @@ function pair(memory: WatchMemory, request: Request & { kind: 'pair' }, now: num
 /** The watch takes an owner. Programs that another owner's server sent are theirs and leave; what was made by hand stays. */
 function bond(memory: WatchMemory, request: Request & { kind: 'bond' }): Received {
   const known = memory.bond
-  if (known?.owner === request.owner && request.proof === proofOf(known.key, 'server')) return { memory, answer: { kind: 'bond', watch: memory.watch } }
+  if (known?.owner === request.owner && request.proof === proofOf(known.key, 'server'))
+    return { memory, answer: { kind: 'bond', watch: memory.watch } }
   const begun = memory.pairing?.begun
-  if (!begun || begun.owner !== request.owner || request.proof !== proofOf(begun.key, 'server')) return refused(memory, 'unpaired', 'the code was another')
+  if (!begun || begun.owner !== request.owner || request.proof !== proofOf(begun.key, 'server'))
+    return refused(memory, 'unpaired', 'the code was another')
   if (memory.running !== null) return refused(memory, 'busy', 'a program is being carried out')
   const changesHands = known !== null && known.owner !== request.owner
-  const slots = changesHands ? memory.slots.map(held => held.by === 'server' ? emptySlot(held.slot, held.generation + 1) : held) : memory.slots
+  const slots = changesHands
+    ? memory.slots.map(held => (held.by === 'server' ? emptySlot(held.slot, held.generation + 1) : held))
+    : memory.slots
   return {
-    memory: { ...memory, slots, staged: changesHands ? [] : memory.staged, pairing: null, bond: { owner: request.owner, key: begun.key, counter: -1 } },
+    memory: {
+      ...memory,
+      slots,
+      staged: changesHands ? [] : memory.staged,
+      pairing: null,
+      bond: { owner: request.owner, key: begun.key, counter: -1 },
+    },
     answer: { kind: 'bond', watch: memory.watch },
   }
 }
 
-function part(bytes: string, offset: number, most = chunkBytes): { size: number, bytes: string } {
+function part(bytes: string, offset: number, most = chunkBytes): { size: number; bytes: string } {
   const all = fromBase64(bytes)
   return { size: all.length, bytes: toBase64(all.slice(offset, offset + Math.min(most, chunkBytesAtMost))) }
 }
@@ -117,39 +145,76 @@ function part(bytes: string, offset: number, most = chunkBytes): { size: number,
 export function receive(memory: WatchMemory, request: Request, now: number, secret: Secret): Received {
   const owner = memory.bond?.owner ?? ''
   switch (request.kind) {
-    case 'hello': return {
-      memory, answer: {
-        kind: 'hello', watch: memory.watch, incarnation: memory.incarnation, clock: new Date(now).toISOString(), profile: memory.profile,
-        isPaired: memory.bond !== null, running: memory.running,
-      },
-    }
-    case 'pair': return pair(memory, request, now, secret)
-    case 'bond': return bond(memory, request)
-    case 'list': return { memory, answer: { kind: 'list', slots: slotStates(memory), free: freeBytes(memory) } }
-    case 'offer': return offer(memory, request, now)
-    case 'chunk': return chunk(memory, request, now)
-    case 'commit': return commit(memory, request)
-    case 'remove': return remove(memory, request)
+    case 'hello':
+      return {
+        memory,
+        answer: {
+          kind: 'hello',
+          watch: memory.watch,
+          incarnation: memory.incarnation,
+          clock: new Date(now).toISOString(),
+          profile: memory.profile,
+          isPaired: memory.bond !== null,
+          running: memory.running,
+        },
+      }
+    case 'pair':
+      return pair(memory, request, now, secret)
+    case 'bond':
+      return bond(memory, request)
+    case 'list':
+      return { memory, answer: { kind: 'list', slots: slotStates(memory), free: freeBytes(memory) } }
+    case 'offer':
+      return offer(memory, request, now)
+    case 'chunk':
+      return chunk(memory, request, now)
+    case 'commit':
+      return commit(memory, request)
+    case 'remove':
+      return remove(memory, request)
     case 'read': {
       const held = memory.slots.find(entry => entry.slot === request.slot)
       if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
-      return { memory, answer: { kind: 'read', slot: held.slot, generation: held.generation, digest: held.digest, offset: request.offset, ...part(held.bytes, request.offset, request.most) } }
+      return {
+        memory,
+        answer: {
+          kind: 'read',
+          slot: held.slot,
+          generation: held.generation,
+          digest: held.digest,
+          offset: request.offset,
+          ...part(held.bytes, request.offset, request.most),
+        },
+      }
     }
     case 'records': {
-      const records = recordsFor(memory, owner).map(({ record, digest, bytes, program, startedAt }) => ({ record, digest, program, startedAt, size: base64Size(bytes) }))
+      const records = recordsFor(memory, owner).map(({ record, digest, bytes, program, startedAt }) => ({
+        record,
+        digest,
+        program,
+        startedAt,
+        size: base64Size(bytes),
+      }))
       return { memory, answer: { kind: 'records', records } }
     }
     case 'take': {
       const record = recordsFor(memory, owner).find(entry => entry.record === request.record)
       if (!record) return refused(memory, 'stale', 'there is no such recording')
-      return { memory, answer: { kind: 'take', record: record.record, offset: request.offset, ...part(record.bytes, request.offset, request.most) } }
+      return {
+        memory,
+        answer: { kind: 'take', record: record.record, offset: request.offset, ...part(record.bytes, request.offset, request.most) },
+      }
     }
     case 'stored': {
       const record = recordsFor(memory, owner).find(entry => entry.record === request.record)
       if (record && record.digest !== request.digest) return refused(memory, 'digest', 'the recording has another digest')
-      return { memory: { ...memory, records: memory.records.filter(entry => entry !== record) }, answer: { kind: 'stored', record: request.record } }
+      return {
+        memory: { ...memory, records: memory.records.filter(entry => entry !== record) },
+        answer: { kind: 'stored', record: request.record },
+      }
     }
-    default: return refused(memory, 'unsupported', 'this watch does not know such a request')
+    default:
+      return refused(memory, 'unsupported', 'this watch does not know such a request')
   }
 }
 
@@ -161,12 +226,20 @@ export function receive(memory: WatchMemory, request: Request, now: number, secr
  *
  * @returns null where nothing is answered: the text is no frame
  */
-export function receiveFrame(memory: WatchMemory, text: string, now: number, secret: Secret): { memory: WatchMemory, reply: string } | null {
+export function receiveFrame(
+  memory: WatchMemory,
+  text: string,
+  now: number,
+  secret: Secret,
+): { memory: WatchMemory; reply: string } | null {
   const frame = readFrame(text)
   if (!frame) return null
   const request = messageOf<Request>(frame)
   const { bond: known, watch } = memory
-  const reply = (next: WatchMemory, answer: Answer, key: string | null) => ({ memory: next, reply: seal(key, 'watch', watch, frame.counter, answer) })
+  const reply = (next: WatchMemory, answer: Answer, key: string | null) => ({
+    memory: next,
+    reply: seal(key, 'watch', watch, frame.counter, answer),
+  })
   if (known && isSealedBy(frame, known.key, 'server', watch)) {
     if (frame.counter < known.counter) {
       return reply(memory, { kind: 'refused', why: 'stale', detail: 'the counter is behind', heard: known.counter }, known.key)
@@ -180,7 +253,11 @@ export function receiveFrame(memory: WatchMemory, text: string, now: number, sec
     const { memory: next, answer } = receive(memory, request, now, secret)
     return reply(next, answer, null)
   }
-  return reply(memory, refused(memory, 'unpaired', known ? 'the seal is not of the key this watch knows' : 'this watch belongs to nobody').answer, null)
+  return reply(
+    memory,
+    refused(memory, 'unpaired', known ? 'the seal is not of the key this watch knows' : 'this watch belongs to nobody').answer,
+    null,
+  )
 }
 
 /** The glass shows a code for three minutes; three tries, then another code is needed. */
@@ -194,4 +271,4 @@ export function showCode(memory: WatchMemory, now: number, secret: Secret): Watc
 export const shownCode = (memory: WatchMemory, now: number): string | null =>
   memory.pairing && memory.pairing.until > now && memory.pairing.tries > 0 ? memory.pairing.code : null
 
-export const hideCode = (memory: WatchMemory): WatchMemory => memory.pairing ? { ...memory, pairing: null } : memory
+export const hideCode = (memory: WatchMemory): WatchMemory => (memory.pairing ? { ...memory, pairing: null } : memory)

@@ -4,12 +4,23 @@ import type { Program, ProgramItem } from './program'
 import { printProgramItem } from './words'
 
 /** One row of a read-back: what should be there beside what is. */
-export interface ComparedRow { path: string, depth: number, should: string | null, holds: string | null, equal: boolean }
+export interface ComparedRow {
+  path: string
+  depth: number
+  should: string | null
+  holds: string | null
+  equal: boolean
+}
 
-interface Row { path: string, depth: number, words: string, digest: string }
+interface Row {
+  path: string
+  depth: number
+  words: string
+  digest: string
+}
 
 function rowsOf(items: readonly ProgramItem[], depth = 0): Row[] {
-  return items.flatMap((item) => {
+  return items.flatMap(item => {
     const own = item.kind === 'block' ? { ...item, items: [] } : item
     const row = { path: item.path, depth, words: printProgramItem(item), digest: digestOf(own) }
     return item.kind === 'block' ? [row, ...rowsOf(item.items, depth + 1)] : [row]
@@ -26,9 +37,12 @@ export function comparePrograms(should: Program, holds: Program): ComparedRow[] 
   const changes = diffArrays(left, right, { comparator: (a, b) => a.digest === b.digest && a.depth === b.depth })
   return changes.flatMap(({ value, added, removed }, index): ComparedRow[] => {
     const [before, after] = [changes[index - 1], changes[index + 1]]
-    if (added) return value.slice(before?.removed ? before.value.length : 0).map(({ path, depth, words }) => ({ path, depth, should: null, holds: words, equal: false }))
+    if (added)
+      return value
+        .slice(before?.removed ? before.value.length : 0)
+        .map(({ path, depth, words }) => ({ path, depth, should: null, holds: words, equal: false }))
     return value.map(({ path, depth, words }, position) => {
-      const holds = removed ? (after?.added ? after.value[position]?.words ?? null : null) : words
+      const holds = removed ? (after?.added ? (after.value[position]?.words ?? null) : null) : words
       return { path, depth, should: words, holds, equal: !removed }
     })
   })

@@ -25,12 +25,16 @@ export function stepAtPath(program: Program, path: string): ProgramStep | null {
 }
 
 /** Somewhere to begin or to jump to, in words for the glass. */
-export interface Entrance { words: string, at: Place }
+export interface Entrance {
+  words: string
+  at: Place
+}
 
 const lastRounds = 3
 
 /** The words of a row without what it aims at. */
-const shortly = (item: ProgramItem) => item.kind === 'block' ? printProgramItem(item) : `${item.role === 'work' ? '' : `${item.role} `}${sayEnd(item.end)}`
+const shortly = (item: ProgramItem) =>
+  item.kind === 'block' ? printProgramItem(item) : `${item.role === 'work' ? '' : `${item.role} `}${sayEnd(item.end)}`
 
 /**
  * Where a program can be entered: every row that stands outside blocks, every round of its repeats, and the last three rounds
@@ -45,7 +49,10 @@ export function entrancesOf(program: Program): Entrance[] {
     const at = (round: number): Place => ({ path: item.path, round: [...around, round] })
     if (times === null) return [{ words, at: at(1) }]
     const last = times > lastRounds ? [{ words: `only the last ${lastRounds} of ${shortly(item)}`, at: at(times - lastRounds + 1) }] : []
-    const rounds = Array.from({ length: Math.min(times, 40) }, (_, index) => ({ words: `${shortly(item)}, from round ${index + 1}`, at: at(index + 1) }))
+    const rounds = Array.from({ length: Math.min(times, 40) }, (_, index) => ({
+      words: `${shortly(item)}, from round ${index + 1}`,
+      at: at(index + 1),
+    }))
     return [...rounds.slice(0, 1), ...last, ...rounds.slice(1)]
   })
 }

@@ -4,19 +4,22 @@ import type { ResolvedTarget } from '../../athlete/resolve'
 
 /** A session as a watch holds it: targets frozen in numbers, off items left out, metres for every distance. */
 
-export type ProgramEnd
-  = | { on: 'time', seconds: number }
-    | { on: 'distance', metres: number }
-    | { on: 'press' }
-    | { on: 'heart-rate', below?: number, above?: number }
-    | { on: 'energy', joules: number }
-    | { on: 'send-off', metres: number, seconds: number }
-    | { on: 'first', of: [ProgramEnd, ProgramEnd] }
+export type ProgramEnd =
+  | { on: 'time'; seconds: number }
+  | { on: 'distance'; metres: number }
+  | { on: 'press' }
+  | { on: 'heart-rate'; below?: number; above?: number }
+  | { on: 'energy'; joules: number }
+  | { on: 'send-off'; metres: number; seconds: number }
+  | { on: 'first'; of: [ProgramEnd, ProgramEnd] }
 
 export type ProgramTarget = Omit<ResolvedTarget, 'said'>
 
 /** Rounds already counted when a block around was written out step by step. */
-export interface Unrolled { round: number[], rounds: (number | null)[] }
+export interface Unrolled {
+  round: number[]
+  rounds: (number | null)[]
+}
 
 export interface ProgramStep {
   kind: 'step'
@@ -41,7 +44,7 @@ export interface ProgramStep {
 export interface ProgramBlock {
   kind: 'block'
   path: string
-  repeat: { times: number, stopAfterMissed?: number } | { metres: number } | { seconds: number }
+  repeat: { times: number; stopAfterMissed?: number } | { metres: number } | { seconds: number }
   dropLastRecovery?: true
   items: ProgramItem[]
   unrolled?: Unrolled
@@ -61,7 +64,7 @@ export interface Program {
   alertAfterSeconds: number
   alertRepeatSeconds: number
   /** SHA-256 of what it was made from, so that a stale copy can say why it is stale. */
-  from: { session: string, athlete: string, profile: string }
+  from: { session: string; athlete: string; profile: string }
 }
 
 const isRecovery = (item: ProgramItem) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
@@ -83,7 +86,7 @@ export function poolLengthOf(step: ProgramStep, program: Program): number | null
   return step.sport === 'swim' && place?.kind === 'pool' ? toMetres({ value: place.length, unit: place.unit }) : null
 }
 
-export const timesOf = (block: ProgramBlock): number | null => 'times' in block.repeat ? block.repeat.times : null
+export const timesOf = (block: ProgramBlock): number | null => ('times' in block.repeat ? block.repeat.times : null)
 
 /** Steps and blocks as written: what a watch counts against its limit. */
 export function countItems(items: readonly ProgramItem[]): number {
@@ -91,5 +94,5 @@ export function countItems(items: readonly ProgramItem[]): number {
 }
 
 export function depthOf(items: readonly ProgramItem[]): number {
-  return items.reduce((deepest, item) => item.kind === 'block' ? Math.max(deepest, 1 + depthOf(item.items)) : deepest, 0)
+  return items.reduce((deepest, item) => (item.kind === 'block' ? Math.max(deepest, 1 + depthOf(item.items)) : deepest), 0)
 }

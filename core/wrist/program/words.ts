@@ -17,12 +17,16 @@ const paceMetres = { 'min/km': 1000, 'min/mi': 1609.344, 'min/100m': 100 } as co
 /** A speed as the athlete reads it, to the second or the tenth: `4:11`, `28.4`. */
 export function saySpeed(speed: number, reading: PaceReading): string {
   if (reading === 'km/h') return (speed * 3.6).toFixed(1)
-  if (reading === 'mi/h') return (speed * 3600 / 1609.344).toFixed(1)
+  if (reading === 'mi/h') return ((speed * 3600) / 1609.344).toFixed(1)
   return speed < 0.2 ? '-:--' : formatTime(Math.round(paceMetres[reading] / speed))
 }
 
 export const paceUnitWords: Readonly<Record<PaceReading, string>> = {
-  'min/km': '/km', 'min/mi': '/mi', 'min/100m': '/100m', 'km/h': 'km/h', 'mi/h': 'mi/h',
+  'min/km': '/km',
+  'min/mi': '/mi',
+  'min/100m': '/100m',
+  'km/h': 'km/h',
+  'mi/h': 'mi/h',
 }
 
 /** One end of a target as the athlete reads it, without its unit. */
@@ -39,7 +43,7 @@ export function sayTarget(target: ProgramTarget, reading: PaceReading): string {
   const say = (value: number) => sayValue(value, target.of, reading)
   const unit = unitWords(target, reading)
   const asPace = target.of === 'pace' && reading.startsWith('min')
-  const band = ({ easiest, hardest }: { easiest?: number, hardest?: number }) => {
+  const band = ({ easiest, hardest }: { easiest?: number; hardest?: number }) => {
     if (easiest === undefined) return `${say(hardest!)} ${unit} or ${asPace ? 'slower' : 'below'}`
     if (hardest === undefined) return `${say(easiest)} ${unit} or ${asPace ? 'faster' : 'above'}`
     const [first, second] = asPace ? [say(hardest), say(easiest)] : [say(easiest), say(hardest)]
@@ -51,17 +55,25 @@ export function sayTarget(target: ProgramTarget, reading: PaceReading): string {
 /** An end in words: `1:30`, `400 m`, `until press`. */
 export function sayEnd(end: ProgramEnd): string {
   switch (end.on) {
-    case 'time': return formatTime(end.seconds)
-    case 'distance': return sayMetres(end.metres)
-    case 'press': return 'until press'
-    case 'heart-rate': return end.below !== undefined ? `until HR below ${end.below}` : `until HR above ${end.above}`
-    case 'energy': return `${Math.round(kilocaloriesOf(end.joules))} kcal`
-    case 'send-off': return `${sayMetres(end.metres)} on ${formatTime(end.seconds)}`
-    case 'first': return end.of.map(sayEnd).join(' or ')
+    case 'time':
+      return formatTime(end.seconds)
+    case 'distance':
+      return sayMetres(end.metres)
+    case 'press':
+      return 'until press'
+    case 'heart-rate':
+      return end.below !== undefined ? `until HR below ${end.below}` : `until HR above ${end.above}`
+    case 'energy':
+      return `${Math.round(kilocaloriesOf(end.joules))} kcal`
+    case 'send-off':
+      return `${sayMetres(end.metres)} on ${formatTime(end.seconds)}`
+    case 'first':
+      return end.of.map(sayEnd).join(' or ')
   }
 }
 
-const sayMetres = (metres: number) => metres >= 2000 && metres % 100 === 0 ? `${formatNumber(metres / 1000)} km` : `${formatNumber(Math.round(metres * 10) / 10)} m`
+const sayMetres = (metres: number) =>
+  metres >= 2000 && metres % 100 === 0 ? `${formatNumber(metres / 1000)} km` : `${formatNumber(Math.round(metres * 10) / 10)} m`
 
 /** What a block goes on until, in words: `repeat for 5 km`. */
 export const sayEndOfBlock = (until: { metres: number } | { seconds: number }): string =>

@@ -10,7 +10,9 @@ export default route({
   params: idParams,
   body: object({ variant: boolean(), title: string().trim().min(1).max(limits.titleLength), script: string() }),
   async handle({ transaction, params, body, event }) {
-    const copy = await transaction(tx => copySession(tx, params.id, randomUUID(), { asVariant: body.variant, title: body.title, script: body.script }))
+    const copy = await transaction(tx =>
+      copySession(tx, params.id, randomUUID(), { asVariant: body.variant, title: body.title, script: body.script }),
+    )
     setResponseStatus(event, 201)
     return copy
   },

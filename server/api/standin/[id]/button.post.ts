@@ -6,7 +6,12 @@ import { loadWatch } from '../../../services/watch'
 
 export default route({
   params: idParams,
-  body: object({ button: string().oneOf(['top', 'middle', 'bottom'] as const).required(), hold: boolean().default(false) }),
+  body: object({
+    button: string()
+      .oneOf(['top', 'middle', 'bottom'] as const)
+      .required(),
+    hold: boolean().default(false),
+  }),
   async handle({ transaction, params, body }) {
     const { address } = await transaction(tx => loadWatch(tx, params.id))
     return (await atStandin(address, 'POST', 'button', { button: body.button, hold: body.hold ?? false })).json()

@@ -8,8 +8,12 @@ import { loadWatch } from '../../../services/watch'
 export default route({
   params: idParams,
   body: object({
-    do: string().oneOf(['make', 'edit', 'delete', 'power', 'clock', 'reset'] as const).required(),
-    slot: number().integer().min(1).max(500), on: boolean(), off: number().integer().min(-864_000_000).max(864_000_000),
+    do: string()
+      .oneOf(['make', 'edit', 'delete', 'power', 'clock', 'reset'] as const)
+      .required(),
+    slot: number().integer().min(1).max(500),
+    on: boolean(),
+    off: number().integer().min(-864_000_000).max(864_000_000),
   }),
   async handle({ transaction, params, body }) {
     const { address } = await transaction(tx => loadWatch(tx, params.id))

@@ -5,6 +5,10 @@ import { idParams } from '../../../services/shapes'
 
 export default route({
   params: idParams,
-  body: object({ code: string().matches(/^\d{6}$/, 'a code is six digits').required() }),
+  body: object({
+    code: string()
+      .matches(/^\d{6}$/, 'a code is six digits')
+      .required(),
+  }),
   handle: ({ database, owner, params, body }) => pairByCode(database, owner, params.id, body.code),
 })

@@ -7,10 +7,10 @@ import { inspectWatch } from '../../../services/wrist'
 export default route({
   params: idParams,
   async handle({ database, owner, transaction, params }) {
-    const transfers = await transaction(async (tx) => {
+    const transfers = await transaction(async tx => {
       await loadWatch(tx, params.id)
       return openTransfers(tx, params.id)
     })
-    return { ...await inspectWatch(database, owner, params.id), transfers }
+    return { ...(await inspectWatch(database, owner, params.id)), transfers }
   },
 })

@@ -5,8 +5,9 @@ import { loadWatch } from '../../../../services/watch'
 
 export default route({
   params: idParams,
-  handle: ({ transaction, params }) => transaction(async (tx) => {
-    await loadWatch(tx, params.id)
-    return openTransfers(tx, params.id)
-  }),
+  handle: ({ transaction, params }) =>
+    transaction(async tx => {
+      await loadWatch(tx, params.id)
+      return openTransfers(tx, params.id)
+    }),
 })

@@ -13,12 +13,14 @@ import { advance, initialState } from '../core/wrist/engine/engine'
 import { fit } from '../core/wrist/fit/fit'
 import { readFrame, seal } from '../core/wrist/link/frame'
 import { profileNamed } from '../core/wrist/program/profile'
+import { nobody } from '../core/athlete/standpoint'
+import { seenBy } from '../tests/support/standpoint'
 
 const rows = Array.from({ length: 200 }, (_, index) => `${1 + (index % 9)}:00 @ 4:${20 + (index % 30)}-4:${25 + (index % 30)} /km`)
 const canonical = `sport run\n\n${rows.join('\n')}\n`
 const shorthand = Array.from({ length: 100 }, (_, index) => `${2 + (index % 8)} x ${1 + (index % 5)} min w/ 90 s easy`).join('\n')
 const megabyte = shorthand.repeat(Math.floor((1024 * 1024) / shorthand.length / 1.01))
-const jsonText = JSON.stringify(readScript(canonical).sessions[0])
+const jsonText = JSON.stringify(readScript(canonical, nobody).sessions[0])
 /** A megabyte in which no line comes twice. */
 const varied = Array.from(
   { length: 30_000 },
@@ -36,19 +38,23 @@ const varied = Array.from(
 const jsonMegabyte = JSON.stringify({ text: varied.split('\n') })
 
 const all = profileNamed('all-sport')!
-const sixHours = fit(readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00').sessions[0]!, all, {
-  athlete: ilse,
-}).program
+const sixHours = fit(
+  readScript('sport run\n\n12 times\n  20:00 @ 5:00-5:20 /km\n  recovery 10:00', nobody).sessions[0]!,
+  all,
+  seenBy(ilse),
+).program
 const recording = rehearse(sixHours, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
-const sixtySteps = fit(readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00').sessions[0]!, all, {
-  athlete: ilse,
-}).program
+const sixtySteps = fit(
+  readScript('sport run\n\n30 times\n  1:00 @ 4:00-4:20 /km\n  recovery 1:00', nobody).sessions[0]!,
+  all,
+  seenBy(ilse),
+).program
 
 /** Everything that a keystroke at the Desk computes. */
 function keystroke(text: string) {
-  const session = readScript(text).sessions[0]!
-  const reckoning = reckon(session, { athlete: ilse })
-  return [sheetRows(session, reckoning, ilse), advise(session, reckoning, ilse)]
+  const session = readScript(text, nobody).sessions[0]!
+  const reckoning = reckon(session, seenBy(ilse))
+  return [sheetRows(session, reckoning, seenBy(ilse)), advise(session, reckoning, seenBy(ilse))]
 }
 
 function hourOfEngine() {
@@ -62,8 +68,8 @@ const rehearsal = () => rehearse(sixtySteps, ilse, { seed: 1, startedAt: '2026-0
 const sealed = () =>
   readFrame(seal('11'.repeat(32), 'server', 'w', 1, { kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: 'x'.repeat(684) }))
 
-const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00').sessions[0]!
-const hourHeld = heldSteps(hour, reckon(hour, { athlete: ilse }), ilse, all)
+const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26 /km\n  recovery 1:00\ncool-down 9:00', nobody).sessions[0]!
+const hourHeld = heldSteps(hour, reckon(hour, seenBy(ilse)), seenBy(ilse), all)
 const tenThousandHours = () => finish(forecastingNudges(hourHeld, all, { runs: 10_000 }))
 
 const bench = new Bench({ time: 1000, iterations: 5, warmupTime: 200, warmupIterations: 2 })
@@ -71,13 +77,13 @@ bench
   .add('JSON.parse of a 200-step session', () => JSON.parse(jsonText) as unknown)
   .add('keystroke, 200 steps: read, reckon, rows, thoughts', () => keystroke(canonical))
   .add('JSON.parse of a megabyte', () => JSON.parse(jsonMegabyte) as unknown)
-  .add('read a megabyte of shorthand', () => readScript(megabyte))
-  .add('read a megabyte, no line twice', () => readScript(varied))
+  .add('read a megabyte of shorthand', () => readScript(megabyte, nobody))
+  .add('read a megabyte, no line twice', () => readScript(varied, nobody))
   .add('score 6 h, one sample a second', () => score(sixHours, recording))
   .add('engine, an hour of 60 steps', hourOfEngine)
   .add('rehearsal, an hour of 60 steps', rehearsal)
   .add('one sealed frame of a radio', sealed)
-  .add('what an hour does to the athlete', () => tollOf(hour, ilse))
+  .add('what an hour does to the athlete', () => tollOf(hour, seenBy(ilse)))
   .add('nudges of 10 000 sessions of 60 min', tenThousandHours)
 await bench.run()
 

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { extname } from 'node:path'
-import type { Athlete } from '../core/athlete/athlete'
+import type { Standpoint } from '../core/athlete/standpoint'
 import type { CardSize } from '../core/card/card'
 import { cardPdf } from '../core/card/pdf'
 import { sessionCard } from '../core/card/session-card'
@@ -15,7 +15,7 @@ import type { Session, SessionSport } from '../core/session/document'
 import { BadInput, readAnyRecording, readSessions } from './input'
 
 interface ConvertOptions {
-  athlete: Athlete
+  standpoint: Standpoint
   size?: CardSize
   withCode: boolean
 }
@@ -58,25 +58,25 @@ export function convertRecording(from: string, to: string, sport?: SessionSport)
 }
 
 /** Writes a session in another form, told by the extension of the file: .json .txt .csv .ics .svg .pdf */
-export async function convert(from: string, to: string, { athlete, size = 'a4', withCode }: ConvertOptions): Promise<void> {
+export async function convert(from: string, to: string, { standpoint, size = 'a4', withCode }: ConvertOptions): Promise<void> {
   const extension = extname(to).toLowerCase()
-  const sessions = readSessions(from, {}, extension === '.txt' || extension === '.json')
+  const sessions = readSessions(from, standpoint, {}, extension === '.txt' || extension === '.json')
   switch (extension) {
     case '.txt':
       return writeFileSync(to, printSessions(sessions))
     case '.json':
       return writeFileSync(to, `${JSON.stringify(sessions.length === 1 ? sessions[0] : { sessions }, null, 2)}\n`)
     case '.csv':
-      return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), athlete))
+      return writeFileSync(to, sessionCsv(onlyOne(sessions, extension), standpoint))
     case '.svg':
-      return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), 0, ownLetters()))
+      return writeFileSync(to, cardSvg(sessionCard(onlyOne(sessions, extension), standpoint, { size, withCode }), 0, ownLetters()))
     case '.ics': {
-      const calendar = sessionIcs(onlyOne(sessions, extension), athlete)
+      const calendar = sessionIcs(onlyOne(sessions, extension), standpoint)
       if (calendar === null) throw new BadInput([{ problem: 'a calendar needs a date: day 2026-03-31', pointer: '/day' }])
       return writeFileSync(to, calendar)
     }
     case '.pdf':
-      return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), athlete, { size, withCode }), ownLetters()))
+      return writeFileSync(to, await cardPdf(sessionCard(onlyOne(sessions, extension), standpoint, { size, withCode }), ownLetters()))
     default:
       throw new BadInput([{ problem: `${to}: a session is written as .json, .txt, .csv, .ics, .svg or .pdf` }])
   }

@@ -8,7 +8,8 @@ import type { Validated } from '../core/formats/validate'
 import type { Recording } from '../core/record/recording'
 import { checkRecording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
-import type { ReadOptions } from '../core/script/read'
+import type { Standpoint } from '../core/athlete/standpoint'
+import type { MessageHints } from '../core/script/read'
 import { readScript } from '../core/script/read'
 import { checkSession } from '../core/session/check'
 import type { Session, SessionSport } from '../core/session/document'
@@ -113,7 +114,7 @@ const pastLimits = ['too-long', 'steps', 'nesting', 'duration', 'title']
  *
  * @param lenient takes a script with lines that could not be read: they stand as unread items
  */
-export function readSessions(file: string, options: ReadOptions = {}, lenient = false): Session[] {
+export function readSessions(file: string, standpoint: Standpoint, hints: MessageHints = {}, lenient = false): Session[] {
   const text = readText(file)
   if (/^\s*[{[]/.test(text)) {
     const value = parseJson(text, file)
@@ -122,7 +123,7 @@ export function readSessions(file: string, options: ReadOptions = {}, lenient = 
     }
     return [goodSession(value, '')]
   }
-  const { sessions, remarks } = readScript(text, options)
+  const { sessions, remarks } = readScript(text, standpoint, hints)
   const isFatal = (code: string) => (lenient ? pastLimits.includes(code) : code !== 'unread')
   const errors = remarks.filter(remark => remark.level === 'error' && isFatal(remark.code))
   if (errors.length > 0)
@@ -132,8 +133,8 @@ export function readSessions(file: string, options: ReadOptions = {}, lenient = 
   return sessions
 }
 
-export function readOneSession(file: string, options: ReadOptions = {}): Session {
-  const sessions = readSessions(file, options)
+export function readOneSession(file: string, standpoint: Standpoint, hints: MessageHints = {}): Session {
+  const sessions = readSessions(file, standpoint, hints)
   if (sessions.length !== 1) throw new BadInput([{ problem: `${file} holds ${sessions.length} sessions; this takes one` }])
   return sessions[0]!
 }

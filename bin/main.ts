@@ -1,6 +1,8 @@
 import { parseArgs } from 'node:util'
 import type { Athlete } from '../core/athlete/athlete'
-import { unitsOf, unknownAthlete } from '../core/athlete/athlete'
+import { youngestDayOf, unknownAthlete } from '../core/athlete/athlete'
+import type { Standpoint } from '../core/athlete/standpoint'
+import { nobody, standpointOf, withAthlete } from '../core/athlete/standpoint'
 import type { CardSize } from '../core/card/card'
 import { cardSizes } from '../core/card/card'
 import type { DiffRow, RowChange } from '../core/edit/diff'
@@ -9,7 +11,7 @@ import { withLoad } from '../core/forecast/load'
 import { printAsRun, resultsOf } from '../core/script/as-run'
 import { score } from '../core/record/score'
 import { reckon } from '../core/reckon/reckon'
-import type { ReadOptions } from '../core/script/read'
+import type { MessageHints } from '../core/script/read'
 import { readScript } from '../core/script/read'
 import { parseDay } from '../core/script/read/headers'
 import { printSessions } from '../core/script/print'
@@ -92,7 +94,6 @@ function dateOf(values: Values, name: 'on' | 'week'): string | undefined {
   return date
 }
 
-const dayOf = (values: Values) => dateOf(values, 'on')
 const dayNames = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 
 function withSchool(athlete: Athlete, school: string | undefined): Athlete {
@@ -103,25 +104,23 @@ function withSchool(athlete: Athlete, school: string | undefined): Athlete {
   return { ...athlete, schools: { ...athlete.schools, band: { kind } } }
 }
 
-const athleteOf = (values: Values) => (values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete))
+/** Today is `--on`; without it the day of the athlete's youngest effort, and without one nothing is dated or old. */
+const seenFrom = (athlete: Athlete, values: Values): Standpoint => standpointOf(athlete, dateOf(values, 'on') ?? youngestDayOf(athlete))
 
-function readOptions(values: Values): ReadOptions {
+const standpointIn = (values: Values): Standpoint =>
+  seenFrom(values.athlete === undefined ? unknownAthlete : readAthlete(values.athlete), values)
+
+function hintsIn(values: Values): MessageHints {
   if (values.sport !== undefined && !isSessionSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')
-  const athlete = values.athlete === undefined ? undefined : readAthlete(values.athlete)
-  return {
-    sport: values.sport,
-    week: dateOf(values, 'week'),
-    on: dateOf(values, 'on'),
-    ...(athlete ? { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure } : {}),
-  }
+  return { sport: values.sport, week: dateOf(values, 'week') }
 }
 
 /** One file gives its own lines; of several each remark says in which it stands. */
 function read(files: string[], values: Values): number {
   if (files.length === 0) throw new WrongUse('a file is needed')
-  const options = readOptions(values)
+  const [standpoint, hints] = [standpointIn(values), hintsIn(values)]
   const results = files.map(file => {
-    const result = readScript(readText(file), options)
+    const result = readScript(readText(file), standpoint, hints)
     if (result.remarks.some(remark => remark.code === 'too-long'))
       throw new BadInput([{ problem: `${files.length > 1 ? `${file}: ` : ''}the text is over 1 MB, the limit` }])
     return { ...result, remarks: files.length > 1 ? result.remarks.map(remark => ({ file, ...remark })) : result.remarks }
@@ -139,16 +138,16 @@ function read(files: string[], values: Values): number {
 function print(files: string[], values: Values): number {
   const [file] = positionals(files, 1)
   if (values.score === undefined) {
-    process.stdout.write(printSessions(readSessions(file!, {}, true)))
+    process.stdout.write(printSessions(readSessions(file!, nobody, {}, true)))
     return 0
   }
-  const session = readOneSession(file!)
+  const session = readOneSession(file!, nobody)
   process.stdout.write(printAsRun(session, resultsOf(session, readScore(values.score).steps)))
   return 0
 }
 
 function diff(files: string[]): number {
-  const [before, after] = positionals(files, 2).map(file => readOneSession(file))
+  const [before, after] = positionals(files, 2).map(file => readOneSession(file, nobody))
   const { headers, rows } = diffSessions(before!, after!)
   const of = (change: RowChange['change']) => rows.filter(row => row.change === change)
   write({
@@ -163,12 +162,12 @@ function diff(files: string[]): number {
 function rehearseCommand(files: string[], values: Values): number {
   const [file] = positionals(files, 1)
   const seed = seedOf(values)
-  const athlete = readAthlete(needed(values.athlete, 'athlete'))
+  needed(values.athlete, 'athlete')
+  const standpoint = standpointIn(values)
   const profile = readWatch(needed(values.watch, 'watch'))
   write(
-    rehearsalOf(readOneSession(file!, readOptions(values)), profile, athlete, {
+    rehearsalOf(readOneSession(file!, standpoint, hintsIn(values)), profile, standpoint, {
       seed,
-      on: dayOf(values),
       presses: values.presses,
       faults: values.faults,
       from: values.from,
@@ -193,39 +192,41 @@ async function run(command: string, files: string[], values: Values): Promise<nu
       if (values.size !== undefined && !(values.size in cardSizes))
         throw new WrongUse(`--size is one of ${Object.keys(cardSizes).join(', ')}`)
       if (values.as === 'recording' || (values.as === undefined && holdsRecording(from!))) {
-        for (const what of convertRecording(from!, to!, readOptions(values).sport))
+        for (const what of convertRecording(from!, to!, hintsIn(values).sport))
           process.stderr.write(`${JSON.stringify({ note: `left out: ${what}` })}\n`)
         return 0
       }
-      await convert(from!, to!, { athlete: athleteOf(values), size: values.size as CardSize | undefined, withCode: values.code === true })
+      await convert(from!, to!, {
+        standpoint: standpointIn(values),
+        size: values.size as CardSize | undefined,
+        withCode: values.code === true,
+      })
       return 0
     }
     case 'reckon': {
       const smoothingSeconds = values.watch === undefined ? undefined : readWatch(values.watch).smoothingSeconds
-      const session = readOneSession(positionals(files, 1)[0]!, readOptions(values))
-      const athlete = withSchool(athleteOf(values), values.school)
-      write(withLoad(session, reckon(session, { athlete, smoothingSeconds, on: dayOf(values) }), athlete))
+      const own = standpointIn(values)
+      const standpoint = withAthlete(own, withSchool(own.athlete, values.school))
+      const session = readOneSession(positionals(files, 1)[0]!, standpoint, hintsIn(values))
+      write(withLoad(session, reckon(session, standpoint, { smoothingSeconds }), standpoint))
       return 0
     }
     case 'numbers': {
-      write(numbersOf(readAthlete(positionals(files, 1)[0]!), dayOf(values)))
+      write(numbersOf(seenFrom(readAthlete(positionals(files, 1)[0]!), values)))
       return 0
     }
     case 'nudges': {
       const [file] = positionals(files, 1)
       const [seed, runs] = [seedOf(values), runsOf(values)]
-      const athlete = readAthlete(needed(values.athlete, 'athlete'))
-      write(nudgesOf(readOneSession(file!, readOptions(values)), athlete, readWatch(needed(values.watch, 'watch')), seed, runs))
+      needed(values.athlete, 'athlete')
+      const standpoint = standpointIn(values)
+      write(nudgesOf(readOneSession(file!, standpoint, hintsIn(values)), standpoint, readWatch(needed(values.watch, 'watch')), seed, runs))
       return 0
     }
     case 'fit': {
-      write(
-        fit(readOneSession(positionals(files, 1)[0]!, readOptions(values)), readWatch(needed(values.watch, 'watch')), {
-          athlete: athleteOf(values),
-          on: dayOf(values),
-          choices: choicesOf(values.choices),
-        }),
-      )
+      const standpoint = standpointIn(values)
+      const session = readOneSession(positionals(files, 1)[0]!, standpoint, hintsIn(values))
+      write(fit(session, readWatch(needed(values.watch, 'watch')), standpoint, { choices: choicesOf(values.choices) }))
       return 0
     }
     case 'rehearse':
@@ -233,7 +234,8 @@ async function run(command: string, files: string[], values: Values): Promise<nu
     case 'score': {
       const [file, recording] = positionals(files, 2)
       const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
-      const { program } = fit(readOneSession(file!, readOptions(values)), profile, { athlete: athleteOf(values), on: dayOf(values) })
+      const standpoint = standpointIn(values)
+      const { program } = fit(readOneSession(file!, standpoint, hintsIn(values)), profile, standpoint)
       write(score(program, readRecording(recording!)))
       return 0
     }

@@ -1,4 +1,4 @@
-import type { Athlete } from '../core/athlete/athlete'
+import type { Standpoint } from '../core/athlete/standpoint'
 import { derivedNumbers } from '../core/athlete/numbers'
 import type { DerivedNumber } from '../core/athlete/numbers'
 import { nudgePicture } from '../core/forecast/forecast'
@@ -8,8 +8,8 @@ import type { WatchProfile } from '../core/wrist/program/profile'
 const significant = (value: number) => Number(value.toPrecision(5))
 
 /** Every derived number as the command line gives it. */
-export function numbersOf(athlete: Athlete, on?: string) {
-  return derivedNumbers(athlete, on).map(({ name, sport, value, unit, method, source, inputs, uncertainty }: DerivedNumber) => ({
+export function numbersOf(standpoint: Standpoint) {
+  return derivedNumbers(standpoint).map(({ name, sport, value, unit, method, source, inputs, uncertainty }: DerivedNumber) => ({
     name,
     sport,
     value: significant(value),
@@ -22,7 +22,7 @@ export function numbersOf(athlete: Athlete, on?: string) {
 }
 
 /** The forecast of nudges as the command line gives it. */
-export function nudgesOf(session: Session, athlete: Athlete, watch: WatchProfile, seed: number, runs: number) {
-  const { forecast, quiet } = nudgePicture(session, athlete, watch, { seed, runs })
+export function nudgesOf(session: Session, standpoint: Standpoint, watch: WatchProfile, seed: number, runs: number) {
+  const { forecast, quiet } = nudgePicture(session, standpoint, watch, { seed, runs })
   return { perStep: forecast.perStep, total: forecast.total, quietBand: quiet.main }
 }

@@ -1,4 +1,4 @@
-import type { Athlete } from '../core/athlete/athlete'
+import type { Standpoint } from '../core/athlete/standpoint'
 import type { Recording } from '../core/record/recording'
 import type { Session } from '../core/session/document'
 import type { Place } from '../core/wrist/engine/cursor'
@@ -99,7 +99,6 @@ function placeOf(words: string | undefined, program: Program): Place | undefined
 
 export interface RehearsalAsk {
   seed: number
-  on?: string
   presses?: string
   faults?: string
   from?: string
@@ -110,18 +109,18 @@ export interface RehearsalAsk {
 export function rehearsalOf(
   session: Session,
   profile: WatchProfile,
-  athlete: Athlete,
-  { seed, on, presses, faults: manner, from, choices }: RehearsalAsk,
+  standpoint: Standpoint,
+  { seed, presses, faults: manner, from, choices }: RehearsalAsk,
 ): Recording {
-  const { program, losses, fits } = fit(session, profile, { athlete, on, choices: choicesOf(choices) })
+  const { program, losses, fits } = fit(session, profile, standpoint, { choices: choicesOf(choices) })
   if (!fits)
     throw new BadInput(
       losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })),
     )
-  return rehearse(program, athlete, {
+  return rehearse(program, standpoint.athlete, {
     seed,
-    startedAt: `${on ?? '2026-03-31'}T06:30:00.000Z`,
-    timeZone: athlete.timeZone,
+    startedAt: `${standpoint.day ?? '2026-03-31'}T06:30:00.000Z`,
+    timeZone: standpoint.athlete.timeZone,
     presses: pressesOf(presses),
     manner: faultsOf(manner),
     from: placeOf(from, program),

@@ -9,8 +9,10 @@ import { digestOf } from '../core/wrist/program/digest'
 import { ilse } from './athlete'
 import { demoLog, demoPlan } from './log'
 import { demoScripts } from './sessions'
+import { nobody } from '../core/athlete/standpoint'
+import { seenBy } from '../tests/support/standpoint'
 
-const sessions = demoScripts.map(script => readScript(script).sessions[0]!)
+const sessions = demoScripts.map(script => readScript(script, nobody).sessions[0]!)
 const byTitle = new Map(sessions.map(session => [session.title!, session]))
 
 describe('the demo data', () => {
@@ -29,7 +31,7 @@ describe('the demo data', () => {
 
   it('has a likely time for every session', () => {
     for (const session of sessions)
-      expect([session.title, reckon(session, { athlete: ilse }).seconds.likely]).toEqual([session.title, expect.any(Number)])
+      expect([session.title, reckon(session, seenBy(ilse)).seconds.likely]).toEqual([session.title, expect.any(Number)])
   })
 
   it('has three weeks of log, sound, the same every time, with a cold and a badly paced session in it', () => {

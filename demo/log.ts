@@ -1,4 +1,5 @@
 import type { Athlete } from '../core/athlete/athlete'
+import { standpointOf } from '../core/athlete/standpoint'
 import type { Recording } from '../core/record/recording'
 import type { Session } from '../core/session/document'
 import { fit } from '../core/wrist/fit/fit'
@@ -76,7 +77,7 @@ export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, 
   for (const [index, entry] of done.entries()) {
     const session = sessionsByTitle.get(entry.title)
     if (!session) throw new Error(`the demo log names a session that is not on the shelf: ${entry.title}`)
-    const { program } = fit(session, profile, { athlete, on: entry.day })
+    const { program } = fit(session, profile, standpointOf(athlete, entry.day))
     const recording = rehearse(program, athlete, {
       seed: 1000 + index,
       startedAt: `${entry.day}T${entry.at}:00.000Z`,

@@ -10,9 +10,11 @@ import { digestOf } from '../core/wrist/program/digest'
 import { fit } from '../core/wrist/fit/fit'
 import { profileNamed } from '../core/wrist/program/profile'
 import { rehearse } from './rehearse'
+import { nobody } from '../core/athlete/standpoint'
+import { seenBy } from '../tests/support/standpoint'
 
-const sessionOf = (text: string) => readScript(text).sessions[0]!
-const programOf = (text: string) => fit(sessionOf(text), profileNamed('all-sport')!, { athlete: ilse }).program
+const sessionOf = (text: string) => readScript(text, nobody).sessions[0]!
+const programOf = (text: string) => fit(sessionOf(text), profileNamed('all-sport')!, seenBy(ilse)).program
 const startedAt = '2026-03-31T06:00:00.000Z'
 
 describe('rehearsing', () => {

@@ -33,7 +33,7 @@ watchDebounced(words, load, { debounce: 120 })
 watch(words, () => (at.value = 0))
 
 const athletes = useAthleteStore()
-const day = (iso: string) => dayOfInstant(iso, athletes.athlete.timeZone)
+const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
 const holds = (text: string) =>
   words.value
     .trim()
@@ -45,7 +45,7 @@ const holds = (text: string) =>
 const asRows = computed(() => {
   const typed = words.value.trim()
   if (!/\d/.test(typed)) return null
-  const { sessions: read, remarks } = readScript(typed)
+  const { sessions: read, remarks } = readScript(typed, athletes.standpoint)
   return read.length === 1 && read[0]!.items.length > 0 && !remarks.some(remark => remark.level === 'error') ? typed : null
 })
 

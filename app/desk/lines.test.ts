@@ -4,10 +4,12 @@ import { sheetRows } from '../../core/reckon/sheet'
 import { readScript } from '../../core/script/read'
 import { ilse } from '../../demo/athlete'
 import { growth, sheetLines } from './lines'
+import { nobody } from '~~/core/athlete/standpoint'
+import { seenBy } from '~~/tests/support/standpoint'
 
 function linesOf(text: string) {
-  const { sessions, places, remarks } = readScript(text)
-  return sheetLines(sheetRows(sessions[0]!, reckon(sessions[0]!, { athlete: ilse }), ilse), places[0]!, remarks)
+  const { sessions, places, remarks } = readScript(text, nobody)
+  return sheetLines(sheetRows(sessions[0]!, reckon(sessions[0]!, seenBy(ilse)), seenBy(ilse)), places[0]!, remarks)
 }
 
 describe('rows sorted to the lines that said them', () => {

@@ -4,15 +4,17 @@ import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/read'
 import { dropAt } from './drag'
 import { blockAt, rowActions } from './row-keys'
+import { nobody } from '~~/core/athlete/standpoint'
 
 const session = readScript(
   'sport run\n\nwarm-up 10:00\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30\n2 times\n  1:00\ncool-down 5:00\n',
+  nobody,
 ).sessions[0]!
 
 /** The rows after the action of this name at a path, or null where it does not apply. */
 function after(name: string, path: string): string[] | null {
   const edit = rowActions.find(action => action.name === name)!.edit(session, path)
-  const result = edit && apply(session, edit)
+  const result = edit && apply(session, edit, nobody)
   return result?.ok ? printSession(result.session).split('\n\n')[1]!.trimEnd().split('\n') : null
 }
 

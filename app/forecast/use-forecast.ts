@@ -1,8 +1,7 @@
-import type { Athlete } from '~~/core/athlete/athlete'
+import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
 import type { Nudging } from '~~/core/forecast/nudges'
 import type { Session } from '~~/core/session/document'
-import { today } from '~/composables/today'
 import type { Answer, Question } from '~/workers/messages'
 
 export const usualRuns = 400
@@ -13,7 +12,7 @@ const askAfter = 250
 const progressStep = 0.1
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
-export function useForecast(session: () => Session | undefined, athlete: () => Athlete, nudging: () => Nudging) {
+export function useForecast(session: () => Session | undefined, standpoint: () => Standpoint, nudging: () => Nudging) {
   /** The toll with the session that it is of: the one on the desk may have gone on. */
   const tolled = shallowRef<{ toll: Toll; session: Session } | null>(null)
   let askedFor: Session | undefined
@@ -63,10 +62,9 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
       kind: 'ask',
       id,
       session: asked,
-      athlete: athlete(),
+      standpoint: standpoint(),
       nudging: { smoothingSeconds, alertAfterSeconds, alertRepeatSeconds },
       runs: wanted,
-      on: today(),
     })
   }
 
@@ -76,7 +74,7 @@ export function useForecast(session: () => Session | undefined, athlete: () => A
     progress.value = null
   }
 
-  watchDebounced([session, athlete, nudging], () => ask(), { debounce: askAfter })
+  watchDebounced([session, standpoint, nudging], () => ask(), { debounce: askAfter })
   onMounted(() => ask())
   onBeforeUnmount(() => worker?.terminate())
   return { tolled, picture, progress, runs, problem, ask, stop }

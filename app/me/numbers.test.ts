@@ -9,6 +9,7 @@ import { fieldsFor, raceFor } from './missing'
 import { sayNumber } from './say-number'
 import { fieldTests } from './tests'
 import { readBounds, showBound, zoneUnit } from './zone-fields'
+import { nobody, standpointOf } from '~~/core/athlete/standpoint'
 
 describe('numbers as they are said', () => {
   it("have the digits they deserve, in the athlete's units", () => {
@@ -30,7 +31,7 @@ describe('numbers as they are said', () => {
     expect(sayNumber({ value: 14_712, unit: 'J', sport: 'ride' }, ilse)).toMatchObject({ value: '14.7', unit: 'kJ' })
   })
   it('are never more than the screen can say', () => {
-    for (const number of derivedNumbers(ilse, '2026-03-31')) {
+    for (const number of derivedNumbers(standpointOf(ilse, '2026-03-31'))) {
       const { value, around } = sayNumber(number, ilse)
       expect(`${value}${around}`).not.toMatch(/NaN|Infinity|-\d|\d\.\d{3}/)
     }
@@ -124,7 +125,7 @@ describe('what is typed into the reckoner', () => {
   it('never shows what is no time', () => expect([Number.NaN, -1, Infinity].map(showTime)).toEqual(['–', '–', '–']))
   it('gives rows that the reader takes as they are', () => {
     const unit = speedUnits(ilse, 'run')[0]!
-    const { sessions, remarks } = readScript(`sport run\n\n${showDistance(10_000)} @ ${unit.show(3.546)} ${unit.words}\n`)
+    const { sessions, remarks } = readScript(`sport run\n\n${showDistance(10_000)} @ ${unit.show(3.546)} ${unit.words}\n`, nobody)
     expect(remarks.filter(remark => remark.level !== 'note')).toEqual([])
     expect(sessions[0]!.items).toMatchObject([{ kind: 'step', end: { on: 'distance', value: 10, unit: 'km' } }])
   })

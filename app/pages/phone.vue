@@ -6,7 +6,8 @@ import type { Act, Knob } from '~~/core/wrist/engine/buttons'
 import { knobWords, pushKnob, restedGlass } from '~~/core/wrist/engine/buttons'
 import { entrancesOf } from '~~/core/wrist/program/program-steps'
 import { settingsOf } from '~~/core/wrist/engine/settings'
-import type { Listed, ShelfRow } from '~~/shared/api'
+import { standpointAt } from '~~/core/athlete/standpoint'
+import type { KeptAthlete, Listed, ShelfRow } from '~~/shared/api'
 import { canTap, canSpeak } from '~/phone/speak'
 import { bringHome, takeAlong, takeWeek } from '~/phone/home'
 import type { HeldProgram } from '~/phone/store'
@@ -15,7 +16,9 @@ import { usePhoneRun } from '~/phone/use-run'
 import { formatDay } from '~/wrist/day'
 
 useHead({ title: 'This phone as a watch · Agonis' })
-const athlete = shallowRef<Athlete>(unknownAthlete)
+const kept = shallowRef<KeptAthlete>({ number: 0, athlete: unknownAthlete })
+const athlete = computed(() => kept.value.athlete)
+const standpointNow = () => standpointAt(kept.value.athlete, kept.value.number, new Date())
 const held = shallowRef<HeldProgram[]>([])
 const waiting = ref(0)
 const home = ref<string[]>([])
@@ -73,10 +76,11 @@ async function bring() {
   await count()
 }
 async function loadAthlete() {
-  athlete.value = (await get<Athlete>('agonis.phone.athlete')) ?? unknownAthlete
+  const before = await get<KeptAthlete | Athlete>('agonis.phone.athlete')
+  if (before) kept.value = 'format' in before ? { number: 0, athlete: before } : before
   try {
-    athlete.value = (await api<{ athlete: Athlete }>('/me')).athlete
-    await set('agonis.phone.athlete', athlete.value)
+    kept.value = await api<KeptAthlete>('/me')
+    await set('agonis.phone.athlete', kept.value)
     shelf.value = (await api<Listed<ShelfRow>>('/sessions?limit=50')).rows
     isOnline.value = true
   } catch {
@@ -89,13 +93,13 @@ async function onBack() {
 }
 const week = () =>
   guarded(async () => {
-    const { taken, problems } = await takeWeek(athlete.value)
+    const { taken, problems } = await takeWeek(standpointNow())
     said.value = [`${taken} taken along.`, ...problems].join(' ')
     await count()
   })
 const along = () =>
   guarded(async () => {
-    const taken = await takeAlong(picked.value, athlete.value, null)
+    const taken = await takeAlong(picked.value, standpointNow(), null)
     said.value = `“${taken.program.name}” is on this phone${taken.losses.length > 0 ? `, with ${taken.losses.length} ${taken.losses.length === 1 ? 'thing' : 'things'} done otherwise: ${taken.losses.map(loss => `${loss.what}: ${loss.instead}`).join('; ')}` : ''}.`
     await count()
   })
@@ -139,7 +143,7 @@ async function start(slot: number, from?: { path: string; round: number[] }) {
       program: entry.program,
       session: entry.session,
       startedAt: new Date().toISOString(),
-      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      timeZone: standpointNow().zone,
       simulated: simulated.value,
       settings: settingsOf(athlete.value, entry.program.sport),
     },

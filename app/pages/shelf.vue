@@ -210,8 +210,8 @@ onMounted(() =>
               <span v-for="tag in row.tags" :key="tag" class="faint kin">#{{ tag }}</span>
               <ul v-if="family?.of === row.id" class="family" data-test="family">
                 <li v-for="relative in family.others" :key="relative.id">
-                  <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink
-                  >{{ ' ' }}<span class="faint">{{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span>
+                  <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>{{ ' '
+                  }}<span class="faint">{{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span>
                 </li>
               </ul>
               <TagField v-if="tagging === row.id" :tags="row.tags" @set="wanted => setTags(row, wanted)" />

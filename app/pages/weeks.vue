@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { VueDraggable } from 'vue-draggable-plus'
-import { unitsOf } from '~~/core/athlete/athlete'
+import { daysFrom, weekOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { printSession } from '~~/core/script/print'
 import { readScript } from '~~/core/script/read'
@@ -11,7 +11,10 @@ import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
 useHead({ title: 'Weeks · Agonis' })
 const athletes = useAthleteStore()
 const { problem, isBusy, guarded } = useGuarded()
-const monday = ref(DateTime.now().startOf('week').toISODate())
+const weekOfDay = (day: string) => weekOf(day, athletes.athlete.weekStart ?? 1)
+/** A day of the week that is looked at; null for this week. */
+const lookedAt = ref<string | null>(null)
+const firstDay = computed(() => weekOfDay(lookedAt.value ?? athletes.today))
 const entries = ref<Record<string, PlanRow[]>>({})
 const text = ref('')
 const isFilling = ref(false)
@@ -21,7 +24,7 @@ const putOn = ref<string | null>(null)
 const textKey = 'agonis.week-text'
 
 const days = computed(() =>
-  Array.from({ length: 7 }, (_, offset) => DateTime.fromISO(monday.value).plus({ days: offset })).map(day => ({
+  Array.from({ length: 7 }, (_, offset) => DateTime.fromISO(daysFrom(firstDay.value, offset))).map(day => ({
     iso: day.toISODate()!,
     name: day.toFormat('cccc'),
     date: day.toFormat('d LLL'),
@@ -29,7 +32,6 @@ const days = computed(() =>
 )
 const isLoaded = ref(false)
 const isEmpty = computed(() => Object.values(entries.value).every(rows => rows.length === 0))
-const today = DateTime.now().toISODate()
 
 async function load() {
   const rows = await api<PlanRow[]>(`/plan?from=${days.value[0]!.iso}&to=${days.value[6]!.iso}`)
@@ -38,7 +40,7 @@ async function load() {
 }
 const go = (weeks: number) =>
   guarded(async () => {
-    monday.value = DateTime.fromISO(monday.value).plus({ weeks }).toISODate()!
+    lookedAt.value = daysFrom(firstDay.value, 7 * weeks)
     await load()
   })
 const move = (row: PlanRow, day: string) =>
@@ -63,11 +65,7 @@ function onDrop(day: string, event: { newIndex?: number }) {
   if (row) void move(row, day)
 }
 
-const preview = computed(() =>
-  text.value.trim() === ''
-    ? null
-    : readScript(text.value, { week: monday.value, units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure }),
-)
+const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, { week: firstDay.value })))
 const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
 const doubts = computed(() => preview.value?.remarks.filter(remark => remark.level !== 'note' && remark.code !== 'doubt-open') ?? [])
 const dayNameOf = (iso: string | undefined) =>
@@ -76,14 +74,14 @@ const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(se
 
 const fill = () =>
   guarded(async () => {
-    await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: monday.value, text: text.value } })
+    await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: firstDay.value, text: text.value } })
     const first = readSessions.value
       .map(session => session.day)
       .filter(day => day && /^\d/.test(day))
       .sort()[0]
     text.value = ''
     isFilling.value = false
-    if (first) monday.value = DateTime.fromISO(first).startOf('week').toISODate()!
+    if (first) lookedAt.value = first
     await load()
   })
 
@@ -121,7 +119,7 @@ onMounted(() =>
 <template>
   <div class="page">
     <div class="top">
-      <h1>{{ DateTime.fromISO(monday).toFormat('d LLL') }} to {{ DateTime.fromISO(monday).plus({ days: 6 }).toFormat('d LLL yyyy') }}</h1>
+      <h1>{{ DateTime.fromISO(firstDay).toFormat('d LLL') }} to {{ DateTime.fromISO(daysFrom(firstDay, 6)).toFormat('d LLL yyyy') }}</h1>
       <button class="act" @click="go(-1)">Week before</button>
       <button class="act" @click="go(1)">Week after</button>
       <button class="act first" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">Fill from a message</button>
@@ -155,9 +153,9 @@ onMounted(() =>
     </section>
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">
-      <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === today }" :data-day="day.iso">
+      <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">
         <h2>
-          {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === today ? ', today' : '' }}</span>
+          {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === athletes.today ? ', today' : '' }}</span>
         </h2>
         <VueDraggable
           v-if="entries[day.iso]"

@@ -1,5 +1,5 @@
-import { DateTime } from 'luxon'
-import type { Athlete } from '~~/core/athlete/athlete'
+import type { Standpoint } from '~~/core/athlete/standpoint'
+import { daysFrom } from '~~/core/quantity/day'
 import { digestOf } from '~~/core/wrist/program/digest'
 import { fit } from '~~/core/wrist/fit/fit'
 import { phoneChoices, phoneProfileFor } from '~~/core/wrist/program/profile'
@@ -8,13 +8,11 @@ import type { HeldProgram } from './store'
 import { heldPrograms, holdPrograms, letGo, waitingRecordings } from './store'
 
 /** Fits a session for this phone and holds it; one that is held already is replaced. */
-export async function takeAlong(id: string, athlete: Athlete, day: string | null): Promise<HeldProgram> {
+export async function takeAlong(id: string, standpoint: Standpoint, day: string | null): Promise<HeldProgram> {
   const kept = await api<KeptSession>(`/sessions/${id}`)
   const held = await heldPrograms()
   const others = held.filter(entry => entry.session !== id)
-  const { program, losses, fits } = fit({ ...kept.document, title: kept.document.title ?? kept.title }, phoneProfileFor(kept.document), {
-    athlete,
-    on: DateTime.now().toISODate(),
+  const { program, losses, fits } = fit(kept.document, phoneProfileFor(kept.document), standpoint, {
     choices: { standing: phoneChoices },
     taken: others.map(entry => entry.program.name),
   })
@@ -32,13 +30,13 @@ export async function takeAlong(id: string, athlete: Athlete, day: string | null
 }
 
 /** Takes the coming seven days along; what is planned no more leaves, what was taken by hand stays. */
-export async function takeWeek(athlete: Athlete): Promise<{ taken: number; problems: string[] }> {
-  const today = DateTime.now()
-  const plan = await api<PlanRow[]>(`/plan?from=${today.toISODate()}&to=${today.plus({ days: 6 }).toISODate()}`)
+export async function takeWeek(standpoint: Standpoint & { readonly day: string }): Promise<{ taken: number; problems: string[] }> {
+  const { day: today } = standpoint
+  const plan = await api<PlanRow[]>(`/plan?from=${today}&to=${daysFrom(today, 6)}`)
   await holdPrograms((await heldPrograms()).filter(entry => entry.day === null || plan.some(row => row.sessionId === entry.session)))
   const problems: string[] = []
   for (const row of plan) {
-    await takeAlong(row.sessionId, athlete, row.day).catch((error: unknown) => problems.push(toldOf(error).problem))
+    await takeAlong(row.sessionId, standpoint, row.day).catch((error: unknown) => problems.push(toldOf(error).problem))
   }
   return { taken: plan.length - problems.length, problems }
 }

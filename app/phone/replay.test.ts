@@ -9,10 +9,12 @@ import { fit } from '~~/core/wrist/fit/fit'
 import { phoneProfile } from '~~/core/wrist/program/profile'
 import type { Run, RunHead } from './replay'
 import { newRun, recordingOfRun, replay, takeEvent } from './replay'
+import { nobody } from '~~/core/athlete/standpoint'
 
 const { program } = fit(
-  readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n').sessions[0]!,
+  readScript('title Quay\nsport run\n\n0:40\n4 times\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n', nobody).sessions[0]!,
   phoneProfile,
+  nobody,
 )
 const head: RunHead = {
   program,

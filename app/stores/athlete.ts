@@ -1,12 +1,21 @@
+import { useNow } from '@vueuse/core'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { unknownAthlete } from '~~/core/athlete/athlete'
+import { standpointAt, standpointOf } from '~~/core/athlete/standpoint'
 import type { KeptAthlete } from '~~/shared/api'
 
-/** The athlete of today, loaded once and again after each save. */
+/** How often the clock is asked whether a new day has begun, in milliseconds. */
+const dayAskedEvery = 20_000
+
+/** The athlete of today and the standpoint that every screen reckons from; loaded once and again after each save. */
 export const useAthleteStore = defineStore('athlete', () => {
   const athlete = shallowRef<Athlete>(unknownAthlete)
   const number = ref(0)
   const isLoaded = ref(false)
+  const now = useNow({ interval: dayAskedEvery })
+  /** The day it is where the athlete lives, ISO date. */
+  const today = computed(() => standpointAt(athlete.value, number.value, now.value).day)
+  const standpoint = computed(() => standpointOf(athlete.value, today.value, number.value))
 
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.athlete')
 
@@ -31,5 +40,5 @@ export const useAthleteStore = defineStore('athlete', () => {
     number.value = data.number
   })
 
-  return { athlete, number, isLoaded, load, save }
+  return { athlete, number, isLoaded, today, standpoint, load, save }
 })

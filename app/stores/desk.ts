@@ -2,7 +2,6 @@ import { advise } from '~~/core/advise/advise'
 import { hardSeconds, sheetRows } from '~~/core/reckon/sheet'
 import { knownSeconds, reckon } from '~~/core/reckon/reckon'
 import { readScript } from '~~/core/script/read'
-import { unitsOf } from '~~/core/athlete/athlete'
 import type { KeptSession } from '~~/shared/api'
 import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from '~/desk/draft'
 import { isAlive, ownTab } from '~/desk/tab'
@@ -51,22 +50,21 @@ export const useDeskStore = defineStore('desk', () => {
   let saving: Promise<void> | null = null
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
 
-  const read = (text: string) =>
-    readScript(text, { on: today(), units: unitsOf(athletes.athlete), preferredMeasure: athletes.athlete.preferredMeasure })
+  const read = (text: string) => readScript(text, athletes.standpoint)
   const reading = computed(() => read(script.value))
   const session = computed(() => reading.value.sessions[0])
-  const reckoning = computed(() => session.value && reckon(session.value, { athlete: athletes.athlete, on: today() }))
-  const rows = computed(() => (session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.athlete) : []))
+  const reckoning = computed(() => session.value && reckon(session.value, athletes.standpoint))
+  const rows = computed(() => (session.value && reckoning.value ? sheetRows(session.value, reckoning.value, athletes.standpoint) : []))
   const places = computed(() => reading.value.places[0] ?? new Map())
   const lineOf = (path: string) => places.value.get(path)?.line ?? null
   const known = computed(() => (reckoning.value ? knownSeconds(reckoning.value) : 0))
-  const hard = computed(() => (session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.athlete) : 0))
+  const hard = computed(() => (session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.standpoint) : 0))
   const advice = computed(() =>
     session.value && reckoning.value && reading.value.sessions.length === 1
       ? advise(
           session.value,
           reckoning.value,
-          athletes.athlete,
+          athletes.standpoint,
           minutesToday.value === null ? {} : { secondsToday: minutesToday.value * 60 },
         )
       : [],

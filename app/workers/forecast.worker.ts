@@ -6,9 +6,9 @@ let current = 0
 const tell = (answer: Answer) => self.postMessage(answer)
 const breath = () => new Promise(resolve => setTimeout(resolve, 0))
 
-async function answer({ id, session, athlete, nudging, runs, on }: Extract<Question, { kind: 'ask' }>): Promise<void> {
-  tell({ kind: 'toll', id, toll: tollOf(session, athlete, on) })
-  const picturing = picturingNudges(session, athlete, nudging, { runs, on })
+async function answer({ id, session, standpoint, nudging, runs }: Extract<Question, { kind: 'ask' }>): Promise<void> {
+  tell({ kind: 'toll', id, toll: tollOf(session, standpoint) })
+  const picturing = picturingNudges(session, standpoint, nudging, { runs })
   for (let step = picturing.next(); ; step = picturing.next()) {
     if (step.done) return tell({ kind: 'nudges', id, picture: step.value })
     tell({ kind: 'progress', id, share: step.value })

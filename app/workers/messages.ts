@@ -1,11 +1,11 @@
-import type { Athlete } from '~~/core/athlete/athlete'
+import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
 import type { Nudging } from '~~/core/forecast/nudges'
 import type { Session } from '~~/core/session/document'
 
 /** What the page asks of the forecasting worker; a newer question ends the one before. */
 export type Question =
-  { kind: 'ask'; id: number; session: Session; athlete: Athlete; nudging: Nudging; runs: number; on: string } | { kind: 'stop' }
+  { kind: 'ask'; id: number; session: Session; standpoint: Standpoint; nudging: Nudging; runs: number } | { kind: 'stop' }
 
 /** What comes back, in this order: the toll at once, progress while it lasts, the nudges at the end. */
 export type Answer =

@@ -1,6 +1,6 @@
-import type { Athlete } from '../athlete/athlete'
-import type { PowerLaw } from '../athlete/power-law'
-import { fitPowerLaw, metresFor } from '../athlete/power-law'
+import type { Standpoint } from '../athlete/standpoint'
+import { raceLawOf } from '../athlete/named-effort'
+import { metresFor } from '../athlete/power-law'
 import { smoothedSd, steadinessOf } from '../athlete/steadiness'
 import { itemAt, sportAt } from '../edit/item-path'
 import { isPaceUnit, metresPerSecondOf } from '../quantity/intensity'
@@ -12,28 +12,13 @@ import { isBandTarget } from '../session/document'
 import { remembered } from '../session/settled'
 import type { Thought } from './advise'
 
-const laws = new WeakMap<Athlete, Partial<Record<Sport, PowerLaw | null>>>()
-
-/** The power law through the athlete's marks, fitted once for each document of an athlete. */
-function lawOf(athlete: Athlete, sport: Sport): PowerLaw | null {
-  const known = laws.get(athlete) ?? {}
-  laws.set(athlete, known)
-  if (known[sport] !== undefined) return known[sport]
-  const efforts = (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined)
-  known[sport] = fitPowerLaw(
-    sport,
-    efforts.map(effort => ({ metres: effort.metres!, seconds: effort.seconds })),
-  )
-  return known[sport]
-}
-
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
-export function shownFor(athlete: Athlete, sport: Sport, seconds: number): number | null {
+export function shownFor(standpoint: Standpoint, sport: Sport, seconds: number): number | null {
   if (sport === 'ride') {
-    const { criticalPower, wPrime } = athlete.ride ?? {}
+    const { criticalPower, wPrime } = standpoint.athlete.ride ?? {}
     return criticalPower === undefined || seconds < 60 ? null : criticalPower + (wPrime ?? 0) / seconds
   }
-  const law = lawOf(athlete, sport)
+  const law = raceLawOf(standpoint, sport)
   return law === null || seconds < 60 ? null : metresFor(law, seconds) / seconds
 }
 
@@ -57,12 +42,12 @@ const defined = (easiest: number | undefined, hardest: number | undefined): Band
   ...(hardest === undefined ? {} : { hardest }),
 })
 
-function beyondShown(entry: ReckonedStep, step: Step, athlete: Athlete, sport: Sport): Thought | null {
+function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sport: Sport): Thought | null {
   const { target, seconds } = entry
   const easiest = target?.easiest ?? target?.hardest ?? null
   const isSpeed = target?.unit === 'm/s' || (target?.unit === 'W' && sport === 'ride')
   if (!target || easiest === null || !isSpeed || seconds.likely === null || step.role !== 'work') return null
-  const shown = shownFor(athlete, sport, seconds.likely)
+  const shown = shownFor(standpoint, sport, seconds.likely)
   if (shown === null || easiest <= shown * margin) return null
   const words = step.target && isBandTarget(step.target) && !step.target.to ? easedWords(step.target, easiest / shown) : null
   const most =
@@ -96,7 +81,7 @@ const narrowest = 0.75
 const usualSmoothing = 3
 
 /** The words of a band that the athlete holds without thinking, where the step's own is narrower than that; null elsewhere. */
-const heldWords = remembered((step: Step, athlete: Athlete, sport: Sport): string | null => {
+const heldWords = remembered((step: Step, standpoint: Standpoint, sport: Sport): string | null => {
   const { target } = step
   if (
     !target ||
@@ -109,7 +94,7 @@ const heldWords = remembered((step: Step, athlete: Athlete, sport: Sport): strin
     return null
   const isPace = isPaceUnit(target.unit) && target.unit !== 's/step'
   if (!isPace && target.unit !== 'W') return null
-  const { sd, tau } = steadinessOf(athlete, sport, target.unit === 'W' ? 'power' : 'speed')
+  const { sd, tau } = steadinessOf(standpoint.athlete, sport, target.unit === 'W' ? 'power' : 'speed')
   const middle = (target.easiest + target.hardest) / 2
   const width = Math.abs(target.easiest - target.hardest) / middle
   const wander = smoothedSd(sd, tau, Math.max(usualSmoothing, target.over ?? 0))
@@ -119,8 +104,8 @@ const heldWords = remembered((step: Step, athlete: Athlete, sport: Sport): strin
   return printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
 })
 
-function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): Thought | null {
-  const words = heldWords(step, athlete, sport)
+function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Sport): Thought | null {
+  const words = heldWords(step, standpoint, sport)
   return words === null
     ? null
     : {
@@ -136,7 +121,7 @@ function narrowBand(step: Step, path: string, athlete: Athlete, sport: Sport): T
  *
  * @param atMost so many of each kind, from the first row on
  */
-export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: Athlete, atMost: number): Thought[] {
+export function abilityAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint, atMost: number): Thought[] {
   const beyond: Thought[] = []
   const narrow: Thought[] = []
   for (const entry of reckoning.flat) {
@@ -145,8 +130,8 @@ export function abilityAdvice(session: Session, reckoning: Reckoning, athlete: A
     const item = itemAt(session, entry.path)
     const sport = sportAt(session, entry.path)
     if (item?.kind !== 'step' || !item.target || sport === 'multi') continue
-    const isBeyond = beyond.length < atMost ? beyondShown(entry, item, athlete, sport) : null
-    const isNarrow = narrow.length < atMost ? narrowBand(item, entry.path, athlete, sport) : null
+    const isBeyond = beyond.length < atMost ? beyondShown(entry, item, standpoint, sport) : null
+    const isNarrow = narrow.length < atMost ? narrowBand(item, entry.path, standpoint, sport) : null
     if (isBeyond) beyond.push(isBeyond)
     if (isNarrow) narrow.push(isNarrow)
   }

@@ -9,16 +9,19 @@ import { printSession } from '../script/print'
 import { readScript } from '../script/read'
 import type { Session } from '../session/document'
 import { advise } from './advise'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
-const read = (rows: string, sport = 'run') => readScript(`sport ${sport}\n\n${rows}\n`).sessions[0]!
-const about = (session: Session, options = {}, athlete = ilse) => advise(session, reckon(session, { athlete }), athlete, options)
+const read = (rows: string, sport = 'run') => readScript(`sport ${sport}\n\n${rows}\n`, nobody).sessions[0]!
+const about = (session: Session, options = {}, athlete = ilse) =>
+  advise(session, reckon(session, seenBy(athlete)), seenBy(athlete), options)
 const codes = (rows: string, sport = 'run') => about(read(rows, sport)).map(advice => advice.code)
 
 /** The rows after taking the first fix of the first remark of this kind. */
 function fixed(rows: string, code: string, sport = 'run'): string {
   let session = read(rows, sport)
   for (const edit of about(session).find(advice => advice.code === code)!.fixes[0]!.edits) {
-    const result = apply(session, edit)
+    const result = apply(session, edit, nobody)
     if (!result.ok) throw new Error(result.problem)
     session = result.session
   }
@@ -109,7 +112,7 @@ describe('what a training partner would remark on', () => {
       fc.property(arbitrarySession, fc.constantFrom(ilse, unknownAthlete), (session, athlete) => {
         for (const advice of about(session, { secondsToday: 1800 }, athlete)) {
           expect(advice.said).not.toMatch(/NaN|Infinity|undefined|null/)
-          for (const fix of advice.fixes) expect(apply(session, fix.edits[0]!)).toMatchObject({ ok: true })
+          for (const fix of advice.fixes) expect(apply(session, fix.edits[0]!, nobody)).toMatchObject({ ok: true })
         }
       }),
       { numRuns: 500 },

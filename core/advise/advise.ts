@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import type { Edit } from '../edit/edit'
 import { itemAt } from '../edit/item-path'
 import { sayDuration } from '../quantity/time'
@@ -87,11 +87,11 @@ function byPath(one: string | null, other: string | null): number {
  *
  * @param reckoning of the same session and athlete
  */
-export function advise(session: Session, reckoning: Reckoning, athlete: Athlete, options: AdviceOptions = {}): Advice[] {
+export function advise(session: Session, reckoning: Reckoning, standpoint: Standpoint, options: AdviceOptions = {}): Advice[] {
   const thoughts = [
     ...timeAdvice(reckoning, options),
-    ...shapeAdvice(session, reckoning, athlete),
-    ...abilityAdvice(session, reckoning, athlete, alikeAtMost),
+    ...shapeAdvice(session, reckoning, standpoint),
+    ...abilityAdvice(session, reckoning, standpoint, alikeAtMost),
     ...unitAdvice(session),
   ]
   const counts = new Map<AdviceCode, number>()

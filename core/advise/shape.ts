@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
 import type { Path } from '../edit/item-path'
 import { formatTime, sayDuration } from '../quantity/time'
@@ -147,14 +147,14 @@ const veryHardFrom = 98
 const longHardSeconds = 20 * 60
 
 /** How hard a reckoned step is, in percent of critical; null where its target cannot tell. */
-export function shareOf(entry: ReckonedStep, athlete: Athlete, sport: Sport): number | null {
-  const band = entry.target ? onEffortAxis(entry.target, athlete, sport) : null
+export function shareOf(entry: ReckonedStep, standpoint: Standpoint, sport: Sport): number | null {
+  const band = entry.target ? onEffortAxis(entry.target, standpoint, sport) : null
   return band && (band.low + band.high) / 2
 }
 
-function around(session: Session, reckoning: Reckoning, athlete: Athlete, into: Thought[]): void {
+function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, into: Thought[]): void {
   const sport = session.sport as Sport
-  const shares = reckoning.flat.map(entry => shareOf(entry, athlete, sport) ?? 0)
+  const shares = reckoning.flat.map(entry => shareOf(entry, standpoint, sport) ?? 0)
   const [first] = reckoning.flat
   if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
     const words = 'warm-up until press'
@@ -180,11 +180,11 @@ function around(session: Session, reckoning: Reckoning, athlete: Athlete, into: 
 }
 
 /** What the order and the lengths of the steps suggest. */
-export function shapeAdvice(session: Session, reckoning: Reckoning, athlete: Athlete): Thought[] {
+export function shapeAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint): Thought[] {
   const thoughts: Thought[] = []
   recoveries(session.items, '', thoughts)
   slips(session.items, '', session.sport, false, thoughts)
-  presses(session.items, '', null, usualOf(athlete).otherOpenSeconds, thoughts)
-  if (session.sport !== 'multi') around(session, reckoning, athlete, thoughts)
+  presses(session.items, '', null, usualOf(standpoint.athlete).otherOpenSeconds, thoughts)
+  if (session.sport !== 'multi') around(session, reckoning, standpoint, thoughts)
   return thoughts
 }

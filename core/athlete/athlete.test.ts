@@ -10,6 +10,8 @@ import { resolveEffort } from './named-effort'
 import { fitPowerLaw, metresFor, secondsFor } from './power-law'
 import { resolveTarget } from './resolve'
 import { smoothedSd } from './steadiness'
+import { nobody, standpointOf } from './standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const ilse: Athlete = {
   format: 'agonis.athlete',
@@ -25,7 +27,7 @@ const ilse: Athlete = {
   schools: { band: { kind: 'even' } },
 }
 const resolved = (target: Target, athlete = ilse, sport: 'run' | 'ride' | 'swim' = 'run', stepMetres?: number) => {
-  const result = resolveTarget(target, athlete, { sport, stepMetres })
+  const result = resolveTarget(target, seenBy(athlete), { sport, stepMetres })
   if (!result.ok) throw new Error(result.missing)
   return result.target
 }
@@ -70,7 +72,8 @@ describe('the power law of race performance (Riegel 1981)', () => {
 })
 
 describe('named efforts', () => {
-  const value = (name: Parameters<typeof resolveEffort>[2], sport: 'run' | 'ride' | 'swim' = 'run') => resolveEffort(ilse, sport, name)
+  const value = (name: Parameters<typeof resolveEffort>[2], sport: 'run' | 'ride' | 'swim' = 'run') =>
+    resolveEffort(seenBy(ilse), sport, name)
   it('race distances lie on the law, threshold on its hour', () => {
     expect(value('10k')).toEqual({
       ok: true,
@@ -91,14 +94,14 @@ describe('named efforts', () => {
   it('goal is the next goal race', () => expect(value('goal')).toMatchObject({ hardest: 10000 / 2760 }))
   it('an old effort gives way to a young one, but serves when there is no other', () => {
     const athlete: Athlete = { ...ilse, efforts: [...ilse.efforts!, { sport: 'run', metres: 10000, seconds: 3300, date: '2024-01-01' }] }
-    expect(resolveEffort(athlete, 'run', '10k', '2026-03-31')).toMatchObject({ hardest: expect.closeTo(10000 / 2820, 6) })
-    expect(resolveEffort(athlete, 'run', '10k', '2024-02-01')).toMatchObject({ hardest: expect.closeTo(10000 / 3300, 6) })
+    expect(resolveEffort(standpointOf(athlete, '2026-03-31'), 'run', '10k')).toMatchObject({ hardest: expect.closeTo(10000 / 2820, 6) })
+    expect(resolveEffort(standpointOf(athlete, '2024-02-01'), 'run', '10k')).toMatchObject({ hardest: expect.closeTo(10000 / 3300, 6) })
   })
   it('name the number that is missing', () => {
-    expect(resolveEffort(unknownAthlete, 'run', '5k')).toEqual({ ok: false, missing: 'a run race or time trial' })
-    expect(resolveEffort(unknownAthlete, 'ride', 'critical')).toEqual({ ok: false, missing: 'critical power on the bike' })
-    expect(resolveEffort(ilse, 'ride', '5k')).toMatchObject({ ok: false })
-    expect(resolveEffort(ilse, 'swim', 'goal')).toMatchObject({ ok: false })
+    expect(resolveEffort(nobody, 'run', '5k')).toEqual({ ok: false, missing: 'a run race or time trial' })
+    expect(resolveEffort(nobody, 'ride', 'critical')).toEqual({ ok: false, missing: 'critical power on the bike' })
+    expect(resolveEffort(seenBy(ilse), 'ride', '5k')).toMatchObject({ ok: false })
+    expect(resolveEffort(seenBy(ilse), 'swim', 'goal')).toMatchObject({ ok: false })
   })
 })
 
@@ -196,7 +199,7 @@ describe('resolving targets', () => {
     [{ of: 'power', zone: 2, scheme: 'own' }, 'own power zones'],
     [{ of: 'effort', name: 'easy' }, 'critical speed'],
   ])('names what is missing', (target, words) => {
-    const result = resolveTarget(target, unknownAthlete, { sport: 'run' })
+    const result = resolveTarget(target, nobody, { sport: 'run' })
     expect(!result.ok && result.missing).toContain(words)
   })
 
@@ -206,7 +209,7 @@ describe('resolving targets', () => {
         for (const flat of walk(document)) {
           for (const target of [flat.step.target, flat.step.also]) {
             if (!target || flat.sport === 'multi') continue
-            const result = resolveTarget(target, { ...ilse, schools: { band: { kind } } }, { sport: flat.sport, stepMetres: 400 })
+            const result = resolveTarget(target, seenBy({ ...ilse, schools: { band: { kind } } }), { sport: flat.sport, stepMetres: 400 })
             if (!result.ok) continue
             for (const end of [result.target, result.target.to ?? {}]) {
               for (const value of [end.easiest, end.hardest])

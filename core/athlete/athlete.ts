@@ -85,6 +85,10 @@ export interface Athlete {
   steadiness?: Record<string, unknown>
 }
 
+/** The day of the athlete's youngest effort, ISO date; null without one. */
+export const youngestDayOf = ({ efforts = [] }: Athlete): string | null =>
+  efforts.reduce<string | null>((youngest, { date }) => (youngest === null || date > youngest ? date : youngest), null)
+
 /** The athlete of whom nothing is known: nothing can be resolved but what was said in absolute numbers. */
 export const unknownAthlete: Athlete = { format: 'agonis.athlete', version: 1, name: 'unknown' }
 

@@ -1,5 +1,5 @@
 import type { EffortName, Sport } from '../session/document'
-import type { Athlete } from './athlete'
+import type { Standpoint } from './standpoint'
 import { oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
 import { fitPowerLaw, metresFor, secondsFor } from './power-law'
 import type { PowerLaw } from './power-law'
@@ -21,25 +21,34 @@ export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; 
 const youngDays = 120
 const dayMilliseconds = 24 * 3600 * 1000
 
-/** Whether a day lies more than 120 days before `on`, both ISO dates. */
+/** Whether a day lies more than 120 days before the standpoint's day, both ISO dates. */
 export const isOld = (date: string, on: string): boolean => Date.parse(on) - Date.parse(date) > youngDays * dayMilliseconds
 
-/** Efforts over a distance in the last 120 days before `on`, or all of them when none is that young. */
-export function raceEffortsOf(athlete: Athlete, sport: Sport, on?: string): { metres: number; seconds: number; date: string }[] {
-  const all = (athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) =>
+/** Efforts over a distance in the last 120 days before the standpoint's day, or all of them when none is that young. */
+export function raceEffortsOf(standpoint: Standpoint, sport: Sport): { metres: number; seconds: number; date: string }[] {
+  const all = (standpoint.athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) =>
     own === sport && metres !== undefined ? [{ metres, seconds, date }] : [],
   )
-  const recent = on === undefined ? all : all.filter(effort => effort.date <= on && !isOld(effort.date, on))
+  const { day } = standpoint
+  const recent = day === null ? all : all.filter(effort => effort.date <= day && !isOld(effort.date, day))
   return recent.length > 0 ? recent : all
 }
 
-/** The power law through the athlete's efforts of the last 120 days before `on`, or of all when none is that young. */
-export const raceLawOf = (athlete: Athlete, sport: Sport, on?: string): PowerLaw | null =>
-  fitPowerLaw(sport, raceEffortsOf(athlete, sport, on))
+const laws = new WeakMap<Standpoint, Partial<Record<Sport, PowerLaw | null>>>()
+
+/**
+ * The power law through the athlete's efforts of the last 120 days before the standpoint's day, or of all when none is that
+ * young. Fitted once for each standpoint.
+ */
+export function raceLawOf(standpoint: Standpoint, sport: Sport): PowerLaw | null {
+  const known = laws.get(standpoint) ?? {}
+  laws.set(standpoint, known)
+  return (known[sport] ??= fitPowerLaw(sport, raceEffortsOf(standpoint, sport)))
+}
 
 /** The highest oxygen capacity that the athlete's runs of the last 120 days speak of; null without one. */
-export function oxygenCapacityOf(athlete: Athlete, on?: string): number | null {
-  const capacities = raceEffortsOf(athlete, 'run', on)
+export function oxygenCapacityOf(standpoint: Standpoint): number | null {
+  const capacities = raceEffortsOf(standpoint, 'run')
     .map(effort => oxygenCapacity(effort.metres, effort.seconds))
     .filter(value => value !== null)
   return capacities.length === 0 ? null : Math.max(...capacities)
@@ -51,28 +60,28 @@ interface RaceSpeeds {
   lasting: (seconds: number) => number
 }
 
-export function raceSpeedsOf(athlete: Athlete, sport: Sport, on?: string): RaceSpeeds | null {
-  const capacity = sport === 'run' && athlete.schools?.racePrediction === 'oxygen' ? oxygenCapacityOf(athlete, on) : null
+export function raceSpeedsOf(standpoint: Standpoint, sport: Sport): RaceSpeeds | null {
+  const capacity = sport === 'run' && standpoint.athlete.schools?.racePrediction === 'oxygen' ? oxygenCapacityOf(standpoint) : null
   if (capacity !== null)
     return { over: metres => metres / secondsAtCapacity(capacity, metres), lasting: seconds => speedAtCapacity(capacity, seconds) }
-  const law = sport === 'ride' ? null : raceLawOf(athlete, sport, on)
+  const law = sport === 'ride' ? null : raceLawOf(standpoint, sport)
   return law && { over: metres => metres / secondsFor(law, metres), lasting: seconds => metresFor(law, seconds) / seconds }
 }
 
-function criticalOf(athlete: Athlete, sport: Sport): EffortReading {
+function criticalOf(standpoint: Standpoint, sport: Sport): EffortReading {
   if (sport === 'ride') {
-    const power = athlete.ride?.criticalPower
+    const power = standpoint.athlete.ride?.criticalPower
     return power === undefined
       ? { ok: false, missing: 'critical power on the bike' }
       : { ok: true, of: 'power', easiest: power, hardest: power }
   }
-  const speed = athlete[sport]?.criticalSpeed
+  const speed = standpoint.athlete[sport]?.criticalSpeed
   const missing = sport === 'swim' ? 'critical swim speed' : 'critical speed'
   return speed === undefined ? { ok: false, missing } : { ok: true, of: 'pace', easiest: speed, hardest: speed }
 }
 
-function shareOfCritical(athlete: Athlete, sport: Sport, share: number): EffortReading {
-  const critical = criticalOf(athlete, sport)
+function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): EffortReading {
+  const critical = criticalOf(standpoint, sport)
   if (!critical.ok) return critical
   const value = critical.hardest! * share
   return { ok: true, of: critical.of, easiest: value * 0.96, hardest: value * 1.04 }
@@ -85,30 +94,31 @@ function shareOfCritical(athlete: Athlete, sport: Sport, share: number): EffortR
  * (ride: critical power; swim: critical swim speed); steady and easy are 88 % and 78 % of critical, each within 4 %:
  * custom, not law. `max` has no upper bound; `goal` is the next goal race's pace.
  *
- * @param on the day it is judged, ISO date
  * @source Riegel (1981) or Daniels & Gilbert (1979) for the races; the shares are the custom of this application
  */
-export function resolveEffort(athlete: Athlete, sport: Sport, name: EffortName, on?: string): EffortReading {
+export function resolveEffort(standpoint: Standpoint, sport: Sport, name: EffortName): EffortReading {
   const point = (speed: number): EffortReading => ({ ok: true, of: 'pace', easiest: speed, hardest: speed })
-  const race = raceSpeedsOf(athlete, sport, on)
+  const race = raceSpeedsOf(standpoint, sport)
   const missingRace: EffortReading = { ok: false, missing: `a ${sport} race or time trial` }
   switch (name) {
     case 'critical':
-      return criticalOf(athlete, sport)
+      return criticalOf(standpoint, sport)
     case 'steady':
-      return shareOfCritical(athlete, sport, 0.88)
+      return shareOfCritical(standpoint, sport, 0.88)
     case 'easy':
-      return shareOfCritical(athlete, sport, 0.78)
+      return shareOfCritical(standpoint, sport, 0.78)
     case 'threshold': {
-      if (sport !== 'run') return criticalOf(athlete, sport)
+      if (sport !== 'run') return criticalOf(standpoint, sport)
       return race ? point(race.lasting(3600)) : missingRace
     }
     case 'max': {
-      const critical = criticalOf(athlete, sport)
+      const critical = criticalOf(standpoint, sport)
       return critical.ok ? { ok: true, of: critical.of, easiest: critical.hardest } : critical
     }
     case 'goal': {
-      const goals = (athlete.goals ?? []).filter(goal => goal.sport === sport && (on === undefined || goal.date >= on))
+      const goals = (standpoint.athlete.goals ?? []).filter(
+        goal => goal.sport === sport && (standpoint.day === null || goal.date >= standpoint.day),
+      )
       const next = goals.sort((a, b) => a.date.localeCompare(b.date))[0]
       return next ? point(next.metres / next.seconds) : { ok: false, missing: `a goal race for the ${sport}` }
     }

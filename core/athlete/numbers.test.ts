@@ -10,6 +10,8 @@ import { derivedNumbers } from './numbers'
 import { oxygenCapacity, oxygenCost, secondsAtCapacity, speedAtCapacity, sustainableShare } from './oxygen'
 import { resolveTarget } from './resolve'
 import { ownZones, zoneBounds } from './zones'
+import { standpointOf } from './standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const ilse: Athlete = {
   format: 'agonis.athlete',
@@ -128,10 +130,10 @@ describe('the oxygen model (Daniels & Gilbert 1979)', () => {
     )
   })
   it('speaks for race efforts where the athlete picked it', () => {
-    const byOxygen = resolveEffort({ ...ilse, schools: { racePrediction: 'oxygen' } }, 'run', '5k', '2026-03-31')
+    const byOxygen = resolveEffort(standpointOf({ ...ilse, schools: { racePrediction: 'oxygen' } }, '2026-03-31'), 'run', '5k')
     const capacity = Math.max(oxygenCapacity(10_000, 2820)!, oxygenCapacity(3000, 784)!)
     expect(byOxygen).toMatchObject({ ok: true, hardest: expect.closeTo(5000 / secondsAtCapacity(capacity, 5000), 9) })
-    expect(resolveEffort({ ...ilse, schools: { racePrediction: 'oxygen' } }, 'swim', '1500m', '2026-03-31').ok).toBe(true)
+    expect(resolveEffort(standpointOf({ ...ilse, schools: { racePrediction: 'oxygen' } }, '2026-03-31'), 'swim', '1500m').ok).toBe(true)
   })
 })
 
@@ -164,7 +166,7 @@ describe('running on a slope (Minetti 2002)', () => {
   })
   it('makes an effort slower uphill, and leaves a pace as it was said', () => {
     const on = (target: Parameters<typeof resolveTarget>[0], slope?: number) => {
-      const reading = resolveTarget(target, { ...ilse, schools: { band: { kind: 'even' } } }, { sport: 'run', slope })
+      const reading = resolveTarget(target, seenBy({ ...ilse, schools: { band: { kind: 'even' } } }), { sport: 'run', slope })
       return reading.ok ? reading.target.said.hardest! : 0
     }
     expect(on({ of: 'effort', name: '5k' }, 0.06)).toBeCloseTo(on({ of: 'effort', name: '5k' }) / gradeFactor(0.06), 9)
@@ -190,7 +192,8 @@ describe('zones', () => {
 })
 
 describe('the derived numbers', () => {
-  const named = (athlete: Athlete, name: string, on = '2026-03-31') => derivedNumbers(athlete, on).filter(number => number.name === name)
+  const named = (athlete: Athlete, name: string, on = '2026-03-31') =>
+    derivedNumbers(standpointOf(athlete, on)).filter(number => number.name === name)
   it('set two schools side by side under one name', () => {
     expect(named(ilse, '5k').map(number => number.method)).toEqual(['power law', 'oxygen model'])
     expect(
@@ -207,7 +210,7 @@ describe('the derived numbers', () => {
     expect(named(ilse, 'critical swim speed')[0]).toMatchObject({ field: 'swim.criticalSpeed', value: expect.closeTo(200 / 224, 9) })
     expect(named(ilse, 'maximum heart rate')[0]).toMatchObject({ value: expect.closeTo(208 - 0.7 * 41, 9), uncertainty: 10 })
   })
-  it('say nothing from nothing', () => expect(derivedNumbers(unknownAthlete, '2026-03-31')).toEqual([]))
+  it('say nothing from nothing', () => expect(derivedNumbers(standpointOf(unknownAthlete, '2026-03-31'))).toEqual([]))
   it('hold no NaN, infinity, zero or negative number, whatever is known', () => {
     const effort = fc.record({
       sport: fc.constantFrom('run' as const, 'ride' as const, 'swim' as const),
@@ -231,7 +234,7 @@ describe('the derived numbers', () => {
           heart,
           run: { criticalSpeed },
         }
-        for (const { value, uncertainty = 0 } of derivedNumbers(who, '2026-03-31'))
+        for (const { value, uncertainty = 0 } of derivedNumbers(standpointOf(who, '2026-03-31')))
           expect(Number.isFinite(value) && value > 0 && Number.isFinite(uncertainty) && uncertainty >= 0).toBe(true)
       }),
       { numRuns: 500 },

@@ -1,5 +1,6 @@
 import type { EffortName, Sport } from '../session/document'
-import type { Athlete, Effort } from './athlete'
+import type { Effort } from './athlete'
+import type { Standpoint } from './standpoint'
 import { heartOf } from './athlete'
 import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
@@ -60,9 +61,9 @@ const youngest = (efforts: readonly { date: string }[]) =>
     .sort()
     .at(-1)
 
-function* raceNumbers(athlete: Athlete, sport: 'run' | 'swim', on: string | undefined): Generator<DerivedNumber> {
-  const efforts = raceEffortsOf(athlete, sport, on)
-  const law = raceLawOf(athlete, sport, on)
+function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<DerivedNumber> {
+  const efforts = raceEffortsOf(standpoint, sport)
+  const law = raceLawOf(standpoint, sport)
   if (!law) return
   const inputs = efforts.map(effortWords)
   const common = { sport, inputs, date: youngest(efforts) }
@@ -72,7 +73,7 @@ function* raceNumbers(athlete: Athlete, sport: 'run' | 'swim', on: string | unde
       ? { said: 'customary: one effort tells no exponent' }
       : {}
   yield { ...common, ...race, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1', method: 'power law' }
-  const capacity = sport === 'run' ? oxygenCapacityOf(athlete, on) : null
+  const capacity = sport === 'run' ? oxygenCapacityOf(standpoint) : null
   if (capacity !== null)
     yield {
       ...common,
@@ -169,42 +170,40 @@ function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, 
   ]
 }
 
-function recentOf(athlete: Athlete, on: string | undefined, fits: (effort: Effort) => boolean): Effort[] {
-  const all = (athlete.efforts ?? []).filter(fits)
-  const isYoung = ({ date }: Effort) => on === undefined || (date <= on && !isOld(date, on))
+function recentOf(standpoint: Standpoint, fits: (effort: Effort) => boolean): Effort[] {
+  const all = (standpoint.athlete.efforts ?? []).filter(fits)
+  const isYoung = ({ date }: Effort) => standpoint.day === null || (date <= standpoint.day && !isOld(date, standpoint.day))
   const young = all.filter(isYoung)
   return young.length > 1 ? young : all
 }
 
-function* criticalNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
+function* criticalNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   for (const sport of ['run', 'swim'] as const) {
-    const efforts = recentOf(
-      athlete,
-      on,
-      effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds),
-    )
+    const efforts = recentOf(standpoint, effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds))
     const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.metres! })))
     if (reading.ok) yield* fitNumbers(sport, 'speed', reading.fit, efforts)
   }
   for (const sport of ['run', 'ride'] as const) {
-    const efforts = recentOf(athlete, on, effort => effort.sport === sport && effort.watts !== undefined && isCriticalTrial(effort.seconds))
+    const efforts = recentOf(standpoint, effort => effort.sport === sport && effort.watts !== undefined && isCriticalTrial(effort.seconds))
     const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.watts! * effort.seconds })))
     if (reading.ok) yield* fitNumbers(sport, 'power', reading.fit, efforts)
   }
 }
 
-function* shareNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
+function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   for (const sport of ['run', 'ride', 'swim'] as const) {
     for (const [name, share] of [
       ['steady', 88],
       ['easy', 78],
     ] as const) {
-      const reading = resolveEffort(athlete, sport, name, on)
+      const reading = resolveEffort(standpoint, sport, name)
       if (!reading.ok) continue
       const value = (reading.easiest! + reading.hardest!) / 2
       const unit = reading.of === 'power' ? ('W' as const) : ('m/s' as const)
       const measured =
-        sport === 'ride' ? `critical power ${athlete.ride!.criticalPower} W` : `critical speed ${athlete[sport]!.criticalSpeed} m/s`
+        sport === 'ride'
+          ? `critical power ${standpoint.athlete.ride!.criticalPower} W`
+          : `critical speed ${standpoint.athlete[sport]!.criticalSpeed} m/s`
       yield {
         name,
         sport,
@@ -223,8 +222,8 @@ function* shareNumbers(athlete: Athlete, on: string | undefined): Generator<Deri
 /** Where easy running ends by heart rate, as three schools have it. */
 const easyHeart = { reserve: 0.7, maximum: 0.77, threshold: 0.85 }
 
-function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<DerivedNumber> {
-  const age = on === undefined ? null : ageOn(athlete, on)
+function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
+  const age = standpoint.day === null ? null : ageOn(standpoint.athlete, standpoint.day)
   if (age !== null && age >= 10) {
     yield {
       name: 'maximum heart rate',
@@ -241,7 +240,7 @@ function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<Deri
     }
   }
   for (const sport of ['run', 'ride', 'swim'] as const) {
-    const { max, rest, threshold } = heartOf(athlete, sport)
+    const { max, rest, threshold } = heartOf(standpoint.athlete, sport)
     const easy = {
       name: 'easy heart rate, at most',
       sport,
@@ -273,18 +272,18 @@ function* heartNumbers(athlete: Athlete, on: string | undefined): Generator<Deri
  * Every number that follows from what the athlete has shown and said, each with its method, source, inputs and what would
  * change it; where schools differ, one entry a school under the same name.
  *
- * @param on the day it is judged, ISO date; without one nothing counts as old and no age is reckoned
  * @returns no NaN, no infinity, nothing of zero or less; what cannot be told is not in the list
  */
-export function derivedNumbers(athlete: Athlete, on?: string): DerivedNumber[] {
+export function derivedNumbers(standpoint: Standpoint): DerivedNumber[] {
   const numbers = [
-    ...raceNumbers(athlete, 'run', on),
-    ...raceNumbers(athlete, 'swim', on),
-    ...criticalNumbers(athlete, on),
-    ...shareNumbers(athlete, on),
-    ...heartNumbers(athlete, on),
+    ...raceNumbers(standpoint, 'run'),
+    ...raceNumbers(standpoint, 'swim'),
+    ...criticalNumbers(standpoint),
+    ...shareNumbers(standpoint),
+    ...heartNumbers(standpoint),
   ]
-  const isAged = (date: string | undefined) => on !== undefined && date !== undefined && isOld(date, on)
+  const { day } = standpoint
+  const isAged = (date: string | undefined) => day !== null && date !== undefined && isOld(date, day)
   return numbers
     .filter(({ value }) => Number.isFinite(value) && value > 0)
     .map(number => (isAged(number.date) ? { ...number, isAged: true } : number))

@@ -1,7 +1,7 @@
 import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
-import type { Athlete } from './athlete'
+import type { Standpoint } from './standpoint'
 import { heartOf } from './athlete'
 import { resolveEffort } from './named-effort'
 import { zoneBounds } from './zones'
@@ -31,7 +31,6 @@ export interface ResolveContext {
   stepMetres?: number
   /** The watch's smoothing in seconds; 3 where no watch is named. */
   smoothingSeconds?: number
-  on?: string
   /** The step's grade as rise over run: what is meant as effort is slower uphill. */
   slope?: number
 }
@@ -51,7 +50,12 @@ function scaled({ easiest, hardest }: Band, by: (value: number) => number): Band
 
 const missing = (what: string): PlainResolution => ({ ok: false, missing: what })
 
-function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlete: Athlete, context: ResolveContext): PlainResolution {
+function resolveBand(
+  target: Pick<BandTarget, 'of' | 'unit'>,
+  band: Band,
+  standpoint: Standpoint,
+  context: ResolveContext,
+): PlainResolution {
   const { unit } = target
   const { sport } = context
   const plain = (of: ResolvedMeasure, to: ResolvedUnit, by: (value: number) => number): PlainResolution => ({
@@ -62,14 +66,14 @@ function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlet
     if (unit === 's/step' && context.stepMetres === undefined) return missing("the step's own distance")
     return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
   }
-  const heart = heartOf(athlete, sport)
+  const heart = heartOf(standpoint.athlete, sport)
   switch (unit) {
     case 'km/h':
     case 'mi/h':
     case 'm/s':
       return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
     case '%CS': {
-      const speed = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
+      const speed = sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed
       return speed === undefined
         ? missing(sport === 'swim' ? 'critical swim speed' : 'critical speed')
         : plain('pace', 'm/s', value => (speed * value) / 100)
@@ -89,7 +93,7 @@ function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlet
     case 'W':
       return plain('power', 'W', value => value)
     case '%CP': {
-      const power = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
+      const power = sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower
       return power === undefined
         ? missing(sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`)
         : plain('power', 'W', value => (power * value) / 100)
@@ -103,8 +107,8 @@ function resolveBand(target: Pick<BandTarget, 'of' | 'unit'>, band: Band, athlet
   }
 }
 
-function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete: Athlete, sport: Sport): PlainResolution {
-  const found = zoneBounds(target, athlete, sport)
+function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, standpoint: Standpoint, sport: Sport): PlainResolution {
+  const found = zoneBounds(target, standpoint.athlete, sport)
   if (!found.ok) return missing(found.missing)
   const { bounds } = found
   const [low, high] = Array.isArray(target.zone) ? target.zone : [target.zone, target.zone]
@@ -124,8 +128,8 @@ function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, athlete
   }
 }
 
-function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, athlete: Athlete, context: ResolveContext): PlainResolution {
-  const reading = resolveEffort(athlete, context.sport, target.name, context.on)
+function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, standpoint: Standpoint, context: ResolveContext): PlainResolution {
+  const reading = resolveEffort(standpoint, context.sport, target.name)
   if (!reading.ok) return missing(reading.missing)
   const { offset } = target
   const shift = (value: number): number => {
@@ -163,8 +167,8 @@ function shareRoom(easier: number, harder: number): Room {
   return { easier: value => value * (1 - easier), harder: value => value * (1 + harder) }
 }
 
-function schoolRoom(athlete: Athlete, of: ResolvedMeasure, context: ResolveContext, over: number | undefined): Room {
-  const school = athlete.schools?.band ?? { kind: 'quiet' as const }
+function schoolRoom(standpoint: Standpoint, of: ResolvedMeasure, context: ResolveContext, over: number | undefined): Room {
+  const school = standpoint.athlete.schools?.band ?? { kind: 'quiet' as const }
   switch (school.kind) {
     case 'lean-fast':
       return shareRoom((school.easier ?? 0.75) / 100, (school.harder ?? 1.5) / 100)
@@ -174,7 +178,7 @@ function schoolRoom(athlete: Athlete, of: ResolvedMeasure, context: ResolveConte
       return evenRoom(of, context.sport, school.easier, school.harder)
     case 'quiet': {
       if (of === 'rpe') return evenRoom(of, context.sport, undefined, undefined)
-      const steadiness = steadinessOf(athlete, context.sport, of === 'pace' ? 'speed' : of)
+      const steadiness = steadinessOf(standpoint.athlete, context.sport, of === 'pace' ? 'speed' : of)
       const width = 1.96 * smoothedSd(steadiness.sd, steadiness.tau, Math.max(over ?? 1, context.smoothingSeconds ?? 3))
       return shareRoom(width, width)
     }
@@ -219,13 +223,13 @@ function onTheHill(target: Target, { slope, sport }: ResolveContext): (resolutio
  *
  * @returns never a NaN, an infinity or a negative number
  */
-export function resolveTarget(target: Target, athlete: Athlete, context: ResolveContext): Resolution {
+export function resolveTarget(target: Target, standpoint: Standpoint, context: ResolveContext): Resolution {
   const uphill = onTheHill(target, context)
   const resolve = (part: Band): PlainResolution => uphill(resolveFlat(part))
   const resolveFlat = (part: Band): PlainResolution => {
-    if (isEffortTarget(target)) return resolveNamed(part as EffortTarget, athlete, context)
-    if (isBandTarget(target)) return resolveBand(target, part, athlete, context)
-    return resolveZone({ of: target.of, ...(part as unknown as Pick<ZoneTarget, 'zone' | 'scheme'>) }, athlete, context.sport)
+    if (isEffortTarget(target)) return resolveNamed(part as EffortTarget, standpoint, context)
+    if (isBandTarget(target)) return resolveBand(target, part, standpoint, context)
+    return resolveZone({ of: target.of, ...(part as unknown as Pick<ZoneTarget, 'zone' | 'scheme'>) }, standpoint, context.sport)
   }
   const first = resolve(target as Band)
   if (!first.ok) return first
@@ -234,7 +238,7 @@ export function resolveTarget(target: Target, athlete: Athlete, context: Resolve
   const { of, unit, easiest, hardest } = first.band
   const roomFor = (band: Band): Room | null => {
     if (target.give) return giveRoom(target.give, of, context)
-    return band.easiest === band.hardest ? schoolRoom(athlete, of, context, target.over) : null
+    return band.easiest === band.hardest ? schoolRoom(standpoint, of, context, target.over) : null
   }
   const said = scaled({ easiest, hardest }, value => value)
   const resolved: ResolvedTarget = { of, unit, ...withRoom(said, roomFor(said)), said }

@@ -12,6 +12,8 @@ import type { CardSize } from './card'
 import { cardPdf } from './pdf'
 import { fitsCode, sessionCard } from './session-card'
 import { cardSvg } from './svg'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const file = (name: string) =>
   new Uint8Array(
@@ -23,6 +25,7 @@ const letters = { regular: [file('latin-400'), file('latin-ext-400')], bold: [fi
 const sizes = Object.keys(cardSizes) as CardSize[]
 const ladder = readScript(
   'title Quay ladder <& "x"\nsport run\n\nwarm-up until press\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30 jog\ncool-down 12:00\n',
+  nobody,
 ).sessions[0]!
 
 describe('a session on paper', () => {
@@ -32,7 +35,7 @@ describe('a session on paper', () => {
       const { width, height } = cardSizes[size]
       fc.assert(
         fc.property(arbitrarySession, fc.boolean(), (session, withCode) => {
-          const card = sessionCard(session, ilse, { size, withCode })
+          const card = sessionCard(session, seenBy(ilse), { size, withCode })
           expect(card.pages.length).toBeGreaterThan(0)
           for (const mark of card.pages.flat()) {
             const [x, y] = mark.kind === 'line' ? [mark.x2, mark.y2] : [mark.x, mark.y]
@@ -49,11 +52,11 @@ describe('a session on paper', () => {
   )
 
   it('is a sound SVG of its real size, in black and white only', () => {
-    const svg = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band', withCode: true }))
+    const svg = cardSvg(sessionCard(ladder, seenBy(ilse), { size: 'arm-band', withCode: true }))
     expect(XMLValidator.validate(svg)).toBe(true)
     expect(svg).toContain('width="60mm" height="180mm"')
     expect(new Set(svg.match(/#[\da-f]{3,6}(?=")/gi))).toEqual(new Set(['#000', '#fff']))
-    const lettered = cardSvg(sessionCard(ladder, ilse, { size: 'arm-band' }), 0, {
+    const lettered = cardSvg(sessionCard(ladder, seenBy(ilse), { size: 'arm-band' }), 0, {
       regular: [new Uint8Array([1, 2]), new Uint8Array([3])],
       bold: [new Uint8Array([4])],
     })
@@ -71,18 +74,18 @@ describe('a session on paper', () => {
   })
 
   it('writes larger where there is room, and goes on over pages where there is none', () => {
-    const many = readScript(`sport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00 @ 5k effort`).join('\n')}`)
+    const many = readScript(`sport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00 @ 5k effort`).join('\n')}`, nobody)
       .sessions[0]!
     const lettersOf = (session: typeof many) =>
-      sessionCard(session, ilse, { size: 'arm-band' }).pages[0]!.find(mark => mark.kind === 'text' && mark.text.includes('@'))!
+      sessionCard(session, seenBy(ilse), { size: 'arm-band' }).pages[0]!.find(mark => mark.kind === 'text' && mark.text.includes('@'))!
     expect((lettersOf(ladder) as { size: number }).size).toBeGreaterThan((lettersOf(many) as { size: number }).size)
-    expect(sessionCard(many, ilse, { size: 'index-card' }).pages.length).toBeGreaterThan(1)
+    expect(sessionCard(many, seenBy(ilse), { size: 'index-card' }).pages.length).toBeGreaterThan(1)
     expect(fitsCode(ladder)).toBe(true)
     expect(fitsCode(many)).toBe(false)
   })
 
   it('is a PDF of its real size with letters of other alphabets, the same bytes each time', async () => {
-    const card = sessionCard({ ...ladder, title: 'Š ladder × – \u6F22' }, ilse, { size: 'a4', withCode: true })
+    const card = sessionCard({ ...ladder, title: 'Š ladder × – \u6F22' }, seenBy(ilse), { size: 'a4', withCode: true })
     const bytes = await cardPdf(card, letters)
     const [page] = (await PDFDocument.load(bytes)).getPages()
     expect(page!.getWidth()).toBeCloseTo(595.28, 1)

@@ -1,5 +1,5 @@
 import { encode } from 'uqr'
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
 import { sayDuration } from '../quantity/time'
@@ -26,9 +26,9 @@ const byteLength = (text: string) => new TextEncoder().encode(text).length
 export const fitsCode = (session: Session): boolean => byteLength(printSession(session)) <= codeBytesAtMost
 
 /** A session on paper: what it comes to on top, its rows below, and its script as a QR code where asked and it fits. */
-export function sessionCard(session: Session, athlete: Athlete, { size, withCode, measure }: SessionCardOptions): Card {
-  const reckoning = reckon(session, { athlete })
-  const unit = session.sport === 'multi' || session.sport === 'swim' ? 'km' : unitsOf(athlete)[session.sport]
+export function sessionCard(session: Session, standpoint: Standpoint, { size, withCode, measure }: SessionCardOptions): Card {
+  const reckoning = reckon(session, standpoint)
+  const unit = session.sport === 'multi' || session.sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[session.sport]
   const { seconds, metres } = reckoning
   const summary = [
     session.sport,
@@ -41,7 +41,7 @@ export function sessionCard(session: Session, athlete: Athlete, { size, withCode
     .join(' \u00B7 ')
   const code = withCode && fitsCode(session) ? encode(printSession(session), { ecc: 'L', border: 2 }).data : undefined
   return layCard(
-    { title: titleOf(session), summary, rows: sheetRows(session, reckoning, athlete), ...(code ? { code } : {}) },
+    { title: titleOf(session), summary, rows: sheetRows(session, reckoning, standpoint), ...(code ? { code } : {}) },
     size,
     measure,
   )

@@ -8,8 +8,10 @@ import { readScript } from '../script/read'
 import type { Item } from '../session/document'
 import { diffSessions, rowsOf, sameContent } from './diff'
 import { proposeSizes } from './sizes'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
-const read = (rows: string, head = 'sport run') => readScript(`${head}\n\n${rows}\n`).sessions[0]!
+const read = (rows: string, head = 'sport run') => readScript(`${head}\n\n${rows}\n`, nobody).sessions[0]!
 
 describe('what differs between two sessions', () => {
   it('tells added, removed and changed rows apart, and the headers', () => {
@@ -52,33 +54,33 @@ describe('the same session in another length', () => {
   const session = read('warm-up 15:00\n8 times, drop last recovery\n  3:00 @ 5k effort\n  recovery 2:00\ncool-down 10:00')
 
   it('takes repeats away before the warm-up is trimmed', () => {
-    const [first, ...others] = proposeSizes(session, ilse, 50 * 60)
+    const [first, ...others] = proposeSizes(session, seenBy(ilse), 50 * 60)
     expect(first).toMatchObject({ label: 'fewer repeats', why: expect.stringMatching(/^5 rounds instead of 8/) })
     expect(printSession(first!.session)).toContain('warm-up 15:00\n5 times')
     expect(others.length).toBeGreaterThan(0)
   })
 
   it('adds volume, or sets of fewer, and never intensity', () => {
-    const proposals = proposeSizes(session, ilse, 75 * 60)
+    const proposals = proposeSizes(session, seenBy(ilse), 75 * 60)
     expect(proposals.map(proposal => proposal.label)).toEqual(expect.arrayContaining(['more repeats', 'more sets of fewer']))
     for (const proposal of proposals) expect(Math.abs(proposal.seconds - 75 * 60)).toBeLessThanOrEqual(150)
   })
 
   it('stretches a plain run, and says what it could not reach', () => {
-    expect(proposeSizes(read('1:00:00 @ easy effort'), ilse, 45 * 60)[0]!.session.items[0]).toMatchObject({
+    expect(proposeSizes(read('1:00:00 @ easy effort'), seenBy(ilse), 45 * 60)[0]!.session.items[0]).toMatchObject({
       end: { on: 'time', seconds: 45 * 60 },
     })
-    const [nearest, ...others] = proposeSizes(session, ilse, 10 * 60)
+    const [nearest, ...others] = proposeSizes(session, seenBy(ilse), 10 * 60)
     expect(nearest!.why).toMatch(/would not be the same session/)
     expect(others).toEqual([])
-    expect(proposeSizes(session, ilse, reckon(session, { athlete: ilse }).seconds.likely!)).toEqual([])
+    expect(proposeSizes(session, seenBy(ilse), reckon(session, seenBy(ilse)).seconds.likely!)).toEqual([])
   })
 
   it('changes no target, whatever the session', () => {
     fc.assert(
       fc.property(arbitrarySession, fc.integer({ min: 300, max: 9000 }), (any, seconds) => {
         const before = new Set([...targetsOf(any.items), 'null'])
-        for (const proposal of proposeSizes(any, ilse, seconds))
+        for (const proposal of proposeSizes(any, seenBy(ilse), seconds))
           for (const target of targetsOf(proposal.session.items)) expect(before.has(target)).toBe(true)
       }),
       { numRuns: 60 },

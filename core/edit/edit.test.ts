@@ -10,6 +10,7 @@ import type { Edit } from './edit'
 import { apply } from './edit'
 import { itemAt } from './item-path'
 import { changeBetween, retext } from './retext'
+import { nobody } from '../athlete/standpoint'
 
 const runs = Number(process.env.LAW_RUNS ?? 2000) / 4
 const text = `title Quay ladder
@@ -25,12 +26,14 @@ recovery 3:00
 cool-down 12:00
 `
 
+const again = (text: string) => readScript(text, nobody)
+
 /** The text after an edit of its document. */
 function edited(script: string, edit: Edit): string {
-  const reading = readScript(script)
-  const result = apply(reading.sessions[0]!, edit)
+  const reading = readScript(script, nobody)
+  const result = apply(reading.sessions[0]!, edit, nobody)
   if (!result.ok) throw new Error(result.problem)
-  return retext(script, reading, result.session)
+  return retext(script, reading, result.session, again)
 }
 
 const rowsOf = (script: string) => script.split('\n').slice(3).join('\n').trimEnd()
@@ -130,7 +133,7 @@ describe('edits of a session as edits of its text', () => {
     [{ do: 'unwrap', at: '3' }, /Only a repeat/],
     [{ do: 'insert', at: '1', where: 'inside', words: '1:00' }, /inside a repeat/],
   ])('says why %o does not fit', (edit, why) => {
-    const result = apply(readScript(text).sessions[0]!, edit)
+    const result = apply(readScript(text, nobody).sessions[0]!, edit, nobody)
     expect(result).toMatchObject({ ok: false, problem: expect.stringMatching(why) })
   })
 })
@@ -147,7 +150,7 @@ const choose = (session: Session, seed: number) => {
 }
 const same = (one: Session, other: Session) => expect(normalise(one)).toEqual(normalise(other))
 const done = (session: Session, edit: Edit): Session | null => {
-  const result = apply(session, edit)
+  const result = apply(session, edit, nobody)
   return result.ok ? result.session : null
 }
 
@@ -185,16 +188,16 @@ describe('the laws of edits', () => {
         fc.nat(),
         fc.constantFrom('duplicate', 'remove', 'off', 'wrap', 'split', 'drop-last'),
         (script, seed, what) => {
-          const reading = readScript(script)
+          const reading = readScript(script, nobody)
           if (reading.sessions.length !== 1) return
           const session = reading.sessions[0]!
-          expect(retext(script, reading, session)).toBe(script)
+          expect(retext(script, reading, session, again)).toBe(script)
           const at = choose(session, seed)
           const edit = at && ((what === 'wrap' ? { do: what, from: at, to: at, times: 3 } : { do: what, at }) as Edit)
-          const result = edit ? apply(session, edit) : null
+          const result = edit ? apply(session, edit, nobody) : null
           if (!result?.ok || script.includes('leg ') || !/^sport /m.test(script)) return
-          const again = readScript(retext(script, reading, result.session)).sessions[0]!
-          expect(normalise(again).items).toEqual(normalise(result.session).items)
+          const meant = readScript(retext(script, reading, result.session, again), nobody).sessions[0]!
+          expect(normalise(meant).items).toEqual(normalise(result.session).items)
         },
       ),
       { numRuns: runs },

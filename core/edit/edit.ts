@@ -2,8 +2,9 @@ import { printEnd } from '../script/print'
 import { harderItem } from './harder'
 import type { Shift } from './harder'
 import type { Path } from './item-path'
-import { holds, itemAt, parentOf, pathOf, positions, sportAt, within } from './item-path'
-import { itemsOf } from './typed'
+import { holds, itemAt, parentOf, pathOf, positions, within } from './item-path'
+import { itemsOf, mayStand } from './typed'
+import type { Standpoint } from '../athlete/standpoint'
 import type { Block, End, Item, Repeat, Session, Step } from '../session/document'
 import { limits } from '../session/limits'
 
@@ -161,19 +162,15 @@ function wrap(session: Session, from: Path, to: Path, times: number): Edited {
   return hasLeg ? failed('A leg cannot be repeated.') : { ok: true, session: wrapped, select: within(parentOf(from), first) }
 }
 
-function withEnd(session: Session, at: Path, item: Item, words: string): Edited {
+function withEnd(session: Session, at: Path, item: Item, words: string, standpoint: Standpoint): Edited {
   if (item.kind === 'block') {
-    const head = itemsOf(
-      `${/^\d+$/.test(words.trim()) ? `${words.trim()} times` : words}\n  1:00`,
-      sportAt(session, at) === 'multi' ? 'run' : sportAt(session, at),
-    )?.[0]
+    const head = itemsOf(`${/^\d+$/.test(words.trim()) ? `${words.trim()} times` : words}\n  1:00`, session, at, standpoint)?.[0]
     return head?.kind === 'block' && !head.doubt
-      ? apply(session, { do: 'repeat', at, repeat: head.repeat })
+      ? apply(session, { do: 'repeat', at, repeat: head.repeat }, standpoint)
       : failed('A repeat is a number of times, a distance or a time.')
   }
   if (item.kind !== 'step') return failed('Only a step or a repeat has a length.')
-  const sport = sportAt(session, at)
-  const step = itemsOf(words, sport === 'multi' ? 'run' : sport)?.[0]
+  const step = itemsOf(words, session, at, standpoint)?.[0]
   if (step?.kind !== 'step' || step.target || step.doubt) return failed(`"${words}" is not a length: 400 m, 4:00, until press.`)
   const { doubt: _, ...rest } = item
   const keepsTarget = !item.target || !('unit' in item.target) || item.target.unit !== 's/step' || step.end.on === 'distance'
@@ -185,13 +182,12 @@ function withEnd(session: Session, at: Path, item: Item, words: string): Edited 
   }
 }
 
-function withTarget(session: Session, at: Path, item: Item, words: string): Edited {
+function withTarget(session: Session, at: Path, item: Item, words: string, standpoint: Standpoint): Edited {
   if (item.kind !== 'step') return failed('Only a step has a target.')
   const { target: _, also: __, ...bare } = item
   if (words.trim() === '') return { ok: true, session: withItem(session, at, () => [bare]), select: at }
-  const sport = sportAt(session, at)
   const said = words.trim().replace(/^@\s*/, '')
-  const step = itemsOf(`${printEnd(item.end)} ${/^in\s/.test(said) ? said : `@ ${said}`}`, sport === 'multi' ? 'run' : sport)?.[0]
+  const step = itemsOf(`${printEnd(item.end)} ${/^in\s/.test(said) ? said : `@ ${said}`}`, session, at, standpoint)?.[0]
   if (step?.kind !== 'step' || !step.target || step.doubt)
     return failed(`"${words}" is not a target: 4:05 /km, 95-105 %CP, zone 2, 5k effort.`)
   return {
@@ -227,19 +223,23 @@ function toggled<T extends Item>(item: T, key: 'off' | 'lastRecovery', value: tr
   return (had ? rest : { ...rest, [key]: value }) as unknown as T
 }
 
-/** Carries out one edit. Nothing is changed in place; an edit that does not fit says why. */
-export function apply(session: Session, edit: Edit): Edited {
+/**
+ * Carries out one edit. Nothing is changed in place; an edit that does not fit says why.
+ *
+ * @param standpoint by which words typed into the edit are read, as the words of the sheet are
+ */
+export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edited {
   const at = edit.do === 'wrap' ? edit.from : edit.at
   const item = itemAt(session, at)
   if (!item && !(edit.do === 'insert' && session.items.length === 0)) return failed(`There is no row ${at}.`)
   switch (edit.do) {
     case 'insert': {
-      const items = itemsOf(edit.words, sportAt(session, at))
+      const items = mayStand(edit.words, session, at) ? itemsOf(edit.words, session, at, standpoint) : null
       if (!items) return failed(`"${edit.words}" is not a row.`)
       return item ? place(session, items, at, edit.where) : { ok: true, session: { ...session, items }, select: '1' }
     }
     case 'replace': {
-      const items = itemsOf(edit.words, sportAt(session, at))
+      const items = mayStand(edit.words, session, at) ? itemsOf(edit.words, session, at, standpoint) : null
       return items ? { ok: true, session: withItem(session, at, () => items), select: at } : failed(`"${edit.words}" is not a row.`)
     }
     case 'remove': {
@@ -285,9 +285,9 @@ export function apply(session: Session, edit: Edit): Edited {
         : failed(`Nothing here has a target that ${edit.shift.unit} can change.`)
     }
     case 'end':
-      return withEnd(session, at, item!, edit.words)
+      return withEnd(session, at, item!, edit.words, standpoint)
     case 'target':
-      return withTarget(session, at, item!, edit.words)
+      return withTarget(session, at, item!, edit.words, standpoint)
     case 'join':
       return join(session, at, item!)
     case 'settle': {

@@ -1,6 +1,5 @@
 import { printBlockHeader, printItem, printLegHeader } from '../script/print'
 import type { ReadResult } from '../script/read'
-import { readScript } from '../script/read'
 import type { Item, Session } from '../session/document'
 import { normalise } from '../session/normalise'
 import { holds } from './item-path'
@@ -129,7 +128,7 @@ const touchesKnown = (item: Item, known: Known): boolean =>
  * @param session that session, changed without changing anything in place
  * @param read as this text was read
  */
-export function retext(text: string, reading: ReadResult, session: Session, read: (text: string) => ReadResult = readScript): string {
+export function retext(text: string, reading: ReadResult, session: Session, read: (text: string) => ReadResult): string {
   const tail = /\n*$/.exec(text)![0]
   const lines = text.slice(0, text.length - tail.length).split('\n')
   const before = reading.sessions[0]!

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { sayDuration } from '../quantity/time'
 import { reckon } from '../reckon/reckon'
 import type { Block, End, Item, Session, Step } from '../session/document'
@@ -15,7 +15,7 @@ const toleranceSeconds = 150
 const leastWarmUp = 480
 const shareKept = 0.5
 
-const secondsOf = (session: Session, athlete: Athlete) => reckon(session, { athlete }).seconds.likely
+const secondsOf = (session: Session, standpoint: Standpoint) => reckon(session, standpoint).seconds.likely
 
 const isEasy = (step: Step) =>
   step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
@@ -135,8 +135,8 @@ const counts = (session: Session) => {
 }
 
 /** How much longer or shorter the easy parts have to be for the whole to come to so many seconds. */
-function easyShare(session: Session, athlete: Athlete, wanted: number): number | null {
-  const flat = reckon(session, { athlete }).flat.filter(entry => {
+function easyShare(session: Session, standpoint: Standpoint, wanted: number): number | null {
+  const flat = reckon(session, standpoint).flat.filter(entry => {
     const item = entry.path.includes('.') ? undefined : session.items[Number(entry.path) - 1]
     return item?.kind === 'step' && isEasy(item)
   })
@@ -220,13 +220,13 @@ function* longer(session: Session, easyBy: number | null): Generator<Candidate> 
  * @returns at most four proposals, each within two and a half minutes of the length, or the nearest one alone; none where
  *   the length cannot be reckoned or is that already
  */
-export function proposeSizes(session: Session, athlete: Athlete, seconds: number): SizeProposal[] {
-  const now = secondsOf(session, athlete)
+export function proposeSizes(session: Session, standpoint: Standpoint, seconds: number): SizeProposal[] {
+  const now = secondsOf(session, standpoint)
   if (now === null || Math.abs(now - seconds) <= toleranceSeconds || seconds <= 0) return []
   const best = new Map<string, SizeProposal>()
-  const easyBy = easyShare(session, athlete, seconds - now)
+  const easyBy = easyShare(session, standpoint, seconds - now)
   for (const candidate of seconds < now ? shorter(session, easyBy) : longer(session, easyBy)) {
-    const likely = secondsOf(candidate.session, athlete)
+    const likely = secondsOf(candidate.session, standpoint)
     const isTowards = likely !== null && (seconds < now ? likely < now : likely > now)
     if (!isTowards) continue
     const known = best.get(candidate.label)

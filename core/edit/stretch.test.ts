@@ -6,6 +6,8 @@ import { resolveTarget } from '../athlete/resolve'
 import { onEffortAxis } from '../reckon/sheet'
 import type { BandTarget, Target } from '../session/document'
 import { stretchTarget } from './stretch'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const ilse: Athlete = {
   ...unknownAthlete,
@@ -28,22 +30,28 @@ describe('an end of a band moved along the axis', () => {
   it('comes to stand where it was let go, within the rounding of its unit', () => {
     fc.assert(
       fc.property(fc.constantFrom(...targets), fc.double({ min: 101, max: 128, noNaN: true }), (target, percent) => {
-        const moved = stretchTarget(target, 'hardest', percent, ilse, 'run')!
-        const resolution = resolveTarget(moved, ilse, { sport: 'run' })
+        const moved = stretchTarget(target, 'hardest', percent, seenBy(ilse), 'run')!
+        const resolution = resolveTarget(moved, seenBy(ilse), { sport: 'run' })
         if (!resolution.ok) throw new Error(resolution.missing)
         const { of, unit, easiest = null, hardest = null } = resolution.target
-        expect(Math.abs(onEffortAxis({ of, unit, easiest, hardest }, ilse, 'run')!.high - percent)).toBeLessThan(1.2)
+        expect(Math.abs(onEffortAxis({ of, unit, easiest, hardest }, seenBy(ilse), 'run')!.high - percent)).toBeLessThan(1.2)
         expect(moved.easiest).toBe(target.easiest)
       }),
     )
   })
   it('stops at the other end', () => {
-    expect(stretchTarget(targets[0]!, 'easiest', 130, ilse, 'run')).toMatchObject({ easiest: 270, hardest: 270 })
-    expect(stretchTarget(targets[3]!, 'hardest', 60, ilse, 'ride')).toMatchObject({ easiest: 95, hardest: 95 })
+    expect(stretchTarget(targets[0]!, 'easiest', 130, seenBy(ilse), 'run')).toMatchObject({ easiest: 270, hardest: 270 })
+    expect(stretchTarget(targets[3]!, 'hardest', 60, seenBy(ilse), 'ride')).toMatchObject({ easiest: 95, hardest: 95 })
   })
   it('opens a single point into a band, and drops the room it had', () => {
     expect(
-      stretchTarget({ of: 'power', unit: 'W', easiest: 215, hardest: 215, give: { harder: 5, unit: 'W' } }, 'hardest', 110, ilse, 'ride'),
+      stretchTarget(
+        { of: 'power', unit: 'W', easiest: 215, hardest: 215, give: { harder: 5, unit: 'W' } },
+        'hardest',
+        110,
+        seenBy(ilse),
+        'ride',
+      ),
     ).toEqual({ of: 'power', unit: 'W', easiest: 215, hardest: 237 })
   })
   it('moves nothing that is not said in numbers, or whose numbers are missing', () => {
@@ -53,7 +61,7 @@ describe('an end of a band moved along the axis', () => {
       { of: 'cadence', unit: 'rpm', easiest: 85, hardest: 95 },
       { ...targets[2]!, to: { easiest: 240 } },
     ]
-    for (const target of others) expect(stretchTarget(target, 'hardest', 105, ilse, 'run')).toBeNull()
-    expect(stretchTarget(targets[0]!, 'hardest', 105, unknownAthlete, 'run')).toBeNull()
+    for (const target of others) expect(stretchTarget(target, 'hardest', 105, seenBy(ilse), 'run')).toBeNull()
+    expect(stretchTarget(targets[0]!, 'hardest', 105, nobody, 'run')).toBeNull()
   })
 })

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
 import { criticalOf, reserveAtCritical } from '../forecast/intensity'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf } from '../quantity/intensity'
@@ -6,9 +6,9 @@ import type { BandTarget, BandUnit, Sport, Target } from '../session/document'
 import { isBandTarget } from '../session/document'
 
 /** A percentage of critical intensity in a unit that targets are said in; null where a number of the athlete is missing. */
-function inUnit(percent: number, unit: BandUnit, athlete: Athlete, sport: Sport): number | null {
-  const { speed, power } = criticalOf(athlete, sport)
-  const { rest, max, threshold } = heartOf(athlete, sport)
+function inUnit(percent: number, unit: BandUnit, standpoint: Standpoint, sport: Sport): number | null {
+  const { speed, power } = criticalOf(standpoint, sport)
+  const { rest, max, threshold } = heartOf(standpoint.athlete, sport)
   const bpm = rest === undefined || max === undefined ? null : rest + ((max - rest) * reserveAtCritical * percent) / 100
   if (unit === 's/step') return null
   if (isPaceUnit(unit)) return speed === undefined ? null : metresOfPaceUnit[unit] / ((speed * percent) / 100)
@@ -49,11 +49,11 @@ export function stretchTarget(
   target: Target,
   end: 'easiest' | 'hardest',
   percent: number,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
 ): BandTarget | null {
   if (!isBandTarget(target) || target.to || !(percent > 0)) return null
-  const value = inUnit(percent, target.unit, athlete, sport)
+  const value = inUnit(percent, target.unit, standpoint, sport)
   if (value === null || !Number.isFinite(value)) return null
   const rounded = Math.round(value * roundTo(target.unit)) / roundTo(target.unit)
   if (rounded <= 0) return null

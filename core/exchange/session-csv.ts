@@ -1,12 +1,12 @@
 import Papa from 'papaparse'
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { reckon } from '../reckon/reckon'
 import { sheetRows } from '../reckon/sheet'
 import type { Session } from '../session/document'
 
 /** The rows of a session as a table for a spreadsheet: where each stands, its words and what it comes to. */
-export function sessionCsv(session: Session, athlete: Athlete): string {
-  const rows = sheetRows(session, reckon(session, { athlete }), athlete)
+export function sessionCsv(session: Session, standpoint: Standpoint): string {
+  const rows = sheetRows(session, reckon(session, standpoint), standpoint)
   return (
     Papa.unparse(
       {

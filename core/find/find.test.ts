@@ -4,8 +4,9 @@ import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import { readScript } from '../script/read'
 import { facetsOf } from './facets'
 import { parseQuery } from './query'
+import { nobody } from '../athlete/standpoint'
 
-const facets = (text: string, options = {}) => facetsOf(readScript(text, options).sessions[0]!)
+const facets = (text: string, options = {}) => facetsOf(readScript(text, nobody, options).sessions[0]!)
 
 describe('what is in a session', () => {
   it('names repeats, lengths, zones and send-offs alike however they were typed', () => {

@@ -1,3 +1,4 @@
+import { nobody } from '../athlete/standpoint'
 import { toMetres } from '../quantity/distance'
 import type { End, SessionSport } from '../session/document'
 import { readEnd } from '../script/read/ends'
@@ -34,7 +35,7 @@ function take(reader: Reader, pattern: RegExp): RegExpExecArray | null {
 
 /** A length at the front of the text; both readings of a bare number count. */
 function takeLength(reader: Reader): End[] {
-  const scanner = scan(reader.text, settingFor('run', {}, 'm'))
+  const scanner = scan(reader.text, settingFor('run', { standpoint: nobody }, 'm'))
   const reading = readEnd(scanner)
   if (!reading || (reading.end.on !== 'time' && reading.end.on !== 'distance')) return []
   const bare = /^(\d+)m?$/.exec(reader.text.slice(0, scanner.at).trim())

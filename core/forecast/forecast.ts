@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { itemAt, sportAt } from '../edit/item-path'
 import { toMetres } from '../quantity/distance'
 import { reckon } from '../reckon/reckon'
@@ -64,24 +64,22 @@ export interface Toll {
 
 /**
  * Load, heart rate, reserve and verdict of a session for an athlete.
- *
- * @param on the day it is judged, ISO date
  */
-export function tollOf(session: Session, athlete: Athlete, on?: string): Toll {
-  const { flat } = reckon(session, { athlete, on })
-  const course = courseOf(session, flat, athlete)
-  const load = loadOf(course, athlete)
+export function tollOf(session: Session, standpoint: Standpoint): Toll {
+  const { flat } = reckon(session, standpoint)
+  const course = courseOf(session, flat, standpoint)
+  const load = loadOf(course, standpoint)
   if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], said: [] }
   const { stretches, guessed } = course
   const missing: string[] = []
-  const heart = heartThrough(stretches, athlete, path => ceilingAt(session, path, athlete))
+  const heart = heartThrough(stretches, standpoint, path => ceilingAt(session, path, standpoint))
   if (!heart && stretches.length > 0) missing.push('maximum and resting heart rate')
   const hardest = stretches.reduce((most, stretch) => Math.max(most, stretch.from, stretch.to), 0)
   const sport = stretches.find(stretch => Math.max(stretch.from, stretch.to) === hardest)?.sport
-  const rate = sport ? reserveRate(athlete, sport) : null
-  if (sport && rate === null && hardest > 1) missing.push(reserveMissing(athlete, sport))
+  const rate = sport ? reserveRate(standpoint.athlete, sport) : null
+  if (sport && rate === null && hardest > 1) missing.push(reserveMissing(standpoint.athlete, sport))
   const reserve = rate === null || stretches.length === 0 ? null : reserveThrough(stretches, rate)
-  const verdict = reserve && rate !== null ? verdictOn(session, athlete, stretches, reserve, rate, heart, on) : null
+  const verdict = reserve && rate !== null ? verdictOn(session, standpoint, stretches, reserve, rate, heart) : null
   const said = [
     ...(guessed ? ['Work without a target is reckoned as moderate.'] : []),
     ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
@@ -98,20 +96,15 @@ export interface NudgePicture {
   schoolsAt: string | null
 }
 
-/** `on`: the day it is judged, ISO date. */
-export interface PictureOptions extends SimulationOptions {
-  on?: string
-}
-
 /** The whole picture of nudges for a session; yields the share done, as `forecastingNudges` does. */
 export function* picturingNudges(
   session: Session,
-  athlete: Athlete,
+  standpoint: Standpoint,
   nudging: Nudging,
-  options: PictureOptions = {},
+  options: SimulationOptions = {},
 ): Generator<number, NudgePicture> {
-  const reckoning = reckon(session, { athlete, smoothingSeconds: nudging.smoothingSeconds, on: options.on })
-  const held = heldSteps(session, reckoning, athlete, nudging)
+  const reckoning = reckon(session, standpoint, { smoothingSeconds: nudging.smoothingSeconds })
+  const held = heldSteps(session, reckoning, standpoint, nudging)
   const forecast = yield* forecastingNudges(held, nudging, options)
   const main = mainStep(session, held)
   const item = main && itemAt(session, main.entry.path)
@@ -119,12 +112,12 @@ export function* picturingNudges(
   const stepMetres = item?.kind === 'step' && (item.end.on === 'distance' || item.end.on === 'send-off') ? toMetres(item.end) : undefined
   const schools =
     main && item?.kind === 'step' && item.target && sport !== 'multi'
-      ? compareSchools(item.target, main.entry.target!, main.held.seconds, athlete, sport, nudging, { stepMetres, on: options.on })
+      ? compareSchools(item.target, main.entry.target!, main.held.seconds, standpoint, sport, nudging, { stepMetres })
       : []
   yield 1
   return { forecast, quiet: quietBands(session, reckoning, held, nudging), schools, schoolsAt: main?.entry.path ?? null }
 }
 
 /** `picturingNudges` to its end. */
-export const nudgePicture = (session: Session, athlete: Athlete, nudging: Nudging, options: PictureOptions = {}): NudgePicture =>
-  finish(picturingNudges(session, athlete, nudging, options))
+export const nudgePicture = (session: Session, standpoint: Standpoint, nudging: Nudging, options: SimulationOptions = {}): NudgePicture =>
+  finish(picturingNudges(session, standpoint, nudging, options))

@@ -1,7 +1,8 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
-import type { Ceiling, Session } from '../session/document'
-import { itemAt } from '../edit/item-path'
+import { ceilingBpm } from '../athlete/ceiling'
+import type { Session } from '../session/document'
+import { itemAt, sportAt } from '../edit/item-path'
 import { reserveAtCritical } from './intensity'
 import type { Stretch } from './intensity'
 
@@ -21,20 +22,18 @@ const drift = { fromMinutes: 20, bpmPerMinute: 0.3 }
 const sliceSeconds = 10
 
 /** The lowest ceiling that holds at a path, in bpm; null where none does or its number is missing. */
-export function ceilingAt(session: Session, path: string, athlete: Athlete): number | null {
+export function ceilingAt(session: Session, path: string, standpoint: Standpoint): number | null {
   const parts = path.split('.')
   const items = parts.map((_, index) => itemAt(session, parts.slice(0, index + 1).join('.')))
   const ceilings = [
     session.ceiling,
     ...items.map(item => (item && (item.kind === 'step' || item.kind === 'block') ? item.ceiling : undefined)),
   ]
-  const heart = heartOf(athlete, session.sport === 'multi' ? 'run' : session.sport)
-  const bpmOf = ({ above, unit }: Ceiling) => {
-    if (unit === '%HRmax') return heart.max === undefined ? null : (heart.max * above) / 100
-    if (unit === '%LTHR') return heart.threshold === undefined ? null : (heart.threshold * above) / 100
-    return above
-  }
-  const known = ceilings.flatMap(ceiling => (ceiling ? [bpmOf(ceiling)] : [])).filter(bpm => bpm !== null)
+  const sport = sportAt(session, path)
+  const known = ceilings.flatMap(ceiling => {
+    const reading = ceiling && ceilingBpm(ceiling, standpoint.athlete, sport === 'multi' ? 'run' : sport)
+    return reading && 'bpm' in reading ? [reading.bpm] : []
+  })
   return known.length === 0 ? null : Math.min(...known)
 }
 
@@ -65,12 +64,12 @@ export function heartAfter(
  */
 export function heartThrough(
   stretches: readonly Stretch[],
-  athlete: Athlete,
+  standpoint: Standpoint,
   ceilingOf: (path: string) => number | null = () => null,
 ): HeartCourse | null {
   const first = stretches[0]
   if (!first) return null
-  const { rest, max } = heartOf(athlete, first.sport)
+  const { rest, max } = heartOf(standpoint.athlete, first.sport)
   if (rest === undefined || max === undefined || max <= rest) return null
   let t = 0
   let worked = 0

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { heartOf, speedOfPace } from '../athlete/athlete'
 import { flatSpeedOf, slopeOf } from '../athlete/grade'
 import { itemAt, sportAt } from '../edit/item-path'
@@ -60,29 +60,29 @@ interface Critical {
   power: number | undefined
 }
 
-export const criticalOf = (athlete: Athlete, sport: Sport): Critical => ({
-  speed: sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed,
-  power: sport === 'swim' ? undefined : athlete[sport]?.criticalPower,
+export const criticalOf = (standpoint: Standpoint, sport: Sport): Critical => ({
+  speed: sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed,
+  power: sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower,
 })
 
 /** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */
-export function shareOfCritical(value: number, unit: string, step: Step, athlete: Athlete, sport: Sport): number | null {
-  const { speed, power } = criticalOf(athlete, sport)
+export function shareOfCritical(value: number, unit: string, step: Step, standpoint: Standpoint, sport: Sport): number | null {
+  const { speed, power } = criticalOf(standpoint, sport)
   switch (unit) {
     case 'W':
       return power === undefined ? null : value / power
     case 'm/s': {
       if (sport === 'ride') {
-        const bike = athlete.ride?.bike ?? defaultBike
+        const bike = standpoint.athlete.ride?.bike ?? defaultBike
         return power === undefined
           ? null
-          : powerAtSpeed(value, (athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
+          : powerAtSpeed(value, (standpoint.athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
       }
       const flat = sport === 'run' && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
       return speed === undefined ? null : flat / speed
     }
     case 'bpm': {
-      const { rest, max } = heartOf(athlete, sport)
+      const { rest, max } = heartOf(standpoint.athlete, sport)
       return rest === undefined || max === undefined || max <= rest ? null : Math.max(0, (value - rest) / (max - rest) / reserveAtCritical)
     }
     case 'of 10':
@@ -93,26 +93,26 @@ export function shareOfCritical(value: number, unit: string, step: Step, athlete
 }
 
 /** The intensity of a target at its beginning and end; null where a number of the athlete is missing. */
-function ofTarget(target: ReckonedTarget, step: Step, athlete: Athlete, sport: Sport): [number, number] | null {
+function ofTarget(target: ReckonedTarget, step: Step, standpoint: Standpoint, sport: Sport): [number, number] | null {
   const from = middle(target)
   const to = target.to ? middle(target.to) : from
   if (from === null || to === null) return null
-  const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, athlete, sport))
+  const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, standpoint, sport))
   return shares[0] === null || shares[1] === null ? null : (shares as [number, number])
 }
 
-function byRole(step: Step, athlete: Athlete, sport: Sport): number {
+function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
   if (step.role === 'rest') return 0
   if (step.role === 'work' && step.manner === 'stride') return 1.2
-  const { speed } = criticalOf(athlete, sport)
+  const { speed } = criticalOf(standpoint, sport)
   const own =
     step.manner === 'walk'
-      ? athlete.walkPace
+      ? standpoint.athlete.walkPace
       : step.role === 'recovery'
-        ? athlete.recoveryPace
+        ? standpoint.athlete.recoveryPace
         : step.role === 'work'
           ? undefined
-          : athlete.easyPace
+          : standpoint.athlete.easyPace
   const pace = speedOfPace(own, sport)
   return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
@@ -125,7 +125,7 @@ export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok
  * @param flat the reckoned steps in their order
  * @returns what is missing where a step's time or a work target's intensity cannot be told
  */
-export function courseOf(session: Session, flat: readonly ReckonedStep[], athlete: Athlete): Course {
+export function courseOf(session: Session, flat: readonly ReckonedStep[], standpoint: Standpoint): Course {
   const stretches: Stretch[] = []
   const known = new Map<string, { step: Step; sport: Sport } | null>()
   let guessed = false
@@ -142,10 +142,10 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], athlet
     const seconds = entry.seconds.likely ?? (step.role === 'rest' ? 60 : null)
     if (seconds === null) return { ok: false, missing: 'how long each step takes' }
     const isTold = entry.target !== undefined && entry.target.unit !== 'rpm' && entry.target.unit !== 'spm'
-    const shares = isTold ? ofTarget(entry.target!, step, athlete, sport) : null
+    const shares = isTold ? ofTarget(entry.target!, step, standpoint, sport) : null
     if (isTold && !shares) return { ok: false, missing: missingFor(entry.target!.unit, sport) }
     if (!shares && step.role === 'work') guessed = true
-    const [from, to] = shares ?? [byRole(step, athlete, sport), byRole(step, athlete, sport)]
+    const [from, to] = shares ?? [byRole(step, standpoint, sport), byRole(step, standpoint, sport)]
     stretches.push({ path: entry.path, round: entry.round, role: step.role, sport, seconds, from, to })
   }
   return { ok: true, stretches, guessed }

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
 import type { Interval } from '../reckon/interval'
 import { roundInterval, unknown } from '../reckon/interval'
@@ -66,21 +66,21 @@ const heartRange = 5
  *
  * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is an own rough one
  */
-export function loadOf(course: Course, athlete: Athlete): Load {
+export function loadOf(course: Course, standpoint: Standpoint): Load {
   if (!course.ok || course.stretches.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
   const { effort, minutes } = sessionEffortOf(course)
   const sessionEffort = { low: Math.max(0, effort - 1) * minutes, likely: effort * minutes, high: Math.min(10, effort + 1) * minutes }
-  const heart = heartThrough(course.stretches, athlete)
-  const { rest, max } = heartOf(athlete, course.stretches[0]!.sport)
+  const heart = heartThrough(course.stretches, standpoint)
+  const { rest, max } = heartOf(standpoint.athlete, course.stretches[0]!.sport)
   if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
-  const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, athlete.sex, shift)
+  const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, standpoint.athlete.sex, shift)
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
 }
 
 /** A reckoning with the load of the session beside it, in whole numbers, as the command line gives it. */
-export function withLoad(session: Session, reckoning: Reckoning, athlete: Athlete): Reckoning & { load: Load } {
+export function withLoad(session: Session, reckoning: Reckoning, standpoint: Standpoint): Reckoning & { load: Load } {
   const { remarks, ...rest } = reckoning
-  const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, athlete), athlete)
+  const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, standpoint), standpoint)
   return {
     ...rest,
     load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) },

@@ -11,6 +11,8 @@ import { nudgePicture, picturingNudges } from './forecast'
 import type { HeldStep, Nudging } from './nudges'
 import { heldStep, nudgesIn, shareOutside, usualNudging } from './nudges'
 import { expectedNudges, quietShare, quietTarget } from './quiet'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const ilse: Athlete = {
   format: 'agonis.athlete',
@@ -22,7 +24,7 @@ const ilse: Athlete = {
   efforts: [{ sport: 'run', metres: 10_000, seconds: 2820, date: '2026-03-07' }],
   schools: { band: { kind: 'lean-fast' } },
 }
-const session = (text: string): Session => readScript(text).sessions[0]!
+const session = (text: string): Session => readScript(text, nobody).sessions[0]!
 const held = (change: Partial<HeldStep> = {}): HeldStep => ({
   seconds: 600,
   settling: 10,
@@ -104,10 +106,10 @@ describe('the simulation', () => {
     )
   })
   it('stays clear of an open bound, so that it hardly nudges', () => {
-    const step = heldStep({ of: 'pace', easiest: 4, hardest: null, unit: 'm/s' }, 600, ilse, 'run', usualNudging)!
+    const step = heldStep({ of: 'pace', easiest: 4, hardest: null, unit: 'm/s' }, 600, seenBy(ilse), 'run', usualNudging)!
     expect(step.high).toBe(Infinity)
     expect(expectedNudges(step, usualNudging)).toBeLessThan(2)
-    expect(heldStep({ of: 'rpe', easiest: 6, hardest: 7, unit: 'of 10' }, 600, ilse, 'run', usualNudging)).toBeNull()
+    expect(heldStep({ of: 'rpe', easiest: 6, hardest: 7, unit: 'of 10' }, 600, seenBy(ilse), 'run', usualNudging)).toBeNull()
   })
   it("takes the athlete's own steadiness where it is sound", () => {
     const own = { ...ilse, steadiness: { run: { speed: { sd: 0.01, tau: 4 } }, ride: { power: { sd: -1, tau: 0 } } } }
@@ -154,15 +156,15 @@ describe('the quiet band', () => {
     'sport run\n\n5 times\n  400 m in 1:32-1:34\n  rest 1:00\n',
     'sport ride\n\n20:00 @ 88-92 %CP and 85-95 rpm\n',
   ])('taken at every row lowers the forecast to one a step or less: %s', text => {
-    const before = nudgePicture(session(text), ilse, usualNudging, { runs: 200 })
+    const before = nudgePicture(session(text), seenBy(ilse), usualNudging, { runs: 200 })
     expect(before.quiet.steps.length).toBeGreaterThan(0)
     let quiet = session(text)
     for (const { path, words } of before.quiet.steps) {
-      const result = apply(quiet, { do: 'target', at: path, words })
+      const result = apply(quiet, { do: 'target', at: path, words }, nobody)
       if (!result.ok) throw new Error(`${words}: ${result.problem}`)
       quiet = result.session
     }
-    const after = nudgePicture(quiet, ilse, usualNudging, { runs: 200 })
+    const after = nudgePicture(quiet, seenBy(ilse), usualNudging, { runs: 200 })
     expect(after.forecast.total.expected).toBeLessThan(before.forecast.total.expected)
     for (const step of after.forecast.perStep) expect(step.expected).toBeLessThan(1.3)
     expect(after.quiet.steps).toEqual([])
@@ -173,7 +175,7 @@ describe('the schools', () => {
   it('are compared around the same middle, the quiet one nudging at most once', () => {
     const { schools, schoolsAt } = nudgePicture(
       session('sport run\n\nwarm-up 10:00\n4 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'),
-      ilse,
+      seenBy(ilse),
       usualNudging,
       { runs: 50 },
     )
@@ -183,13 +185,16 @@ describe('the schools', () => {
     for (const school of schools) expect(school.easiest < 1000 / 263 && school.hardest > 1000 / 263).toBe(true)
   })
   it('are none where there is nothing to hold', () => {
-    const picture = nudgePicture(session('sport run\n\n45:00\n'), ilse, usualNudging, { runs: 10 })
+    const picture = nudgePicture(session('sport run\n\n45:00\n'), seenBy(ilse), usualNudging, { runs: 10 })
     expect([picture.schools, picture.schoolsAt, picture.quiet.main, picture.forecast.total.expected]).toEqual([[], null, null, 0])
   })
   it('say how far they are, rising to the end', () => {
-    const picturing = picturingNudges(session('sport run\n\n10 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'), ilse, usualNudging, {
-      runs: 1000,
-    })
+    const picturing = picturingNudges(
+      session('sport run\n\n10 times\n  6:00 @ 4:20-4:26 /km\n  recovery 1:30\n'),
+      seenBy(ilse),
+      usualNudging,
+      { runs: 1000 },
+    )
     const shares: number[] = []
     for (let step = picturing.next(); !step.done; step = picturing.next()) shares.push(step.value)
     expect(shares.length).toBeGreaterThan(5)
@@ -202,7 +207,7 @@ describe('whatever the session and the athlete', () => {
     const athletes = fc.constantFrom(ilse, { ...ilse, efforts: [] }, { ...ilse, run: {}, ride: {}, heart: {} }, { ...ilse, schools: {} })
     fc.assert(
       fc.property(arbitrarySession, athletes, (document, athlete) => {
-        const { forecast, schools } = nudgePicture(document, athlete, usualNudging, { runs: 2 })
+        const { forecast, schools } = nudgePicture(document, seenBy(athlete), usualNudging, { runs: 2 })
         for (const { expected, low, high } of [forecast.total, ...forecast.perStep])
           expect([expected, low, high].every(value => Number.isFinite(value) && value >= 0)).toBe(true)
         for (const { easiest, hardest, expected } of schools)

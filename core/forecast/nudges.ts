@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import type { Steadiness } from '../athlete/steadiness'
 import { smoothedSd, steadinessOf } from '../athlete/steadiness'
 import { itemAt, sportAt } from '../edit/item-path'
@@ -109,14 +109,14 @@ const clearOfBound = 2
 export function heldStep(
   target: ReckonedTarget,
   seconds: number,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
   nudging: Nudging,
   over = 0,
 ): HeldStep | null {
   const measure = measureOf(target)
   if (!measure || !(seconds > 0)) return null
-  const steadiness = steadinessOf(athlete, sport, measure)
+  const steadiness = steadinessOf(standpoint.athlete, sport, measure)
   const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over)))
   const settling = settlingSeconds[target.of as 'pace']
   const meant = middleOf(target)
@@ -160,12 +160,13 @@ export interface Held {
 }
 
 /** The steps of a session that a watch would judge, in their order. */
-export function heldSteps(session: Session, reckoning: Reckoning, athlete: Athlete, nudging: Nudging): Held[] {
+export function heldSteps(session: Session, reckoning: Reckoning, standpoint: Standpoint, nudging: Nudging): Held[] {
   return reckoning.flat.flatMap(entry => {
     const sport = sportAt(session, entry.path)
     const item = entry.target && itemAt(session, entry.path)
     const over = item?.kind === 'step' ? item.target?.over : undefined
-    const held = entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, athlete, sport, nudging, over) : null
+    const held =
+      entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, standpoint, sport, nudging, over) : null
     return held ? [{ entry, held }] : []
   })
 }

@@ -1,4 +1,6 @@
-import type { Athlete, BandSchoolKind } from '../athlete/athlete'
+import type { BandSchoolKind } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
+import { withAthlete } from '../athlete/standpoint'
 import { resolveTarget } from '../athlete/resolve'
 import { itemAt, sportAt } from '../edit/item-path'
 import { isPaceUnit } from '../quantity/intensity'
@@ -141,14 +143,14 @@ export function compareSchools(
   target: Target,
   resolved: ReckonedTarget,
   seconds: number,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
   nudging: Nudging,
-  context: { stepMetres?: number; on?: string } = {},
+  context: { stepMetres?: number } = {},
 ): SchoolBand[] {
   const bands: SchoolBand[] = []
   const add = (kind: SchoolBand['kind'], band: ReckonedTarget) => {
-    const held = heldStep(band, seconds, athlete, sport, nudging, target.over)
+    const held = heldStep(band, seconds, standpoint, sport, nudging, target.over)
     if (held && band.easiest !== null && band.hardest !== null)
       bands.push({
         kind,
@@ -163,7 +165,7 @@ export function compareSchools(
     for (const kind of schools) {
       const resolution = resolveTarget(
         point,
-        { ...athlete, schools: { ...athlete.schools, band: { kind } } },
+        withAthlete(standpoint, { ...standpoint.athlete, schools: { ...standpoint.athlete.schools, band: { kind } } }),
         { sport, smoothingSeconds: nudging.smoothingSeconds, ...context },
       )
       if (!resolution.ok) continue
@@ -173,7 +175,7 @@ export function compareSchools(
         continue
       }
       const middle = (easiest + hardest) / 2
-      const held = heldStep({ of, unit, easiest, hardest }, seconds, athlete, sport, nudging, target.over)
+      const held = heldStep({ of, unit, easiest, hardest }, seconds, standpoint, sport, nudging, target.over)
       const share = held ? quietShare(held, nudging) : 0
       add(kind, { of, unit, easiest: middle * (1 - share), hardest: middle * (1 + share) })
     }

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import type { Edit } from '../edit/edit'
 import { apply } from '../edit/edit'
 import { shiftTarget } from '../edit/harder'
@@ -68,21 +68,20 @@ const isAbove = (stretch: Stretch) => stretch.role === 'work' && (stretch.from >
 
 interface Judged {
   session: Session
-  athlete: Athlete
+  standpoint: Standpoint
   stretches: readonly Stretch[]
   rate: number
-  on: string | undefined
 }
 
 /** The least of the balance once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
-function leastAfter({ session, athlete, rate, on }: Judged, edits: readonly Edit[]): number | null {
+function leastAfter({ session, standpoint, rate }: Judged, edits: readonly Edit[]): number | null {
   let changed = session
   for (const edit of edits) {
-    const result = apply(changed, edit)
+    const result = apply(changed, edit, standpoint)
     if (!result.ok) return null
     changed = result.session
   }
-  const course = courseOf(changed, reckon(changed, { athlete, on }).flat, athlete)
+  const course = courseOf(changed, reckon(changed, standpoint).flat, standpoint)
   return course.ok ? reserveThrough(course.stretches, rate).least.share : null
 }
 
@@ -199,14 +198,13 @@ const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
  */
 export function verdictOn(
   session: Session,
-  athlete: Athlete,
+  standpoint: Standpoint,
   stretches: readonly Stretch[],
   course: ReserveCourse,
   rate: number,
   heart: HeartCourse | null,
-  on?: string,
 ): Verdict {
-  const judged: Judged = { session, athlete, stretches, rate, on }
+  const judged: Judged = { session, standpoint, stretches, rate }
   const { least, empty } = course
   const reach: Reach =
     least.share < edges.beyond

@@ -14,6 +14,8 @@ import { fit } from '../wrist/fit/fit'
 import { profileNamed } from '../wrist/program/profile'
 import { nudgesOf, numbersOf } from '../../bin/numbers'
 import { validateAthlete, validateRecording, validateWatchProfile } from './validate'
+import { nobody, standpointOf } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const folder = new URL('../../docs/formats/', import.meta.url)
 const ajv = new Ajv2020({ discriminator: true, strict: false, allowUnionTypes: true, formats: { 'date': true, 'date-time': true } })
@@ -42,20 +44,20 @@ describe('the formats', () => {
   })
 
   it('hold what is derived of an athlete, and the nudges of a session', () => {
-    expectFits('agonis:numbers', numbersOf(ilse, '2026-03-31'))
+    expectFits('agonis:numbers', numbersOf(standpointOf(ilse, '2026-03-31')))
     for (const script of demoScripts.slice(0, 6))
-      expectFits('agonis:nudges', nudgesOf(readScript(script).sessions[0]!, ilse, profileNamed('all-sport')!, 1, 20))
+      expectFits('agonis:nudges', nudgesOf(readScript(script, nobody).sessions[0]!, seenBy(ilse), profileNamed('all-sport')!, 1, 20))
   })
 
   it('hold what the commands print, for every demo session', () => {
     const profile = profileNamed('all-sport')!
     for (const script of demoScripts) {
-      const result = readScript(script)
+      const result = readScript(script, nobody)
       const session = result.sessions[0]!
-      const fitting = fit(session, profile, { athlete: ilse })
+      const fitting = fit(session, profile, seenBy(ilse))
       const recording = rehearse(fitting.program, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
       expectFits('agonis:read', { sessions: result.sessions, remarks: result.remarks })
-      expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
+      expectFits('agonis:reckon', withLoad(session, reckon(session, seenBy(ilse)), seenBy(ilse)))
       expectFits('agonis:fit', fitting)
       expectFits('agonis:program', fitting.program)
       expectFits('agonis:recording', recording)
@@ -66,14 +68,14 @@ describe('the formats', () => {
   it('hold what is reckoned, read and fitted of any document', () => {
     fc.assert(
       fc.property(arbitrarySession, session => {
-        expectFits('agonis:reckon', withLoad(session, reckon(session, { athlete: ilse }), ilse))
-        expectFits('agonis:fit', fit(session, profileNamed('runner')!, { athlete: ilse }))
+        expectFits('agonis:reckon', withLoad(session, reckon(session, seenBy(ilse)), seenBy(ilse)))
+        expectFits('agonis:fit', fit(session, profileNamed('runner')!, seenBy(ilse)))
       }),
       { numRuns: 200 },
     )
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme' }), text => {
-        const { sessions, remarks } = readScript(text)
+        const { sessions, remarks } = readScript(text, nobody)
         expectFits('agonis:read', { sessions, remarks })
       }),
       { numRuns: 300 },

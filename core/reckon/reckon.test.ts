@@ -7,6 +7,8 @@ import { readScript } from '../script/read'
 import { defaultBike, powerAtSpeed, speedAtPower } from './cycling'
 import { lapMetres } from './lap'
 import { knownSeconds, reckon } from './reckon'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const athlete: Athlete = {
   format: 'agonis.athlete',
@@ -19,45 +21,45 @@ const athlete: Athlete = {
   easyPace: { run: 360, swim: 1200 },
   recoveryPace: { run: 400 },
 }
-const session = (text: string) => readScript(text).sessions[0]!
+const session = (text: string) => readScript(text, nobody).sessions[0]!
 const interval = (low: number | null, likely: number | null, high: number | null) => ({ low, likely, high })
 
 describe('what a session comes to', () => {
   it('counts the nested set to 3120 s, 19 steps, none open', () => {
-    const reckoning = reckon(session('16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'))
+    const reckoning = reckon(session('16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'), nobody)
     expect(reckoning.seconds).toEqual(interval(3120, 3120, 3120))
     expect(reckoning.flat).toHaveLength(19)
     expect(reckoning.open).toBe(0)
   })
 
   it('knows 3840 s of a session with one open step', () => {
-    const reckoning = reckon(session('25 min warm-up, 3 x (9 min @ 4:30-4:40 /km, 4 min recovery), cool-down until press'))
+    const reckoning = reckon(session('25 min warm-up, 3 x (9 min @ 4:30-4:40 /km, 4 min recovery), cool-down until press'), nobody)
     expect(knownSeconds(reckoning)).toBe(3840)
     expect(reckoning.open).toBe(1)
     expect(reckoning.seconds).toEqual(interval(3840, 3840 + 600, null))
   })
 
   it('takes the mean of the paces as likely and swaps the ends for time', () => {
-    const [step] = reckon(session('sport run\n\n1 km @ 4:00-5:00 /km')).flat
+    const [step] = reckon(session('sport run\n\n1 km @ 4:00-5:00 /km'), nobody).flat
     expect(step!.seconds).toEqual(interval(240, 270, 300))
     expect(step!.metres).toEqual(interval(1000, 1000, 1000))
   })
 
   it('gives one point the room of the band school on both sides', () => {
     const even = { ...athlete, schools: { band: { kind: 'even' as const } } }
-    const [step] = reckon(session('sport run\n\n1 km @ 4:00 /km'), { athlete: even }).flat
+    const [step] = reckon(session('sport run\n\n1 km @ 4:00 /km'), seenBy(even)).flat
     expect(step!.seconds).toEqual(interval(235, 240, 245))
   })
 
   it('says what is missing instead of a zero', () => {
-    const reckoning = reckon(session('sport run\n\n6 times\n  800 m @ 5k effort\n  rest 1:30'))
+    const reckoning = reckon(session('sport run\n\n6 times\n  800 m @ 5k effort\n  rest 1:30'), nobody)
     expect(reckoning.seconds.likely).toBeNull()
     expect(reckoning.metres.likely).toBe(4800)
     expect(reckoning.remarks).toContainEqual({ path: '1.1', code: 'target-unresolved', said: 'needs a run race or time trial' })
   })
 
   it('unrolls a repeat until a distance and cuts its last step', () => {
-    const reckoning = reckon(session('sport run\n\nrepeat for 2 km\n  3:00 @ 4:00 /km\n  rest 1:00'), { athlete })
+    const reckoning = reckon(session('sport run\n\nrepeat for 2 km\n  3:00 @ 4:00 /km\n  rest 1:00'), seenBy(athlete))
     expect(reckoning.flat.map(step => [step.path, step.round, step.metres.likely, step.partial])).toEqual([
       ['1.1', [1], 750, undefined],
       ['1.2', [1], 0, undefined],
@@ -70,22 +72,23 @@ describe('what a session comes to', () => {
   })
 
   it('lets the last send-off end at the touch, the others at the clock', () => {
-    const reckoning = reckon(session('sport swim\n\n3 times\n  100 m on 2:00 @ 1:50 /100m'), {
-      athlete: { ...athlete, schools: { band: { kind: 'percent' } } },
-    })
+    const reckoning = reckon(
+      session('sport swim\n\n3 times\n  100 m on 2:00 @ 1:50 /100m'),
+      seenBy({ ...athlete, schools: { band: { kind: 'percent' } } }),
+    )
     expect(reckoning.seconds.likely).toBe(120 + 120 + 110)
     expect(reckoning.flat[0]!.swimSeconds!.likely).toBe(110)
   })
 
   it('goes by the forces on the bike for the way of a ride', () => {
-    const reckoning = reckon(session('sport ride\nplace outdoors\n\n1:00:00 @ 200 W'), { athlete })
+    const reckoning = reckon(session('sport ride\nplace outdoors\n\n1:00:00 @ 200 W'), seenBy(athlete))
     expect(reckoning.metres.likely! / 3600).toBeCloseTo(speedAtPower(200, 71, defaultBike), 2)
   })
 
   it('holds on documents of every kind: low, likely and high in order, no NaN, and every flat step once', () => {
     fc.assert(
       fc.property(arbitrarySession, document => {
-        const reckoning = reckon(document, { athlete })
+        const reckoning = reckon(document, seenBy(athlete))
         for (const part of [reckoning, ...reckoning.flat]) {
           for (const value of [part.seconds, part.metres]) {
             const ends = [value.low, value.likely, value.high].filter(end => end !== null)

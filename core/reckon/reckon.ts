@@ -1,5 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
-import { unknownAthlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, Place, Session, Step } from '../session/document'
@@ -48,10 +47,10 @@ export interface Reckoning {
   remarks: ReckonRemark[]
 }
 
-export interface ReckonOptions {
-  athlete?: Athlete
+/** What a reckoning is made for: from where it is seen, and the watch's smoothing where one is named. */
+interface ReckonContext {
+  standpoint: Standpoint
   smoothingSeconds?: number
-  on?: string
 }
 
 interface Reckoned {
@@ -60,15 +59,14 @@ interface Reckoned {
   isOpen: boolean
 }
 
-function reckonStep(flat: FlatStep, options: ReckonOptions, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
+function reckonStep(flat: FlatStep, context: ReckonContext, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
   const { step, path, round, rounds } = flat
   const { said, isOpen, ...measured } = measureStep(
     step,
     flat.sport,
     flat.place?.kind,
-    options.athlete ?? unknownAthlete,
-    options.smoothingSeconds,
-    options.on,
+    context.standpoint,
+    context.smoothingSeconds,
     isLast,
   )
   for (const [code, words] of said) remarks.set(`${path} ${code} ${words}`, { path, code, said: words })
@@ -91,7 +89,7 @@ interface OpenBlock {
 }
 
 /** Goes through the steps; a repeat until a distance or time is unrolled until its likely measure is used up. */
-function unroll(session: Session, options: ReckonOptions, remarks: Map<string, ReckonRemark>): Reckoned[] {
+function unroll(session: Session, context: ReckonContext, remarks: Map<string, ReckonRemark>): Reckoned[] {
   const reckoned: Reckoned[] = []
   const openBlocks = new Map<string, OpenBlock>()
   const key = (block: Block, depth: number, round: readonly number[]) => `${depth} ${round.slice(0, depth).join('.')} ${idOf(block)}`
@@ -116,7 +114,7 @@ function unroll(session: Session, options: ReckonOptions, remarks: Map<string, R
         })
         return false
       }
-      const next = reckonStep(flat, options, remarks, false)
+      const next = reckonStep(flat, context, remarks, false)
       if (openBlocks.size > 0)
         shorten(
           next,
@@ -181,13 +179,13 @@ function amountFor(open: OpenBlock, { entry, flat }: Reckoned): number | null {
  * Sums are interval sums; a null in any part makes that end of the sum null. An open step counts 0 in low, the usual
  * length in likely and null in high. A repeat until a distance or time is unrolled on the likely clock.
  *
- * @param options.athlete without one, only what was said in absolute numbers is known
- * @param options.on the day it is judged, ISO date
+ * @param watch.smoothingSeconds the watch's, 3 s where none is named
  */
-export function reckon(session: Session, options: ReckonOptions = {}): Reckoning {
+export function reckon(session: Session, standpoint: Standpoint, watch: { smoothingSeconds?: number } = {}): Reckoning {
+  const context: ReckonContext = { standpoint, smoothingSeconds: watch.smoothingSeconds }
   const found = new Map<string, ReckonRemark>()
-  const reckoned = unroll(session, options, found)
-  settleLastSendOff(reckoned, options, found)
+  const reckoned = unroll(session, context, found)
+  settleLastSendOff(reckoned, context, found)
   let seconds = zero
   let metres = zero
   let clock: number | null = 0
@@ -209,10 +207,10 @@ export function reckon(session: Session, options: ReckonOptions = {}): Reckoning
 }
 
 /** The last send-off of a session ends at the touch. */
-function settleLastSendOff(reckoned: Reckoned[], options: ReckonOptions, found: Map<string, ReckonRemark>): void {
+function settleLastSendOff(reckoned: Reckoned[], context: ReckonContext, found: Map<string, ReckonRemark>): void {
   const last = reckoned.at(-1)
   if (last?.entry.end.on !== 'send-off') return
-  const settled = reckonStep(last.flat, options, found, true)
+  const settled = reckonStep(last.flat, context, found, true)
   last.entry.seconds = settled.entry.seconds
 }
 

@@ -7,10 +7,12 @@ import { readScript } from '../script/read'
 import { printItem } from '../script/print'
 import { reckon } from './reckon'
 import { effortAxis, hardSeconds, sheetRows } from './sheet'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const rowsOf = (text: string, athlete = ilse) => {
-  const session = readScript(text).sessions[0]!
-  return sheetRows(session, reckon(session, { athlete }), athlete)
+  const session = readScript(text, nobody).sessions[0]!
+  return sheetRows(session, reckon(session, seenBy(athlete)), seenBy(athlete))
 }
 
 describe('the rows of the cue sheet', () => {
@@ -86,14 +88,14 @@ describe('the rows of the cue sheet', () => {
   })
 
   it('count the hard part', () => {
-    const session = readScript('sport ride\n\n10:00 @ 65-75 %CP\n3 times\n  2:00 @ 100-105 %CP\n  recovery 1:00').sessions[0]!
-    expect(hardSeconds(session, reckon(session, { athlete: ilse }), ilse)).toBe(360)
+    const session = readScript('sport ride\n\n10:00 @ 65-75 %CP\n3 times\n  2:00 @ 100-105 %CP\n  recovery 1:00', nobody).sessions[0]!
+    expect(hardSeconds(session, reckon(session, seenBy(ilse)), seenBy(ilse))).toBe(360)
   })
 
   it('are one for every item of any document, in its words', () => {
     fc.assert(
       fc.property(arbitrarySession, session => {
-        const found = sheetRows(session, reckon(session, { athlete: ilse }), ilse)
+        const found = sheetRows(session, reckon(session, seenBy(ilse)), seenBy(ilse))
         const printed = session.items
           .map(item => printItem(item))
           .join('\n')
@@ -113,8 +115,8 @@ describe('the rows of the cue sheet', () => {
 
 describe('a repeat until a distance or time', () => {
   const comesTo = (text: string) => {
-    const session = readScript(text).sessions[0]!
-    return sheetRows(session, reckon(session, { athlete: ilse }), ilse)[0]!.comesTo
+    const session = readScript(text, nobody).sessions[0]!
+    return sheetRows(session, reckon(session, seenBy(ilse)), seenBy(ilse))[0]!.comesTo
   }
   it('says how many rounds it likely takes, with the range of its bands', () => {
     expect(comesTo('sport run\n\nrepeat for 5 km\n  4:00 @ 4:20-4:40 /km\n  rest 1:30\n')).toBe('about 6 rounds')

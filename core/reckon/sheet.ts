@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { heartOf, unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
 import { formatTime, sayDuration } from '../quantity/time'
@@ -36,19 +36,19 @@ export const effortAxis = { low: 45, high: 130 } as const
 type Reckoned = NonNullable<ReckonedStep['target']>
 
 /** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
-export const onEffortAxis = remembered((target: Reckoned, athlete: Athlete, sport: Sport): { low: number; high: number } | null => {
+export const onEffortAxis = remembered((target: Reckoned, standpoint: Standpoint, sport: Sport): { low: number; high: number } | null => {
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {
-        const critical = sport === 'swim' ? undefined : athlete[sport]?.criticalPower
+        const critical = sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'm/s': {
-        const critical = sport === 'ride' ? undefined : athlete[sport]?.criticalSpeed
+        const critical = sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'bpm': {
-        const { rest, max } = heartOf(athlete, sport)
+        const { rest, max } = heartOf(standpoint.athlete, sport)
         return rest === undefined || max === undefined ? null : ((value - rest) / (max - rest) / 0.88) * 100
       }
       case 'of 10':
@@ -78,8 +78,8 @@ const asProgramTarget = (target: Reckoned): ProgramTarget => ({
 })
 
 /** A target's numbers as the athlete reads them in a sport. */
-const targetWords = remembered((target: Reckoned, athlete: Athlete, sport: Sport) =>
-  sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(athlete)[sport])),
+const targetWords = remembered((target: Reckoned, standpoint: Standpoint, sport: Sport) =>
+  sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport])),
 )
 
 const stepWords = remembered(printStep)
@@ -87,10 +87,10 @@ const stepWords = remembered(printStep)
 /** Forecast metres below two kilometres with the digits they deserve. */
 const aboutMetres = (metres: number) => (metres < 200 ? Math.round(metres / 5) * 5 : metres < 2000 ? Math.round(metres / 10) * 10 : metres)
 
-function stepComesTo(step: Step, entry: ReckonedStep | undefined, athlete: Athlete, sport: Sport): string {
+function stepComesTo(step: Step, entry: ReckonedStep | undefined, standpoint: Standpoint, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
-  if (entry.target) return targetWords(entry.target, athlete, sport)
-  const unit = sport === 'swim' ? 'km' : unitsOf(athlete)[sport]
+  if (entry.target) return targetWords(entry.target, standpoint, sport)
+  const unit = sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport]
   const { seconds, metres } = entry
   if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
   if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(aboutMetres(metres.likely), unit)}` : ''
@@ -156,7 +156,7 @@ function blockComesTo(block: Block, seconds: number | null, path: string, flat: 
  *
  * @param reckoning of the same session and athlete
  */
-export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athlete): SheetRow[] {
+export function sheetRows(session: Session, reckoning: Reckoning, standpoint: Standpoint): SheetRow[] {
   const index = new Map<string, number>()
   const starts: (number | null)[] = []
   let metres: number | null = 0
@@ -182,8 +182,8 @@ export function sheetRows(session: Session, reckoning: Reckoning, athlete: Athle
           break
         case 'step':
           row.words = stepWords(item)
-          row.comesTo = stepComesTo(item, found.first, athlete, sport)
-          row.band = found.first?.target ? onEffortAxis(found.first.target, athlete, sport) : null
+          row.comesTo = stepComesTo(item, found.first, standpoint, sport)
+          row.band = found.first?.target ? onEffortAxis(found.first.target, standpoint, sport) : null
           break
         case 'leg':
           row.words = `leg ${item.sport}`
@@ -218,10 +218,10 @@ function blankRow(path: string, depth: number, kind: Item['kind'], found: Found,
 }
 
 /** Seconds at or above nine tenths of critical, likely: the hard part of a session. */
-export function hardSeconds(session: Session, reckoning: Reckoning, athlete: Athlete): number {
+export function hardSeconds(session: Session, reckoning: Reckoning, standpoint: Standpoint): number {
   const sport: Sport = session.sport === 'multi' ? 'run' : session.sport
   return reckoning.flat.reduce((sum, entry) => {
-    const band = entry.target ? onEffortAxis(entry.target, athlete, sport) : null
+    const band = entry.target ? onEffortAxis(entry.target, standpoint, sport) : null
     return band && (band.low + band.high) / 2 >= 90 ? sum + (entry.seconds.likely ?? 0) : sum
   }, 0)
 }

@@ -7,6 +7,8 @@ import { readScript } from '../script/read'
 import { defaultBike, speedAtPower } from './cycling'
 import { add, exactly, mapInterval, roundInterval, unknown } from './interval'
 import { metresIn, secondsOver, speedOfStep } from './speed'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const athlete: Athlete = {
   format: 'agonis.athlete',
@@ -21,9 +23,9 @@ const athlete: Athlete = {
   schools: { band: { kind: 'even' } },
 }
 function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place['kind']) {
-  const step = readScript(`sport ${sport}\n\n${row}\n`).sessions[0]!.items[0] as Step
-  const resolution = step.target && resolveTarget(step.target, who, { sport })
-  return speedOfStep(step, resolution?.ok ? resolution.target : undefined, who, sport, place)
+  const step = readScript(`sport ${sport}\n\n${row}\n`, nobody).sessions[0]!.items[0] as Step
+  const resolution = step.target && resolveTarget(step.target, seenBy(who), { sport })
+  return speedOfStep(step, resolution?.ok ? resolution.target : undefined, seenBy(who), sport, place)
 }
 
 describe('the speed of a step', () => {

@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { speedOfPace } from '../athlete/athlete'
 import { resolveEffort } from '../athlete/named-effort'
 import type { ResolvedTarget } from '../athlete/resolve'
@@ -18,21 +18,21 @@ export interface SpeedReading {
 const meanOfPaces = (a: number, b: number) => 2 / (1 / a + 1 / b)
 
 /** Speed of a power: on the bike by the forces on it, on foot in proportion to critical power and speed. */
-function speedOfPower(watts: number, athlete: Athlete, sport: Sport): number | null {
+function speedOfPower(watts: number, standpoint: Standpoint, sport: Sport): number | null {
   if (sport === 'ride') {
-    const bike = athlete.ride?.bike ?? defaultBike
-    return speedAtPower(watts, (athlete.massKg ?? 75) + bike.massKg, bike)
+    const bike = standpoint.athlete.ride?.bike ?? defaultBike
+    return speedAtPower(watts, (standpoint.athlete.massKg ?? 75) + bike.massKg, bike)
   }
-  const { criticalPower, criticalSpeed } = athlete.run ?? {}
+  const { criticalPower, criticalSpeed } = standpoint.athlete.run ?? {}
   return criticalPower === undefined || criticalSpeed === undefined ? null : (criticalSpeed * watts) / criticalPower
 }
 
-function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place: Place['kind'] | undefined): SpeedReading | null {
+function ofTarget(target: ResolvedTarget, standpoint: Standpoint, sport: Sport, place: Place['kind'] | undefined): SpeedReading | null {
   if (target.of !== 'pace' && target.of !== 'power') return null
   if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
   const toSpeed = (value: number | undefined) => {
     if (value === undefined) return null
-    return target.of === 'pace' ? value : speedOfPower(value, athlete, sport)
+    return target.of === 'pace' ? value : speedOfPower(value, standpoint, sport)
   }
   const ends = [target, target.to ?? target]
   const low = ends.map(end => toSpeed(end.easiest))
@@ -51,13 +51,13 @@ function ofTarget(target: ResolvedTarget, athlete: Athlete, sport: Sport, place:
 /** Around a pace nobody set: a tenth to either side. */
 const loosely = (speed: number): Interval => ({ low: speed * 0.9, likely: speed, high: speed * 1.1 })
 
-function easySpeed(athlete: Athlete, sport: Sport): number | undefined {
-  const own = speedOfPace(athlete.easyPace, sport)
+function easySpeed(standpoint: Standpoint, sport: Sport): number | undefined {
+  const own = speedOfPace(standpoint.athlete.easyPace, sport)
   if (own !== undefined) return own
-  const effort = resolveEffort(athlete, sport, 'easy')
+  const effort = resolveEffort(standpoint, sport, 'easy')
   if (!effort.ok) return undefined
   const value = (effort.easiest! + effort.hardest!) / 2
-  return effort.of === 'pace' ? value : (speedOfPower(value, athlete, sport) ?? undefined)
+  return effort.of === 'pace' ? value : (speedOfPower(value, standpoint, sport) ?? undefined)
 }
 
 /**
@@ -67,19 +67,19 @@ function easySpeed(athlete: Athlete, sport: Sport): number | undefined {
 export function speedOfStep(
   step: Step,
   target: ResolvedTarget | undefined,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
   place?: Place['kind'],
 ): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
   if (place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
-  const told = target && ofTarget(target, athlete, sport, place)
+  const told = target && ofTarget(target, standpoint, sport, place)
   if (told) return told
-  const walking = step.manner === 'walk' ? speedOfPace(athlete.walkPace, sport) : undefined
+  const walking = step.manner === 'walk' ? speedOfPace(standpoint.athlete.walkPace, sport) : undefined
   if (walking !== undefined) return { speed: loosely(walking) }
-  const easy = easySpeed(athlete, sport)
+  const easy = easySpeed(standpoint, sport)
   if (step.role === 'recovery' || step.role === 'transition') {
-    const recovery = speedOfPace(athlete.recoveryPace, sport) ?? easy
+    const recovery = speedOfPace(standpoint.athlete.recoveryPace, sport) ?? easy
     return recovery === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(recovery) }
   }
   if (step.role === 'work' && !target && step.manner !== 'jog') {

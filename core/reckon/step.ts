@@ -1,4 +1,4 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { usualSecondsOf } from '../athlete/athlete'
 import { slopeOf } from '../athlete/grade'
 import type { ResolvedTarget } from '../athlete/resolve'
@@ -32,7 +32,7 @@ function energySeconds(
   kilocalories: number,
   target: ResolvedTarget | undefined,
   speed: Interval,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
 ): Interval {
   const aboutFifteen = (seconds: number): Interval => ({ low: seconds * 0.85, likely: seconds, high: seconds * 1.15 })
@@ -41,8 +41,8 @@ function energySeconds(
     const mean = watts.reduce((sum, value) => sum + value, 0) / watts.length
     return aboutFifteen(pedalJoulesOf(kilocalories) / mean)
   }
-  if (sport === 'run' && athlete.massKg !== undefined && speed.likely) {
-    return aboutFifteen(((kilocalories / athlete.massKg) * 1000) / speed.likely)
+  if (sport === 'run' && standpoint.athlete.massKg !== undefined && speed.likely) {
+    return aboutFifteen(((kilocalories / standpoint.athlete.massKg) * 1000) / speed.likely)
   }
   return unknown
 }
@@ -72,7 +72,7 @@ function measure(
   step: Step,
   target: ResolvedTarget | undefined,
   speed: Interval,
-  athlete: Athlete,
+  standpoint: Standpoint,
   sport: Sport,
   isLast: boolean,
 ): Measured {
@@ -91,11 +91,11 @@ function measure(
     }
     case 'press':
     case 'heart-rate': {
-      const seconds: Interval = { low: 0, likely: usualSecondsOf(athlete, step.role), high: null }
+      const seconds: Interval = { low: 0, likely: usualSecondsOf(standpoint.athlete, step.role), high: null }
       return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
     }
     case 'energy': {
-      const seconds = energySeconds(end.kilocalories, target, speed, athlete, sport)
+      const seconds = energySeconds(end.kilocalories, target, speed, standpoint, sport)
       return { seconds, metres: metresIn(seconds, speed), isOpen: false }
     }
     case 'send-off': {
@@ -105,7 +105,7 @@ function measure(
       return { seconds, metres: exactly(metres), swimSeconds, isOpen: false }
     }
     case 'first': {
-      const [a, b] = end.of.map(part => measure(part, step, target, speed, athlete, sport, isLast)) as [Measured, Measured]
+      const [a, b] = end.of.map(part => measure(part, step, target, speed, standpoint, sport, isLast)) as [Measured, Measured]
       return { seconds: firstOf(a.seconds, b.seconds), metres: firstOf(a.metres, b.metres), isOpen: a.isOpen && b.isOpen }
     }
   }
@@ -139,7 +139,6 @@ export interface MeasuredStep extends Measured {
  * What one step comes to.
  *
  * @param smoothingSeconds the watch's, 3 where not told
- * @param on the day it is judged, ISO date
  * @param isLast the last send-off of a session ends at the touch
  */
 export const measureStep = remembered(
@@ -147,31 +146,29 @@ export const measureStep = remembered(
     step: Step,
     sport: SessionSport,
     place: Place['kind'] | undefined,
-    athlete: Athlete,
+    standpoint: Standpoint,
     smoothingSeconds: number | undefined,
-    on: string | undefined,
     isLast: boolean,
   ): MeasuredStep => {
     if (sport === 'multi') {
-      const { seconds, isOpen } = measure(step.end, step, undefined, unknown, athlete, 'run', isLast)
+      const { seconds, isOpen } = measure(step.end, step, undefined, unknown, standpoint, 'run', isLast)
       return { seconds, metres: unknown, isOpen, said: [] }
     }
     const said: MeasuredStep['said'] = []
     let target: ResolvedTarget | undefined
     if (step.target) {
-      const resolution = resolveTarget(step.target, athlete, {
+      const resolution = resolveTarget(step.target, standpoint, {
         sport,
         stepMetres: distanceOf(step.end),
         smoothingSeconds,
-        on,
         slope: step.grade && slopeOf(step.grade),
       })
       if (resolution.ok) target = resolution.target
       else said.push(['target-unresolved', `needs ${resolution.missing}`])
     }
     const reading: SpeedReading =
-      step.target && !target && step.role === 'work' ? { speed: unknown } : speedOfStep(step, target, athlete, sport, place)
-    const { swimSeconds, ...measured } = measure(step.end, step, target, reading.speed, athlete, sport, isLast)
+      step.target && !target && step.role === 'work' ? { speed: unknown } : speedOfStep(step, target, standpoint, sport, place)
+    const { swimSeconds, ...measured } = measure(step.end, step, target, reading.speed, standpoint, sport, isLast)
     if (reading.guessed) said.push(['speed-guessed', reading.guessed])
     if (reading.missing) {
       if (measured.seconds.likely === null) said.push(['time-unknown', `how long it takes is not known: it needs ${reading.missing}`])

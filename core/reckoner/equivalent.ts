@@ -1,7 +1,7 @@
-import type { Athlete } from '../athlete/athlete'
+import type { Standpoint } from '../athlete/standpoint'
 import { oxygenCapacity, secondsAtCapacity } from '../athlete/oxygen'
 import { fitPowerLaw, secondsFor } from '../athlete/power-law'
-import { raceLawOf } from '../athlete/named-effort'
+import { raceEffortsOf, raceLawOf } from '../athlete/named-effort'
 import type { Sport } from '../session/document'
 
 export interface EquivalentTime {
@@ -15,7 +15,7 @@ export interface EquivalentTime {
 /**
  * What one performance speaks of over other distances, by two schools.
  *
- * @param athlete whose exponent is taken; the customary one of the sport without efforts
+ * @param standpoint whose exponent is taken; the customary one of the sport without efforts
  * @returns seconds; empty for a performance of nothing
  * @source Riegel (1981); Daniels & Gilbert (1979)
  * @example equivalentTimes({ metres: 10000, seconds: 2820 }, [5000], 'run', unknown)[0].byPowerLaw // 1352
@@ -24,15 +24,12 @@ export function equivalentTimes(
   known: { metres: number; seconds: number },
   distances: readonly number[],
   sport: Sport,
-  athlete: Athlete,
+  standpoint: Standpoint,
 ): EquivalentTime[] {
   if (!(known.metres > 0) || !(known.seconds > 0)) return []
-  const own = raceLawOf(athlete, sport)
+  const own = raceLawOf(standpoint, sport)
   const law = fitPowerLaw(sport, [known])!
-  const exponent =
-    own && (athlete.efforts ?? []).filter(effort => effort.sport === sport && effort.metres !== undefined).length > 1
-      ? own.exponent
-      : law.exponent
+  const exponent = own && raceEffortsOf(standpoint, sport).length > 1 ? own.exponent : law.exponent
   const capacity = sport === 'run' ? oxygenCapacity(known.metres, known.seconds) : null
   return distances
     .filter(metres => metres > 0)

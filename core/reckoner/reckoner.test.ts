@@ -14,6 +14,7 @@ import { movementOf } from './movement'
 import { pacedSplits } from './pacing'
 import { sendOffsFor } from './send-off'
 import { beltFor, flatFor } from './treadmill'
+import { nobody } from '../athlete/standpoint'
 
 const positive = fc.double({ min: 0.01, max: 1e6, noNaN: true })
 
@@ -122,14 +123,14 @@ describe('home by', () => {
 
 describe('the rest of the reckoner', () => {
   it('gives equivalent times by both schools (Riegel 1981, Daniels & Gilbert 1979)', () => {
-    const [five] = equivalentTimes({ metres: 10_000, seconds: 2820 }, [5000], 'run', unknownAthlete)
+    const [five] = equivalentTimes({ metres: 10_000, seconds: 2820 }, [5000], 'run', nobody)
     expect(five!.byPowerLaw).toBeCloseTo(2820 * 0.5 ** 1.06, 6)
     expect(Math.abs(five!.byOxygen! - five!.byPowerLaw)).toBeLessThan(15)
-    expect(equivalentTimes({ metres: 400, seconds: 436 }, [1500], 'swim', unknownAthlete)[0]).toMatchObject({
+    expect(equivalentTimes({ metres: 400, seconds: 436 }, [1500], 'swim', nobody)[0]).toMatchObject({
       byOxygen: null,
       byPowerLaw: expect.closeTo(436 * 3.75 ** 1.03, 6),
     })
-    expect(equivalentTimes({ metres: 0, seconds: 1 }, [5000], 'run', unknownAthlete)).toEqual([])
+    expect(equivalentTimes({ metres: 0, seconds: 1 }, [5000], 'run', nobody)).toEqual([])
   })
   it('gives the belt speed on a grade, and back (Minetti 2002)', () => {
     expect(beltFor(4, 6)).toBeCloseTo(4 / gradeFactor(0.06), 9)
@@ -150,6 +151,7 @@ describe('the rest of the reckoner', () => {
     expect([fuelTimes({ first: 2400, every: 0 }, 7200), fuelTimes({ first: 2400, every: 1200 }, 1800)]).toEqual([[], []])
     const { sessions, remarks } = readScript(
       `sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null)}\n${fuelPrompt('eat', { first: 3600, every: 1800 }, 2)}\n\n2:00:00\n`,
+      nobody,
     )
     expect(sessions[0]!.prompts).toEqual([
       { say: 'drink', from: 2400, every: 1200 },
@@ -174,7 +176,7 @@ describe('whatever is typed', () => {
             pacedSplits(a, b, Math.max(a / 50, 1e-3), pacing, c).every(split => isSound(split.seconds) && isSound(split.elapsed)),
           ).toBe(true)
           expect(
-            equivalentTimes({ metres: a, seconds: b }, [400, 5000], 'run', unknownAthlete).every(
+            equivalentTimes({ metres: a, seconds: b }, [400, 5000], 'run', nobody).every(
               row => isSound(row.byPowerLaw) && (row.byOxygen === null || isSound(row.byOxygen)),
             ),
           ).toBe(true)

@@ -12,8 +12,10 @@ import { addMarks, addReading, emptyRecorder, finishRecording } from './recorder
 import type { Mark, Recording } from './recording'
 import { checkRecording } from './recording'
 import { plannedSteps, score } from './score'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
-const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
+const programOf = (text: string): Program => fit(readScript(text, nobody).sessions[0]!, profileNamed('all-sport')!, seenBy(ilse)).program
 
 /** A recording of one sample a second; `speedAt` gives the metres of each second, null for no signal. */
 function recordingOf(

@@ -7,6 +7,8 @@ import { profileNamed } from '../wrist/program/profile'
 import type { Recording } from './recording'
 import { score } from './score'
 import { learnSteadiness } from './steadiness'
+import { nobody } from '../athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
 const athlete: Athlete = {
   format: 'agonis.athlete',
@@ -16,9 +18,9 @@ const athlete: Athlete = {
   schools: { band: { kind: 'even' } },
 }
 const { program } = fit(
-  readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n').sessions[0]!,
+  readScript('sport ride\n\n2 times\n  20:00 @ 190-210 W\n  recovery 1:00\n', nobody).sessions[0]!,
   profileNamed('all-sport')!,
-  { athlete },
+  seenBy(athlete),
 )
 
 /** A recording whose power wanders as planted. */
@@ -58,9 +60,11 @@ describe('steadiness learnt from recordings', () => {
   })
   it('is not misled by metres rounded to the tenth', () => {
     const swim: Athlete = { ...athlete, swim: { criticalSpeed: 0.9 } }
-    const swum = fit(readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n').sessions[0]!, profileNamed('all-sport')!, {
-      athlete: swim,
-    }).program
+    const swum = fit(
+      readScript('sport swim\n\n30:00 @ 1:45-1:55 /100m\n', nobody).sessions[0]!,
+      profileNamed('all-sport')!,
+      seenBy(swim),
+    ).program
     const normal = normalsFrom(4)
     const phi = Math.exp(-1 / 6)
     let [noise, metres] = [0.03 * normal(), 0]

@@ -7,6 +7,7 @@ import { normalise } from '../session/normalise'
 import type { RowResult } from './as-run'
 import { parseResult, printAsRun, printResult, resultsOf } from './as-run'
 import type { ScoredStep } from '../record/score'
+import { nobody } from '../athlete/standpoint'
 
 const runs = Number(process.env.LAW_RUNS ?? 2000) / 4
 const round = fc.oneof(
@@ -28,7 +29,7 @@ describe('the script with what came of it', () => {
   it('stands behind each row and reads back', () => {
     const text =
       'sport run\n\nwarm-up 10:00  => 1850 m\n3 times, drop last recovery\n  400 m @ 5k effort  => 1:31 1:32 1:36, held 88 %  # tall\n  recovery 1:30 jog  => 220 m, not done\ncool-down until press  => 8:02\n'
-    const { sessions, results, remarks } = readScript(text)
+    const { sessions, results, remarks } = readScript(text, nobody)
     expect(remarks).toEqual([])
     expect(results[0]!.get('2.1')).toEqual({ rounds: [{ seconds: 91 }, { seconds: 92 }, { seconds: 96 }], held: 0.88 })
     expect(results[0]!.get('2.2')).toEqual({ rounds: [{ metres: 220 }, null] })
@@ -37,8 +38,8 @@ describe('the script with what came of it', () => {
   })
 
   it('leaves an arrow alone that is no result', () => {
-    expect(readScript('sport run\n\n5:00  # a => b\n').sessions[0]!.items[0]).toMatchObject({ note: 'a => b' })
-    expect(readScript('sport run\n\n5:00  # a  => 1:00\n').sessions[0]!.items[0]).toMatchObject({ note: 'a  => 1:00' })
+    expect(readScript('sport run\n\n5:00  # a => b\n', nobody).sessions[0]!.items[0]).toMatchObject({ note: 'a => b' })
+    expect(readScript('sport run\n\n5:00  # a  => 1:00\n', nobody).sessions[0]!.items[0]).toMatchObject({ note: 'a  => 1:00' })
     expect(parseResult('soon')).toBeNull()
     expect(parseResult('')).toBeNull()
   })
@@ -60,7 +61,7 @@ describe('the script with what came of it', () => {
             .slice(0, rows.length)
             .map((path, index) => [path, rows[index]!]),
         )
-        const read = readScript(printAsRun(session, results))
+        const read = readScript(printAsRun(session, results), nobody)
         expect(normalise(read.sessions[0]!)).toEqual(normalise(session))
         expect(read.results[0]).toEqual(results)
       }),
@@ -69,7 +70,7 @@ describe('the script with what came of it', () => {
   }, 120_000)
 
   it('takes times for distances, distances for times and the mean held from a score', () => {
-    const { sessions } = readScript('sport run\n\n2 times\n  400 m @ 5k effort\n  recovery 1:00\n')
+    const { sessions } = readScript('sport run\n\n2 times\n  400 m @ 5k effort\n  recovery 1:00\n', nobody)
     const step = (
       path: string,
       seconds: number,

@@ -3,12 +3,13 @@ import { describe, expect, it } from 'vitest'
 import { loadCorpus, optionsFor } from '../../tests/corpus/corpus'
 import { coverText } from './coverage'
 import { readScript } from './read'
+import { nobody } from '../athlete/standpoint'
 
 const runs = Number(process.env.LAW_RUNS ?? 2000)
 
 /** Words that no reading, remark or sign accounts for. */
 function lost(text: string, options = {}): string[] {
-  const result = readScript(text, options)
+  const result = readScript(text, nobody, options)
   const told = new Set(
     result.remarks.filter(remark => !['spelling', 'sport', 'legs', 'doubt-open'].includes(remark.code)).map(remark => remark.line),
   )
@@ -108,7 +109,7 @@ describe('what became of every word', () => {
       fc.property(message, text => {
         const lines = text.split(/\r\n|\n|\r/)
         const again = lines.map(() => '')
-        for (const stretch of coverText(text, readScript(text))) again[stretch.line - 1] += stretch.text
+        for (const stretch of coverText(text, readScript(text, nobody))) again[stretch.line - 1] += stretch.text
         expect(again).toEqual(lines)
       }),
       { numRuns: runs },
@@ -132,7 +133,7 @@ describe('what became of every word', () => {
 
   it('links words to the rows they became and shows what became none', () => {
     const text = 'Hi Ilse!\n2 km easy, 4 x 100 m fast along the quay'
-    const stretches = coverText(text, readScript(text)).map(({ kind, path, text: words }) => [kind, path, words.trim()])
+    const stretches = coverText(text, readScript(text, nobody)).map(({ kind, path, text: words }) => [kind, path, words.trim()])
     expect(stretches).toEqual([
       ['left-over', undefined, 'Hi Ilse!'],
       ['row', '1', '2 km easy'],

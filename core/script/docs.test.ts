@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { printAsRun } from './as-run'
 import { readScript } from './read'
 import { printSession } from './print'
+import { nobody } from '../athlete/standpoint'
 
 const page = readFileSync(new URL('../../docs/script.md', import.meta.url), 'utf8')
 const blocks = (language: string) => [...page.matchAll(new RegExp(`\`\`\`${language}\\n([\\s\\S]*?)\`\`\``, 'g'))].map(match => match[1]!)
@@ -11,7 +12,7 @@ describe('the examples in docs/script.md', () => {
   it('are many', () => expect([blocks('script').length, blocks('typed')[0]!.split('\n').length]).toEqual([4, 19]))
 
   it.each(blocks('script'))('reads back to the letter: %s', text => {
-    const { sessions, results, remarks } = readScript(text)
+    const { sessions, results, remarks } = readScript(text, nobody)
     expect(remarks.filter(remark => remark.level === 'note' || remark.level === 'error')).toEqual([])
     expect(printAsRun(sessions[0]!, results[0]!)).toBe(text)
   })
@@ -21,7 +22,7 @@ describe('the examples in docs/script.md', () => {
       .flatMap(block => block.trimEnd().split('\n'))
       .map(line => line.split(' => ') as [string, string]),
   )('%s', (said, reads) => {
-    const rows = printSession(readScript(said).sessions[0]!)
+    const rows = printSession(readScript(said, nobody).sessions[0]!)
       .split('\n\n')[1]!
       .trimEnd()
       .split('\n')
@@ -35,7 +36,9 @@ describe('the examples in docs/script.md', () => {
       .map(match => match[1]!),
   )('the target %s', target => {
     expect(
-      readScript(`sport run\n\n10:00 @ ${target}\n`).remarks.filter(remark => remark.level !== 'note' || remark.code === 'spelling'),
+      readScript(`sport run\n\n10:00 @ ${target}\n`, nobody).remarks.filter(
+        remark => remark.level !== 'note' || remark.code === 'spelling',
+      ),
     ).toEqual([])
   })
 })

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import examples from '../../docs/script-examples.json'
 import { printSession } from './print'
 import { readScript } from './read'
+import { nobody } from '../athlete/standpoint'
 
 interface Example {
   said: string
@@ -15,7 +16,7 @@ const usual = ['spelling', 'sport', 'open-end']
 
 describe('the examples of the script', () => {
   it.each(examples as Example[])('$said', ({ said, reads, sport, remarks }) => {
-    const result = readScript(said, sport ? { sport: sport as 'run' } : {})
+    const result = readScript(said, nobody, sport ? { sport: sport as 'run' } : {})
     const rows = printSession(result.sessions[0]!)
       .replace(/^[\s\S]*?\n\n/, '')
       .trimEnd()
@@ -27,7 +28,7 @@ describe('the examples of the script', () => {
 
   it.each(examples as Example[])('read as rows, these stay as they are: $reads', ({ reads, sport }) => {
     const text = `sport ${sport ?? 'run'}\n\n${reads}\n`
-    const { sessions, remarks } = readScript(text)
+    const { sessions, remarks } = readScript(text, nobody)
     expect(printSession(sessions[0]!)).toBe(text)
     expect(remarks.filter(remark => remark.level === 'note')).toEqual([])
   })

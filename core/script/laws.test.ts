@@ -7,6 +7,7 @@ import { normalise } from '../session/normalise'
 import { validateSession } from '../formats/validate'
 import { printSession } from './print'
 import { readScript } from './read'
+import { nobody } from '../athlete/standpoint'
 
 const runs = Number(process.env.LAW_RUNS ?? 10_000)
 
@@ -15,7 +16,7 @@ describe('reading and printing', () => {
     fc.assert(
       fc.property(arbitrarySession, session => {
         const text = printSession(session)
-        const { sessions } = readScript(text)
+        const { sessions } = readScript(text, nobody)
         expect(sessions).toHaveLength(1)
         expect(normalise(sessions[0]!)).toEqual(normalise(session))
       }),
@@ -27,7 +28,7 @@ describe('reading and printing', () => {
     fc.assert(
       fc.property(arbitrarySession, session => {
         const text = printSession(session)
-        const { sessions, remarks } = readScript(text)
+        const { sessions, remarks } = readScript(text, nobody)
         expect(printSession(sessions[0]!)).toBe(text)
         expect(remarks.filter(remark => remark.level === 'note')).toEqual([])
       }),
@@ -136,7 +137,7 @@ describe('reading and printing', () => {
     fc.assert(
       fc.property(typed, text => {
         const lines = text.split(/\r\n|\n|\r/)
-        for (const remark of readScript(text).remarks) {
+        for (const remark of readScript(text, nobody).remarks) {
           expect(remark.line).toBeLessThanOrEqual(lines.length)
           const room = remark.fixes.length > 0 ? lines.slice(remark.line - 1).join('\n') : lines[remark.line - 1]!
           expect(remark.column - 1 + remark.length).toBeLessThanOrEqual(room.length)
@@ -149,11 +150,11 @@ describe('reading and printing', () => {
   it('makes a document that the schema takes and that prints and reads back the same, whatever is typed', () => {
     fc.assert(
       fc.property(typed, text => {
-        for (const session of readScript(text).sessions) {
+        for (const session of readScript(text, nobody).sessions) {
           const shown = { ...session, ...(session.title === undefined ? {} : { title: session.title.slice(0, limits.titleLength).trim() }) }
           expect(validateSession(JSON.parse(JSON.stringify(shown)))).toMatchObject({ ok: true })
           const printed = printSession(session)
-          const again = readScript(printed).sessions
+          const again = readScript(printed, nobody).sessions
           expect(again).toHaveLength(1)
           expect(printSession(again[0]!)).toBe(printed)
         }

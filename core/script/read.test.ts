@@ -5,8 +5,9 @@ import { limits } from '../session/limits'
 import { printSession, printSessions } from './print'
 import { readScript } from './read'
 import type { Remark } from './remark'
+import { nobody } from '../athlete/standpoint'
 
-const read = (text: string, options = {}) => readScript(text, options)
+const read = (text: string, options = {}) => readScript(text, nobody, options)
 const one = (text: string, options = {}) => read(text, options).sessions[0]!
 const asked = (remarks: Remark[]) => remarks.filter(remark => remark.level !== 'note')
 

@@ -4,13 +4,14 @@ import { limits } from '../session/limits'
 import type { Remark } from './remark'
 import type { RowResult } from './as-run'
 import { takeResult } from './as-run'
-import type { ReadOptions, RowPlace } from './read/options'
+import type { Standpoint } from '../athlete/standpoint'
+import type { MessageHints, ReadContext, RowPlace } from './read/options'
 import { readSameDay } from './read/same-day'
 import { readSession } from './read/session'
 import type { Line } from './read/state'
 import { partByDay } from './read/week'
 
-export type { ReadOptions, RowPlace } from './read/options'
+export type { MessageHints, RowPlace } from './read/options'
 
 export interface ReadResult {
   sessions: Session[]
@@ -38,8 +39,10 @@ const isTooLong = (text: string) =>
  * Laws: `print(read(t))` equals `t` for canonical `t`; canonical text yields no note; every remark's stretch lies in the text.
  *
  * @param text up to 1 MB; sessions are parted by a line `---`
+ * @param standpoint whose units and habits fill what the text leaves open, and from which day a date without a year is the next
  */
-export function readScript(text: string, options: ReadOptions = {}): ReadResult {
+export function readScript(text: string, standpoint: Standpoint, hints: MessageHints = {}): ReadResult {
+  const context: ReadContext = { standpoint, ...hints }
   const result: ReadResult = { sessions: [], remarks: [], places: [], results: [] }
   if (isTooLong(text)) {
     result.remarks.push({
@@ -62,11 +65,11 @@ export function readScript(text: string, options: ReadOptions = {}): ReadResult 
     const own = lines.slice(start, index)
     if (own.some(line => line.trim() !== '') || (index === lines.length && result.sessions.length === 0)) {
       const chunk = own.map((raw, offset): Line => ({ number: start + 1 + offset, raw, indent: indentOf(raw), start: 0 }))
-      const { parts, remarks: dayRemarks } = partByDay(chunk, options)
+      const { parts, remarks: dayRemarks } = partByDay(chunk, context)
       result.remarks.push(...dayRemarks)
       for (const part of parts) {
         const { session, remarks, places } =
-          readSameDay(part.lines, part.heading, result.sessions, options) ?? readSession(part.lines, options, part.heading)
+          readSameDay(part.lines, part.heading, result.sessions, context) ?? readSession(part.lines, context, part.heading)
         result.sessions.push(session)
         result.places.push(places)
         result.results.push(resultsAt(places, results))

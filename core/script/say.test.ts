@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import { readScript } from './read'
 import { sayItem } from './say'
+import { nobody } from '../athlete/standpoint'
 
-const say = (text: string, sport = 'run') => sayItem(readScript(`sport ${sport}\n\n${text}`).sessions[0]!.items[0]!)
+const say = (text: string, sport = 'run') => sayItem(readScript(`sport ${sport}\n\n${text}`, nobody).sessions[0]!.items[0]!)
 
 describe('a row in spoken words', () => {
   it.each([

@@ -4,12 +4,19 @@ import { loadCorpus } from '../../tests/corpus/corpus'
 import { readScript } from './read'
 import { fold } from './read/scanner'
 import { foldPhrases } from './read/phrases'
+import { unknownAthlete } from '../athlete/athlete'
+import { nobody, standpointOf } from '../athlete/standpoint'
 
-const days = (text: string, options = {}) => readScript(text, options).sessions.map(session => session.day)
-const asked = (text: string, options = {}) => readScript(text, options).remarks.filter(remark => remark.code === 'date')
+interface Asked {
+  week?: string
+  on?: string
+}
+const read = (text: string, { week, on }: Asked = {}) => readScript(text, standpointOf(unknownAthlete, on ?? null), { week })
+const days = (text: string, asked: Asked = {}) => read(text, asked).sessions.map(session => session.day)
+const asked = (text: string, known: Asked = {}) => read(text, known).remarks.filter(remark => remark.code === 'date')
 
 describe('the days of a pasted week', () => {
-  it.each<[string, object, (string | undefined)[]]>([
+  it.each<[string, Asked, (string | undefined)[]]>([
     ['Tue: 10 km', {}, ['tue']],
     ['Tue: 10 km', { week: '2026-04-01' }, ['2026-03-31']],
     ['Sunday long run 18 km', { week: '2026-03-30' }, ['2026-04-05']],
@@ -38,18 +45,18 @@ describe('the days of a pasted week', () => {
   })
 
   it('lets the heading name the sport, before a sport line and the option', () => {
-    const sports = (text: string, options = {}) => readScript(text, options).sessions.map(session => session.sport)
+    const sports = (text: string, options = {}) => readScript(text, nobody, options).sessions.map(session => session.sport)
     expect(sports('Mon (ride): 90 min\nTue swim 1500\nWed: 10 km', { sport: 'run' })).toEqual(['ride', 'swim', 'run'])
     expect(sports('Mon ride\nsport run\n40 min')).toEqual(['ride'])
   })
 
   it('takes a heading over by its fix, where it stands alone', () => {
     const text = 'Tue: 6 x 800 / 90 s jog'
-    const remark = readScript(text).remarks.find(candidate => candidate.code === 'day')!
+    const remark = readScript(text, nobody).remarks.find(candidate => candidate.code === 'day')!
     const fixed = remark.fixes[0]!.replacement + text.slice(remark.column - 1 + remark.length)
-    expect(readScript(fixed).sessions[0]).toMatchObject({ day: 'tue', items: readScript(text).sessions[0]!.items })
+    expect(readScript(fixed, nobody).sessions[0]).toMatchObject({ day: 'tue', items: readScript(text, nobody).sessions[0]!.items })
     expect(
-      readScript('Tue: 5 km\nWed: 6 km')
+      readScript('Tue: 5 km\nWed: 6 km', nobody)
         .remarks.filter(candidate => candidate.code === 'day')
         .flatMap(candidate => candidate.fixes),
     ).toEqual([])

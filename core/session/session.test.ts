@@ -8,8 +8,9 @@ import type { Block, Item, Session } from './document'
 import { normalise } from './normalise'
 import { titleOf } from './title'
 import { countFlatSteps, eachStep, nestingOf, walk } from './walk'
+import { nobody } from '../athlete/standpoint'
 
-const session = (text: string): Session => readScript(`sport run\n\n${text}\n`).sessions[0]!
+const session = (text: string): Session => readScript(`sport run\n\n${text}\n`, nobody).sessions[0]!
 const names = (text: string) => [...walk(session(text))].map(flat => `${flat.path}@${flat.round.join('.')}`)
 const step = (more: object = {}): Item => ({ kind: 'step', role: 'work', end: { on: 'time', seconds: 60 }, ...more }) as Item
 const documentOf = (items: Item[], more: Partial<Session> = {}): Session => ({
@@ -88,12 +89,14 @@ describe('walking a session', () => {
   })
 
   it('collects ceilings from session, block and step, outermost first', () => {
-    const [flat] = [...walk(readScript('sport run\nceiling 170 bpm\n\n2 times, ceiling 160 bpm\n  1:00 ceiling 150 bpm\n').sessions[0]!)]
+    const [flat] = [
+      ...walk(readScript('sport run\nceiling 170 bpm\n\n2 times, ceiling 160 bpm\n  1:00 ceiling 150 bpm\n', nobody).sessions[0]!),
+    ]
     expect(flat!.ceilings.map(ceiling => ceiling.above)).toEqual([170, 160, 150])
   })
 
   it('gives each leg its sport and place', () => {
-    const flat = [...walk(readScript('sport multi\n\nleg ride, place trainer\n  1:00\nleg run\n  2:00\n').sessions[0]!)]
+    const flat = [...walk(readScript('sport multi\n\nleg ride, place trainer\n  1:00\nleg run\n  2:00\n', nobody).sessions[0]!)]
     expect(flat.map(({ sport, place }) => [sport, place?.kind])).toEqual([
       ['ride', 'trainer'],
       ['run', undefined],
@@ -216,5 +219,5 @@ describe('a title for an untitled session', () => {
     ['qwerty 12', 'qwerty 12'],
     ['see you there', 'see you there'],
     ['', 'Untitled'],
-  ])('"%s" is called "%s"', (text, title) => expect(titleOf(readScript(text).sessions[0]!)).toBe(title))
+  ])('"%s" is called "%s"', (text, title) => expect(titleOf(readScript(text, nobody).sessions[0]!)).toBe(title))
 })

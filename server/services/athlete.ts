@@ -1,5 +1,7 @@
 import { desc } from 'drizzle-orm'
 import type { Athlete } from '../../core/athlete/athlete'
+import type { Standpoint } from '../../core/athlete/standpoint'
+import { standpointAt } from '../../core/athlete/standpoint'
 import type { AthleteRevision, KeptAthlete } from '../../shared/api'
 import { validateAthlete } from '../../core/formats/validate'
 import { digestOf } from '../../core/wrist/program/digest'
@@ -12,6 +14,12 @@ export async function currentAthlete(tx: OwnerTransaction): Promise<KeptAthlete>
   const [head] = await tx.select().from(athleteRevision).orderBy(desc(athleteRevision.number)).limit(1)
   if (!head) return { number: 0, athlete: { format: 'agonis.athlete', version: 1, name: 'Athlete', timeZone: 'Europe/Oslo', weekStart: 1 } }
   return { number: head.number, athlete: JSON.parse(head.document) as Athlete }
+}
+
+/** From where the owner's sessions are seen now: the athlete of today, on the day it is where they live. */
+export async function currentStandpoint(tx: OwnerTransaction): Promise<Standpoint & { readonly day: string }> {
+  const { number, athlete } = await currentAthlete(tx)
+  return standpointAt(athlete, number, new Date())
 }
 
 const shownRevisions = 50

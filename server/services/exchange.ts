@@ -8,6 +8,7 @@ import { limits } from '../../core/session/limits'
 import type { ImportedFile } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
+import { currentStandpoint } from './athlete'
 import { Problem } from './problem'
 import { importSession, loadSession, saveSession } from './session'
 
@@ -88,7 +89,7 @@ async function importDocument(tx: OwnerTransaction, value: unknown): Promise<str
 }
 
 async function importText(tx: OwnerTransaction, text: string): Promise<string[]> {
-  const { sessions } = readScript(text)
+  const { sessions } = readScript(text, await currentStandpoint(tx))
   if (sessions.length <= 1) return [(await saveSession(tx, randomUUID(), 0, text)).title]
   const titles: string[] = []
   for (const document of sessions)

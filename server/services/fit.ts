@@ -1,18 +1,13 @@
 import { and, eq } from 'drizzle-orm'
-import type { Athlete } from '../../core/athlete/athlete'
-import { dayInZone } from '../../core/quantity/day'
 import type { Fitting } from '../../core/wrist/fit/fit'
 import { fit } from '../../core/wrist/fit/fit'
 import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
 import { fitChoice, holding } from '../db/schema'
 import type { FitPreview, KeptWatch } from '../../shared/api'
-import { currentAthlete } from './athlete'
+import { currentStandpoint } from './athlete'
 import { loadSession } from './session'
 import { loadWatch } from './watch'
-
-/** The athlete's own day, wherever the server stands. */
-export const todayOf = (athlete: Athlete): string => dayInZone(new Date(), athlete.timeZone ?? 'UTC')
 
 export interface FittedSession extends Fitting {
   kept: KeptWatch
@@ -29,8 +24,7 @@ export async function fitterFor(
   watchId: string,
 ): Promise<(sessionId: string, name?: string) => Promise<FittedSession>> {
   const kept = await loadWatch(tx, watchId)
-  const { athlete } = await currentAthlete(tx)
-  const on = todayOf(athlete)
+  const standpoint = await currentStandpoint(tx)
   const choices = await tx
     .select({ sessionId: fitChoice.sessionId, here: fitChoice.here })
     .from(fitChoice)
@@ -43,11 +37,15 @@ export async function fitterFor(
       .where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false)))
   ).map(({ program, sessionId }) => ({ sessionId, name: (JSON.parse(program) as Program).name }))
   return async (sessionId, name) => {
-    const { document, title, number } = await loadSession(tx, sessionId)
+    const { document, number } = await loadSession(tx, sessionId)
     const here = hereOf.get(sessionId) ?? {}
     const taken = name === undefined ? held.filter(other => other.sessionId !== sessionId).map(other => other.name) : []
-    const named = { ...document, title: name ?? document.title ?? title }
-    return { kept, revision: number, here, ...fit(named, kept.profile, { athlete, on, choices: { here, standing: kept.standing }, taken }) }
+    return {
+      kept,
+      revision: number,
+      here,
+      ...fit(document, kept.profile, standpoint, { choices: { here, standing: kept.standing }, taken, name }),
+    }
   }
 }
 

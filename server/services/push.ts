@@ -7,8 +7,8 @@ import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding } from '../db/schema'
 import type { PushPlan, TransferState } from '../../shared/api'
-import { currentAthlete } from './athlete'
-import { fitterFor, todayOf } from './fit'
+import { currentStandpoint } from './athlete'
+import { fitterFor } from './fit'
 import { atWatch } from './lease'
 import { listPlan } from './plan'
 import { Problem } from './problem'
@@ -16,8 +16,7 @@ import { beginTransfer } from './transfer'
 import { clearThere, lookAt } from './wrist'
 
 async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnType<typeof lookAt>>): Promise<PushQuestion> {
-  const { athlete } = await currentAthlete(tx)
-  const today = todayOf(athlete)
+  const { athlete, day: today } = await currentStandpoint(tx)
   const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({
     day: row.day,
     session: row.sessionId,

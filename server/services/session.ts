@@ -1,6 +1,5 @@
 import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm'
-import { unitsOf } from '../../core/athlete/athlete'
-import type { Athlete } from '../../core/athlete/athlete'
+import type { Standpoint } from '../../core/athlete/standpoint'
 import { validateSession } from '../../core/formats/validate'
 import { reckon } from '../../core/reckon/reckon'
 import { printSession } from '../../core/script/print'
@@ -14,15 +13,15 @@ import type { KeptSession } from '../../shared/api'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
-import { currentAthlete } from './athlete'
+import { currentStandpoint } from './athlete'
 import { shelvedAs } from './facets'
 import { notFound, Problem } from './problem'
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
-function readOne(script: string, athlete: Athlete): Session {
+function readOne(script: string, standpoint: Standpoint): Session {
   if (Buffer.byteLength(script) > limits.textBytes)
     throw new Problem(413, 'The text is over 1 MB, the limit.', 'body.script', 'Part it into several sessions.')
-  const { sessions, remarks } = readScript(script, { units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
+  const { sessions, remarks } = readScript(script, standpoint)
   if (sessions.length > 1)
     throw new Problem(
       422,
@@ -44,8 +43,8 @@ function readOne(script: string, athlete: Athlete): Session {
   return document
 }
 
-function figuresOf(document: Session, athlete: Athlete) {
-  const reckoning = reckon(document, { athlete })
+function figuresOf(document: Session, standpoint: Standpoint) {
+  const reckoning = reckon(document, standpoint)
   return {
     seconds: reckoning.seconds.likely,
     metres: reckoning.metres.likely,
@@ -94,8 +93,8 @@ export async function saveSession(
   script: string,
   { source = null, familyId }: SaveOptions = {},
 ): Promise<KeptSession> {
-  const { athlete } = await currentAthlete(tx)
-  const document = readOne(script, athlete)
+  const standpoint = await currentStandpoint(tx)
+  const document = readOne(script, standpoint)
   if (source !== null) document.source = source
   else if (script !== printSession(document)) document.source = script
   const title = titleOf(document)
@@ -107,7 +106,7 @@ export async function saveSession(
     throw new Problem(409, 'This session was changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs })
   }
   if (!head && base !== 0) throw notFound('session', 'params.id')
-  const figures = { ...figuresOf(document, athlete), ...shelvedAs(document, title) }
+  const figures = { ...figuresOf(document, standpoint), ...shelvedAs(document, title) }
   const number = base + 1
   if (head)
     await tx

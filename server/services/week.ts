@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
-import { unitsOf } from '../../core/athlete/athlete'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/read'
 import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry } from '../db/schema'
-import { currentAthlete } from './athlete'
+import { currentStandpoint } from './athlete'
 import { checkDay, planSession } from './plan'
 import { notFound, Problem } from './problem'
 import { saveSession } from './session'
@@ -28,8 +27,7 @@ export async function movePlanned(tx: OwnerTransaction, id: string, day: string)
  */
 export async function fillWeek(tx: OwnerTransaction, week: string, text: string): Promise<PlanRow[]> {
   checkDay(week)
-  const { athlete } = await currentAthlete(tx)
-  const { sessions } = readScript(text, { week, units: unitsOf(athlete), preferredMeasure: athlete.preferredMeasure })
+  const { sessions } = readScript(text, await currentStandpoint(tx), { week })
   const filled = sessions.filter(session => session.items.length > 0)
   if (filled.length === 0)
     throw new Problem(422, 'Nothing in the text reads as a session.', 'body.text', 'Begin each day with its name: Tue: 6 x 800 / 90 s jog.')

@@ -9,6 +9,7 @@ import type { SimulatedWatch } from './watch'
 import { newWatch } from './watch'
 import type { Actor } from './world'
 import { newWorld } from './world'
+import { nobody } from '../../core/athlete/standpoint'
 
 /** What came of one seed: every broken promise, and how much there was to break it with. */
 export interface Course {
@@ -21,7 +22,7 @@ export interface Course {
 }
 
 const programs = ['1:00\n0:30 rest', '4 times\n  400 m\n  rest 1:00\ncool-down until press'].map(
-  text => fit(readScript(`title Small\nsport run\n\n${text}`).sessions[0]!, profileNamed('all-sport')!).program,
+  text => fit(readScript(`title Small\nsport run\n\n${text}`, nobody).sessions[0]!, profileNamed('all-sport')!, nobody).program,
 )
 
 const chaosUntil = 3000

@@ -4,14 +4,16 @@ import { profileNamed } from '../../core/wrist/program/profile'
 import type { Program, ProgramItem } from '../../core/wrist/program/program'
 import type { WatchMemory } from '../../core/wrist/link/watch-memory'
 import { handPut, programIn } from '../../core/wrist/link/watch-memory'
+import { nobody } from '../../core/athlete/standpoint'
 
 /** What a hand may do to a watch beside pushing its three buttons. */
 export type HandAct =
   { do: 'make' } | { do: 'edit' | 'delete'; slot: number } | { do: 'power'; on: boolean } | { do: 'clock'; off: number } | { do: 'reset' }
 
 const own: Program = fit(
-  readScript('title Own quarter hour\nsport run\n\n5:00\n5:00 @ RPE 6\n5:00').sessions[0]!,
+  readScript('title Own quarter hour\nsport run\n\n5:00\n5:00 @ RPE 6\n5:00', nobody).sessions[0]!,
   profileNamed('all-sport')!,
+  nobody,
 ).program
 
 /** A minute more on the first step that ends by time, or another name where none does. */

@@ -19,9 +19,11 @@ import { carry as pass, carryFrame, goodLink } from './link'
 import { openStore } from './store'
 import type { Watch, Wearer } from './watch'
 import { startWatch } from './watch'
+import { nobody } from '../../core/athlete/standpoint'
+import { seenBy } from '../../tests/support/standpoint'
 
-const sessionOf = (text: string) => readScript(text).sessions[0]!
-const programOf = (text: string) => fit(sessionOf(text), profileNamed('all-sport')!, { athlete: ilse }).program
+const sessionOf = (text: string) => readScript(text, nobody).sessions[0]!
+const programOf = (text: string) => fit(sessionOf(text), profileNamed('all-sport')!, seenBy(ilse)).program
 
 describe('the link', () => {
   it('lets everything through when it is good, and nothing behind a cut', () => {

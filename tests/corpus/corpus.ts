@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { printSessions } from '../../core/script/print'
-import type { ReadOptions } from '../../core/script/read'
+import type { MessageHints } from '../../core/script/read'
 import { readScript } from '../../core/script/read'
+import { nobody } from '../../core/athlete/standpoint'
 
 /** A line or a message as somebody wrote it, the sessions it reads as, and what is asked about it. */
 export interface Specimen {
@@ -16,13 +17,13 @@ const betweenSpecimens = '\n====\n'
 const betweenParts = '\n----\n'
 
 /** Messages in `ride` and `swim` are read in their sport, all others with nothing known; the week is that of 30 March 2026. */
-export const optionsFor = (file: string): ReadOptions => ({
+export const optionsFor = (file: string): MessageHints => ({
   week: '2026-03-30',
   ...(file === 'ride' || file === 'swim' ? { sport: file } : {}),
 })
 
 export function readSpecimen(file: string, said: string): Pick<Specimen, 'reads' | 'asks'> {
-  const { sessions, remarks } = readScript(said, optionsFor(file))
+  const { sessions, remarks } = readScript(said, nobody, optionsFor(file))
   return {
     reads: printSessions(sessions).trimEnd(),
     asks: remarks.filter(remark => remark.level !== 'note' && remark.code !== 'doubt-open').map(remark => `${remark.level} ${remark.code}`),

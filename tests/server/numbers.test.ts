@@ -10,6 +10,8 @@ import { storeRecording } from '../../server/services/recording'
 import type { AthleteRevision } from '../../shared/api'
 import type { Person } from './client'
 import { database, newPerson } from './client'
+import { nobody } from '../../core/athlete/standpoint'
+import { seenBy } from '../support/standpoint'
 
 let ilse: Person
 let other: Person
@@ -36,9 +38,9 @@ describe('steadiness from recordings', () => {
   it("is nothing without recordings, and the body's own with them", async () => {
     expect((await ilse.ask('GET', '/me/steadiness')).body).toEqual([])
     const { program } = fit(
-      readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n').sessions[0]!,
+      readScript('sport ride\n\n2 times\n  15:00 @ 180-200 W\n  recovery 1:00\n', nobody).sessions[0]!,
       profileNamed('all-sport')!,
-      { athlete: demoAthlete },
+      seenBy(demoAthlete),
     )
     const recording = rehearse(program, demoAthlete, { seed: 3, startedAt: '2026-03-31T06:00:00.000Z' })
     await asOwner(database, ilse.owner, tx => storeRecording(tx, { ...recording, program: digestOf(program) }, { program }))

@@ -8,9 +8,11 @@ import { rehearse } from '../../standin/rehearse'
 import type { LoggedRecording } from '../../shared/api'
 import type { Person } from './client'
 import { newPerson, newSession } from './client'
+import { nobody } from '../../core/athlete/standpoint'
+import { seenBy } from '../support/standpoint'
 
 const text = 'title On the phone\nsport run\n\n1:00\n2 times\n  0:30 @ 4:20-4:50 /km\n'
-const { program } = fit(readScript(text).sessions[0]!, phoneProfile, { athlete })
+const { program } = fit(readScript(text, nobody).sessions[0]!, phoneProfile, seenBy(athlete))
 const recording = rehearse(program, athlete, { seed: 3, startedAt: '2026-03-31T06:00:00.000Z' })
 
 let ilse: Person

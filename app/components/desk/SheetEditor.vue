@@ -3,7 +3,6 @@ import { historyField, isolateHistory } from '@codemirror/commands'
 import type { Transaction } from '@codemirror/state'
 import { EditorState } from '@codemirror/state'
 import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
-import type { Athlete } from '~~/core/athlete/athlete'
 import type { Edit } from '~~/core/edit/edit'
 import { apply } from '~~/core/edit/edit'
 import { itemAt, sportAt } from '~~/core/edit/item-path'
@@ -27,7 +26,7 @@ import { stringDragging } from '~/desk/string-drag'
 import { setSheet, sheetColumns, sheetField } from '~/desk/sheet'
 import { standingMargins } from '~/desk/standing-margins'
 
-const props = defineProps<{ history: KeptHistory | null; own: OwnSession[]; selected: string | null; athlete: Athlete }>()
+const props = defineProps<{ history: KeptHistory | null; own: OwnSession[]; selected: string | null }>()
 const emit = defineEmits<{
   row: [path: string | null]
   history: [kept: KeptHistory]
@@ -37,6 +36,7 @@ const emit = defineEmits<{
 
 /** Asked and not handed over by the page, so that nothing of the page need be drawn before the sheet is. */
 const desk = useDeskStore()
+const athletes = useAthleteStore()
 const host = useTemplateRef<HTMLElement>('host')
 const levels = ref(1)
 let view: EditorView | undefined
@@ -110,7 +110,7 @@ async function editAll(wanted: readonly Edit[]) {
   let changed = session
   let select: string | null = null
   for (const one of wanted) {
-    const result = apply(changed, one)
+    const result = apply(changed, one, athletes.standpoint)
     if (!result.ok) return emit('refused', result.problem)
     changed = result.session
     select = result.select
@@ -155,7 +155,7 @@ function isMessage(text: string): boolean {
   const written = text.split('\n').filter(line => line.trim() !== '').length
   if (text.trim().length < 8 || !/\s/.test(text.trim())) return false
   const anew = new Set(
-    readScript(text)
+    readScript(text, athletes.standpoint)
       .remarks.filter(remark => readAnew.has(remark.code))
       .map(remark => remark.line),
   )
@@ -168,7 +168,7 @@ function pull(path: string, end: StringEnd, percent: number) {
   const item = session && itemAt(session, path)
   const sport = session ? sportAt(session, path) : 'multi'
   if (item?.kind !== 'step' || !item.target || sport === 'multi') return
-  const target = stretchTarget(item.target, end, percent, props.athlete, sport)
+  const target = stretchTarget(item.target, end, percent, athletes.standpoint, sport)
   if (!target) return emit('refused', `${printTarget(item.target)} is not said in numbers that can be pulled; type another target.`)
   void edit({ do: 'target', at: path, words: `${printTarget(target)}${item.also ? ` and ${printTarget(item.also)}` : ''}` })
 }

@@ -2,13 +2,12 @@
 import type { SizeProposal } from '~~/core/edit/sizes'
 import { proposeSizes } from '~~/core/edit/sizes'
 import { sayDuration } from '~~/core/quantity/time'
-import type { Athlete } from '~~/core/athlete/athlete'
 import type { Session } from '~~/core/session/document'
 
-const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ take: [session: Session] }>()
 
 const desk = useDeskStore()
+const athletes = useAthleteStore()
 const settled = useBehind(
   () => ({ session: desk.session, likely: desk.reckoning?.seconds.likely ?? null }),
   () => desk.id,
@@ -23,7 +22,7 @@ watch(
 
 function propose() {
   if (!desk.session) return
-  proposals.value = proposeSizes(desk.session, props.athlete, minutes.value * 60)
+  proposals.value = proposeSizes(desk.session, athletes.standpoint, minutes.value * 60)
   shown.value = proposals.value[0]?.label ?? null
 }
 const direction = computed(() => (settled.value.likely !== null && minutes.value * 60 > settled.value.likely ? 'longer' : 'shorter'))

@@ -7,7 +7,8 @@ import type { Session } from '~~/core/session/document'
 const props = defineProps<{ source: string; session: Session | null; selected: string | null }>()
 const emit = defineEmits<{ choose: [path: string]; drop: [] }>()
 
-const reading = computed(() => readScript(props.source, props.session?.sport ? { sport: props.session.sport } : {}))
+const athletes = useAthleteStore()
+const reading = computed(() => readScript(props.source, athletes.standpoint, props.session?.sport ? { sport: props.session.sport } : {}))
 /** Which row of the sheet each row of the source has become, by session and path. */
 const became = computed(() => {
   const links = new Map<string, string>()

@@ -23,8 +23,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
           :style="{ left: `${face.target.at * 100}%` }" />
       </div>
       <p class="ends">
-        <span>{{ face.target.easiest ?? '…' }}</span
-        ><span>{{ face.target.hardest ?? '…' }}</span>
+        <span>{{ face.target.easiest ?? '…' }}</span><span>{{ face.target.hardest ?? '…' }}</span>
       </p>
       <p class="value" :class="face.target.side ?? 'settling'">
         {{ face.target.value ?? '–' }} <small>{{ face.target.unit }}</small>

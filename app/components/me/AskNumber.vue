@@ -28,7 +28,7 @@ async function keep() {
     const [metres, seconds] = [Number(kilometres.value.replace(',', '.')) * 1000, parseClock(time.value.trim())]
     if (!(metres >= 50 && metres <= 1_000_000)) return (wrong.value = 'A distance in km, as in 5 or 10.')
     if (seconds === null || seconds <= 0) return (wrong.value = 'A time as in 24:30.')
-    athlete = { ...athlete, efforts: [...(athlete.efforts ?? []), { sport: race.value, metres, seconds, date: today() }] }
+    athlete = { ...athlete, efforts: [...(athlete.efforts ?? []), { sport: race.value, metres, seconds, date: athletes.today }] }
   }
   await guarded(() => athletes.save(athlete))
 }

@@ -9,11 +9,12 @@ import { showDistance } from '~/reckoner/typed'
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const day = today()
+const athletes = useAthleteStore()
+const day = computed(() => athletes.today)
 const sport = ref<Sport>('run')
 const amount = ref('')
 const time = ref('')
-const date = ref(day)
+const date = ref(day.value)
 const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
@@ -42,7 +43,7 @@ function add() {
         ? 'A distance as in 5 km, 400 m or 1 mi.'
         : seconds === null || seconds < 10 || seconds > 172_800
           ? 'A time as in 24:30 or 1:05:00.'
-          : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day
+          : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day.value
             ? 'A day that has been.'
             : ''
   if (wrong.value) return

@@ -7,10 +7,10 @@ import { sayNumber } from '~/me/say-number'
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const day = today()
+const athletes = useAthleteStore()
 const sports = ['run', 'ride', 'swim', 'all'] as const
 const titles = { run: 'Run', ride: 'Ride', swim: 'Swim', all: 'Heart' } as const
-const numbers = computed(() => derivedNumbers(props.athlete, day))
+const numbers = computed(() => derivedNumbers(athletes.standpoint))
 /** Under one name, one number a school. */
 const groups = computed(() =>
   sports

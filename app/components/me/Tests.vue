@@ -4,10 +4,11 @@ import { fieldTests } from '~/me/tests'
 
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
-const day = today()
+const athletes = useAthleteStore()
+const day = computed(() => athletes.today)
 const typed = reactive<Record<string, Record<string, string>>>(Object.fromEntries(fieldTests.map(test => [test.key, {}])))
 const kept = ref('')
-const outcome = (key: string) => fieldTests.find(test => test.key === key)!.reckon(typed[key]!, day)
+const outcome = (key: string) => fieldTests.find(test => test.key === key)!.reckon(typed[key]!, day.value)
 const isFilled = (key: string) =>
   fieldTests.find(test => test.key === key)!.fields.every(field => (typed[key]![field.key] ?? '').trim() !== '')
 function keep(key: string) {

@@ -15,6 +15,7 @@ import { smallChart } from '~/theme/small-chart'
 use([ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, CanvasRenderer])
 
 const props = defineProps<{ athlete: Athlete }>()
+const athletes = useAthleteStore()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
 const sport = ref<Sport>('run')
@@ -101,7 +102,7 @@ const marks = computed(() => {
   ]
   return named
     .flatMap(([words, name]): [string, number][] => {
-      const reading = resolveEffort(athlete, sport.value, name)
+      const reading = resolveEffort(athletes.standpoint, sport.value, name)
       return reading.ok && reading.of === 'pace' && (sport.value === 'run' || !efforts.includes(name))
         ? [[words, ((reading.easiest ?? reading.hardest!) + (reading.hardest ?? reading.easiest!)) / 2]]
         : []

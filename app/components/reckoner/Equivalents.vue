@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Athlete } from '~~/core/athlete/athlete'
 import { equivalentTimes } from '~~/core/reckoner/equivalent'
 import type { Movement } from '~~/core/reckoner/movement'
 import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/reckoner/typed'
 import { dropOnDesk, showDistance, showTime } from '~/reckoner/typed'
 
-const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit; athlete: Athlete }>()
+const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
+const athletes = useAthleteStore()
 const distances = computed(() =>
   props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, 1609.344, 3000, 5000, 10_000, 21_097.5, 42_195],
 )
-const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, props.athlete))
+const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, athletes.standpoint))
 const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
 </script>
 

@@ -26,7 +26,8 @@ useHead({ title: computed(() => (kept.value ? `${titleOf(kept.value.document)} o
 
 const hasCode = computed(() => kept.value !== null && fitsCode(kept.value.document))
 const card = computed(
-  () => kept.value && sessionCard(kept.value.document, athletes.athlete, { size: size.value, withCode: withCode.value && hasCode.value }),
+  () =>
+    kept.value && sessionCard(kept.value.document, athletes.standpoint, { size: size.value, withCode: withCode.value && hasCode.value }),
 )
 const pages = computed(() => (card.value ? card.value.pages.map((_, page) => cardSvg(card.value!, page)) : []))
 const fileName = computed(() => `${(kept.value?.title ?? 'session').toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}-${size.value}`)

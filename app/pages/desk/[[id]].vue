@@ -94,7 +94,7 @@ onMounted(() =>
 const nudging = computed<Nudging>(() => wrist.watches.find(watch => watch.id === watchId.value)?.profile ?? usualNudging)
 const forecast = useForecast(
   () => session.value,
-  () => athletes.athlete,
+  () => athletes.standpoint,
   () => nudging.value,
 )
 const paceReading = computed(() =>
@@ -203,7 +203,6 @@ onBeforeUnmount(() => {
         :history="history"
         :own="own"
         :selected="selected"
-        :athlete="athletes.athlete"
         @row="onRow"
         @refused="(why: string) => (refused = why)"
         @field="panel?.focus()"
@@ -259,7 +258,7 @@ onBeforeUnmount(() => {
       <DeskThoughts @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
       <template v-if="isWritten">
         <h2 class="section">Another size</h2>
-        <DeskSizes :athlete="athletes.athlete" @take="takeSize" />
+        <DeskSizes @take="takeSize" />
         <h2 class="section">Variants</h2>
         <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :title="plainTitle" :ready="desk.settleSave" />
         <h2 class="section">Tags</h2>

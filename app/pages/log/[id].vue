@@ -140,8 +140,9 @@ async function copy() {
               <td class="mono words">{{ wordsOf(step) }}</td>
               <td class="mono faint">{{ roundOf(step) }}</td>
               <td>
-                <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{ statusWords[step.status] }}</span
-                ><template v-if="step.reason">, {{ reasonOf(step) }}</template>
+                <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{
+                  statusWords[step.status]
+                }}</span><template v-if="step.reason">, {{ reasonOf(step) }}</template>
               </td>
               <td class="number">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
               <td class="number">{{ step.metres === null ? '–' : `${Math.round(step.metres)} m` }}</td>

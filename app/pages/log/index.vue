@@ -21,7 +21,7 @@ async function load(offset = 0) {
 }
 onMounted(() => load())
 
-const day = (iso: string) => dayOfInstant(iso, athletes.athlete.timeZone)
+const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
 const way = (row: LogRow) => {
   if (row.metres === null) return '–'
   const units = athletes.athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)

@@ -1,7 +1,7 @@
-import { daysFrom, weekOf } from '../../quantity/day'
+import { daysFrom, weekdayOf, weekOf } from '../../quantity/day'
 import type { DayName, Sport } from '../../session/document'
 import type { RemarkLevel } from '../remark'
-import type { ReadOptions } from './options'
+import type { ReadContext } from './options'
 
 const dayNames: readonly DayName[] = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
@@ -42,12 +42,24 @@ const isoOf = (year: number, monthNumber: number, date: number): string | null =
   return real.getUTCMonth() === monthNumber - 1 && real.getUTCDate() === date ? real.toISOString().slice(0, 10) : null
 }
 
-/** The date of a named day in the week, from Monday, that holds `week`. */
-export function dayInWeek(name: string, week: string): string {
+/**
+ * The date of a named day in the week that holds a date; a name that is no day's stays as it is.
+ *
+ * @param week ISO date of any day in it
+ * @param weekStart 1 is Monday, 7 Sunday
+ */
+export function dayInWeek(name: string, week: string, weekStart: number): string {
   const index = dayNames.indexOf(name as DayName)
   if (index < 0) return name
-  return daysFrom(weekOf(week, 1), index)
+  return daysFrom(weekOf(week, weekStart), (index + 8 - weekStart) % 7)
 }
+
+/** The date that a day's name stands for in the week of the message, as the athlete's weeks begin; the name itself where no week is known. */
+export const dayMeant = (name: string, { week, standpoint }: ReadContext): string =>
+  week === undefined ? name : dayInWeek(name, week, standpoint.athlete.weekStart ?? 1)
+
+/** Whether a date is a day of that name. */
+export const isNamed = (day: string, name: string): boolean => dayNames[(weekdayOf(day) + 6) % 7] === name
 
 /** A date without a year is the next such date from the day known. */
 function nextSuch(monthNumber: number, date: number, from: string): string | null {
@@ -63,11 +75,11 @@ function dated(
   year: string | undefined,
   monthNumber: number,
   date: number,
-  options: ReadOptions,
+  context: ReadContext,
   name: string | undefined,
 ): { day: string | null; isSure: boolean } {
   if (year) return { day: isoOf(Number(year), monthNumber, date), isSure: true }
-  const from = options.week ? dayInWeek('mon', options.week) : options.on
+  const from = context.week ? weekOf(context.week, context.standpoint.athlete.weekStart ?? 1) : context.standpoint.day
   if (from) return { day: nextSuch(monthNumber, date, from), isSure: true }
   if (isoOf(2024, monthNumber, date) === null) return { day: null, isSure: false }
   return { day: name ?? null, isSure: false }
@@ -78,17 +90,17 @@ function checkedDay(
   day: string,
   isSure: boolean,
   named: string | undefined,
-  options: ReadOptions,
+  context: ReadContext,
 ): Pick<DayHeading, 'day' | 'level' | 'others'> {
-  const meant = named && day !== named && options.week ? dayInWeek(named, options.week) : undefined
-  const agrees = !named || day === named || dayInWeek(named, day) === day
+  const meant = named && day !== named && context.week ? dayMeant(named, context) : undefined
+  const agrees = !named || day === named || isNamed(day, named)
   return { day, level: isSure && agrees ? 'note' : 'ask', others: !agrees && meant ? [meant] : [] }
 }
 
 const monthNumberOf = (word: string) => months.indexOf(word.slice(0, 3).toLowerCase()) + 1
 
 /** Reads the head of a day: `Tuesday:`, `Wed 1 April (swim)`, `2026-04-02`; null when the line begins otherwise. */
-export function readDayHeading(text: string, options: ReadOptions): DayHeading | null {
+export function readDayHeading(text: string, context: ReadContext): DayHeading | null {
   const match = heading.exec(text)
   if (!match) return null
   const groups = match.slice(1)
@@ -107,29 +119,29 @@ export function readDayHeading(text: string, options: ReadOptions): DayHeading |
     return day === null ? null : { ...result, day }
   }
   const spelled = dayFirst
-    ? dated(dayFirstYear, monthNumberOf(dayFirstMonth!), Number(dayFirst), options, named)
+    ? dated(dayFirstYear, monthNumberOf(dayFirstMonth!), Number(dayFirst), context, named)
     : monthFirst
-      ? dated(monthFirstYear, monthNumberOf(monthFirst), Number(monthFirstDay), options, named)
+      ? dated(monthFirstYear, monthNumberOf(monthFirst), Number(monthFirstDay), context, named)
       : null
   if (spelled) {
     if (spelled.day === null && !named)
       return spelled.isSure ? null : undatedHeading(result, dayFirst ?? monthFirstDay!, dayFirstMonth ?? monthFirst!)
-    return { ...result, ...checkedDay(spelled.day ?? named!, spelled.isSure, named, options) }
+    return { ...result, ...checkedDay(spelled.day ?? named!, spelled.isSure, named, context) }
   }
   if (numericFirst) {
     const [first, second] = [Number(numericFirst), Number(numericSecond)]
     const isDayFirst = match[0].includes(`${numericFirst}.`)
     const readings = [
-      dated(numericYear, second, first, options, named),
-      ...(isDayFirst ? [] : [dated(numericYear, first, second, options, named)]),
+      dated(numericYear, second, first, context, named),
+      ...(isDayFirst ? [] : [dated(numericYear, first, second, context, named)]),
     ]
     const days = [...new Set(readings.map(reading => reading.day).filter(day => day !== null && day !== named))] as string[]
-    const fitting = days.find(day => dayInWeek(named!, day) === day) ?? days[0]
-    const isSure = fitting !== undefined && (days.length === 1 || dayInWeek(named!, fitting) === fitting)
+    const fitting = days.find(day => isNamed(day, named!)) ?? days[0]
+    const isSure = fitting !== undefined && (days.length === 1 || isNamed(fitting, named!))
     return { ...result, day: fitting ?? named!, level: isSure ? 'note' : 'ask', others: days.filter(day => day !== fitting) }
   }
   if (!named) return null
-  return { ...result, day: options.week ? dayInWeek(named, options.week) : named }
+  return { ...result, day: dayMeant(named, context) }
 }
 
 /** A date without a year, a week or a day of reference: asked, and kept without a day. */

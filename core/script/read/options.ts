@@ -1,17 +1,17 @@
-import type { SessionSport, Sport } from '../../session/document'
+import type { Standpoint } from '../../athlete/standpoint'
+import type { SessionSport } from '../../session/document'
 
-/** What the caller of the reader knows beside the text. */
-export interface ReadOptions {
+/** What is known of a message beside its words. */
+export interface MessageHints {
   /** Taken where the text names no sport and nothing in it tells one. */
   sport?: SessionSport
-  /** How this athlete writes paces and pool lengths, where the text leaves it open. */
-  units?: { run: 'km' | 'mi'; ride: 'km' | 'mi'; swim: 'm' | 'yd' }
   /** A date of the week that named days stand for; named days stay names without it. */
   week?: string
-  /** Today, where a date without a year is read and no week is given. */
-  on?: string
-  /** What `Z4` counts, by sport; else heart rate for a run, power for a ride, pace for a swim. */
-  preferredMeasure?: Partial<Record<Sport, 'pace' | 'heart-rate' | 'power'>>
+}
+
+/** What a text is read by: who reads it and when, and what is known of the message. */
+export interface ReadContext extends MessageHints {
+  standpoint: Standpoint
 }
 
 /** Where an item was said. */

@@ -178,7 +178,7 @@ function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<R
 function readLeg(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof parseLegHead>>): Item {
   const outer = state.setting
   const pool = head.place?.kind === 'pool' ? head.place : undefined
-  state.setting = settingFor(head.sport, state.options, pool?.unit ?? 'm', pool?.length)
+  state.setting = settingFor(head.sport, state.context, pool?.unit ?? 'm', pool?.length)
   const leg: Item = { ...head, items: holdsRows(state, cursor, line) }
   state.setting = outer
   state.places.set(leg, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })

@@ -3,8 +3,8 @@ import { limits } from '../../session/limits'
 import { printSession } from '../print'
 import type { Remark } from '../remark'
 import type { DayHeading } from './day-heading'
-import { dayInWeek } from './day-heading'
-import type { ReadOptions, RowPlace } from './options'
+import { dayMeant, isNamed } from './day-heading'
+import type { ReadContext, RowPlace } from './options'
 import type { Line } from './state'
 
 const asAnotherDay =
@@ -18,7 +18,7 @@ export interface SameDay {
 }
 
 /** Whether a session is on a named day, by its name or its date. */
-const isOn = ({ day }: Session, name: string) => day !== undefined && (day === name || (/^\d/.test(day) && dayInWeek(name, day) === day))
+const isOn = ({ day }: Session, name: string) => day !== undefined && (day === name || (/^\d/.test(day) && isNamed(day, name)))
 
 function placeAll(items: readonly Item[], prefix: string, place: RowPlace, into: Map<string, RowPlace>): void {
   items.forEach((item, index) => {
@@ -56,7 +56,7 @@ export function readSameDay(
   lines: readonly Line[],
   heading: DayHeading | undefined,
   before: readonly Session[],
-  { week }: ReadOptions,
+  context: ReadContext,
 ): SameDay | null {
   const written = lines.filter(line => line.raw.trim() !== '')
   const [line] = written
@@ -68,7 +68,7 @@ export function readSameDay(
   const session = structuredClone(model)
   const isSure = count === undefined || recount(session, Number(count), words)
   if (heading.day === '') delete session.day
-  else session.day = week === undefined ? heading.day : dayInWeek(heading.day, week)
+  else session.day = dayMeant(heading.day, context)
   const column = line.raw.length - line.raw.trimStart().length + 1
   const printed = setOut(session)
   const places = new Map<string, RowPlace>()

@@ -1,13 +1,14 @@
+import { unitsOf } from '../../athlete/athlete'
 import type { Item, Session, SessionSport, Sport } from '../../session/document'
 import type { Remark } from '../remark'
 import { printEnd, printRepeat, printSession } from '../print'
 import type { DayHeading } from './day-heading'
-import { dayInWeek } from './day-heading'
+import { dayMeant } from './day-heading'
 import { parsePlace } from './headers'
 import { readHourClocks } from './hour-clock'
 import { settleSteps } from './known-rows'
 import { intoLegs, namedSports } from './legs'
-import type { ReadOptions, RowPlace } from './options'
+import type { ReadContext, RowPlace } from './options'
 import { readRows } from './rows'
 import { fold } from './scanner'
 import { settleSoftSteps } from './soft'
@@ -99,10 +100,10 @@ interface TakenSport {
 function sportFor(
   lines: readonly Line[],
   stated: SessionSport | undefined,
-  options: ReadOptions,
+  context: ReadContext,
   heading: DayHeading | undefined,
 ): TakenSport {
-  const said = heading?.sport ?? stated ?? options.sport
+  const said = heading?.sport ?? stated ?? context.sport
   if (said) return { sport: said, isSaid: true, isByPiece: false }
   const text = fold(lines.map(line => line.raw).join('\n'))
   if (/^leg (?:run|ride|swim)\b/m.test(text)) return { sport: 'multi', isSaid: false, isByPiece: false }
@@ -138,24 +139,24 @@ function settleLegs(state: State, lines: readonly Line[]): void {
  */
 export function readSession(
   lines: Line[],
-  options: ReadOptions,
+  context: ReadContext,
   heading?: DayHeading,
 ): { session: Session; remarks: Remark[]; places: Map<string, RowPlace> } {
   const stated = statedSport(lines)
-  const { sport, isSaid, isByPiece } = sportFor(lines, stated, options, heading)
+  const { sport, isSaid, isByPiece } = sportFor(lines, stated, context, heading)
   const place = parsePlace(firstMatch(lines, /^place:?\s+(.+)$/i)?.[1] ?? '')
   const pool = place?.kind === 'pool' ? place : undefined
-  const poolUnit = pool?.unit ?? options.units?.swim ?? 'm'
+  const poolUnit = pool?.unit ?? unitsOf(context.standpoint.athlete).swim
   const poolLength = pool?.length
-  const setting = settingFor(sport === 'multi' ? 'run' : sport, options, poolUnit, poolLength)
+  const setting = settingFor(sport === 'multi' ? 'run' : sport, context, poolUnit, poolLength)
   if (isByPiece)
-    setting.bySport = { run: setting, ride: settingFor('ride', options, poolUnit), swim: settingFor('swim', options, poolUnit, poolLength) }
+    setting.bySport = { run: setting, ride: settingFor('ride', context, poolUnit), swim: settingFor('swim', context, poolUnit, poolLength) }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
   const state: State = {
     session,
     setting,
-    options,
+    context,
     soft: new Map(),
     knownAs: new Map(),
     sports: new Map(),
@@ -166,7 +167,7 @@ export function readSession(
   }
   readRows(state, { lines, at: 0 }, 0, session.items)
   if (heading?.sport) session.sport = heading.sport
-  if (options.week !== undefined && session.day !== undefined) session.day = dayInWeek(session.day, options.week)
+  if (session.day !== undefined) session.day = dayMeant(session.day, context)
   settleSoftSteps(session, state.soft)
   dropEmptyNotes(session, session.items)
   if (stated === undefined) readHourClocks(state, state.places)

@@ -1,7 +1,8 @@
+import { unitsOf } from '../../athlete/athlete'
 import type { Item, Session, Sport, Step } from '../../session/document'
 import type { Remark } from '../remark'
 import type { SoftSteps } from './between'
-import type { ReadOptions, RowPlace } from './options'
+import type { ReadContext, RowPlace } from './options'
 import type { Noticed, Setting } from './scanner'
 
 export interface Line {
@@ -28,7 +29,7 @@ export interface LineReading {
 export interface State {
   session: Session
   setting: Setting
-  options: ReadOptions
+  context: ReadContext
   soft: SoftSteps
   /** The step, kept from an earlier reading of the same row, that each is a copy of. */
   knownAs: Map<Step, Step>
@@ -42,11 +43,12 @@ export interface State {
 }
 
 /** What the reader goes by in a sport, given the athlete's units. */
-export function settingFor(sport: Sport, options: ReadOptions, poolUnit: 'm' | 'yd', poolLength?: number): Setting {
-  const units = options.units ?? { run: 'km', ride: 'km', swim: 'm' }
+export function settingFor(sport: Sport, context: ReadContext, poolUnit: 'm' | 'yd', poolLength?: number): Setting {
+  const { athlete } = context.standpoint
+  const units = unitsOf(athlete)
   const byDefault = { run: 'heart-rate', ride: 'power', swim: 'pace' } as const
   const paceUnit = sport === 'swim' ? (poolUnit === 'yd' ? 's/100yd' : 's/100m') : units[sport] === 'mi' ? 's/mi' : 's/km'
-  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: options.preferredMeasure?.[sport] ?? byDefault[sport] }
+  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: athlete.preferredMeasure?.[sport] ?? byDefault[sport] }
 }
 
 /** From the start of one line to the end of a later one, in characters. */

@@ -2,7 +2,7 @@ import type { Remark } from '../remark'
 import type { DayHeading } from './day-heading'
 import { isDayOff, readDayHeading } from './day-heading'
 import { namesLength } from './content'
-import type { ReadOptions } from './options'
+import type { ReadContext } from './options'
 import type { Line } from './state'
 
 /** The lines of one session, with the heading of its day where it has one. */
@@ -36,10 +36,10 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
  * Parts the lines of a pasted week by the headings of its days. Lines before the first heading go with the first day.
  * A day off gives no session, only a remark.
  */
-export function partByDay(lines: readonly Line[], options: ReadOptions): { parts: Part[]; remarks: Remark[] } {
+export function partByDay(lines: readonly Line[], context: ReadContext): { parts: Part[]; remarks: Remark[] } {
   const headings = new Map<Line, DayHeading>()
   for (const line of lines) {
-    const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, options) : null
+    const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
     if (heading) headings.set(line, heading)
   }
   if (headings.size === 0) return { parts: [{ lines: [...lines] }], remarks: [] }

@@ -12,11 +12,13 @@ import { cursorBehind, firstCursor, nextCursor, roundOf, roundsOf, stepAt, withH
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
+import { nobody } from '../../athlete/standpoint'
+import { seenBy } from '../../../tests/support/standpoint'
 
 const clocks = { moving: 0, way: 0 }
 const fitted = (session: Session, maxNesting = 6): Program =>
-  fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, { athlete: ilse }).program
-const programOf = (text: string, maxNesting = 6) => fitted(readScript(text).sessions[0]!, maxNesting)
+  fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, seenBy(ilse)).program
+const programOf = (text: string, maxNesting = 6) => fitted(readScript(text, nobody).sessions[0]!, maxNesting)
 const name = (program: Program, cursor: Cursor) => `${stepAt(program, cursor).path}@${roundOf(program, cursor).join('.')}`
 
 function* visits(program: Program, atMost = 6000): Generator<Cursor> {
@@ -91,7 +93,7 @@ describe('carrying out any document that fits', () => {
       fc.property(counted, fc.integer({ min: 1, max: 1e6 }), (session, seed) => {
         const expected = [...walk(session)].map(flat => `${flat.path}@${flat.round.join('.')}`)
         fc.pre(expected.length > 0 && expected.length <= 60)
-        const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, { athlete: ilse })
+        const fitting = fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000 }, seenBy(ilse))
         fc.pre(fitting.program.items.length > 0 && !JSON.stringify(session).includes('stopAfterMissed'))
         const { marks, state } = carryOut(fitting.program, seed, { press: 0.3, skip: 0.5, pause: 0.05 })
         expect(state.phase).toBe('finished')

@@ -11,6 +11,8 @@ import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
 import { entrancesOf } from '../program/program-steps'
 import { runWalk, settingsOf } from './settings'
+import { nobody } from '../../athlete/standpoint'
+import { seenBy } from '../../../tests/support/standpoint'
 
 const athlete: Athlete = {
   format: 'agonis.athlete',
@@ -19,9 +21,9 @@ const athlete: Athlete = {
   run: { criticalSpeed: 3.75, criticalPower: 248 },
   ride: { criticalPower: 215 },
 }
-const sessionOf = (text: string) => readScript(text).sessions[0]!
+const sessionOf = (text: string) => readScript(text, nobody).sessions[0]!
 const programOf = (text: string, watch = 'all-sport'): Program => {
-  const fitting = fit(sessionOf(text), profileNamed(watch)!, { athlete })
+  const fitting = fit(sessionOf(text), profileNamed(watch)!, seenBy(athlete))
   expect(fitting.losses.filter(loss => loss.instead === null)).toEqual([])
   return fitting.program
 }
@@ -80,7 +82,7 @@ describe('carrying a program out', () => {
 
   it('does the same on a watch without nesting, whose program is written out', () => {
     const program = programOf(nested, 'runner')
-    const flat: Program = fit(sessionOf(nested), { ...profileNamed('all-sport')!, maxNesting: 0 }, { athlete }).program
+    const flat: Program = fit(sessionOf(nested), { ...profileNamed('all-sport')!, maxNesting: 0 }, seenBy(athlete)).program
     expect(flat.items.every(item => item.kind === 'step')).toBe(true)
     for (const one of [program, flat]) {
       expect(stepNames(carryOut(one, 7, { press: 0.2, skip: 0, pause: 0 }).marks)).toEqual(flatNames(nested))
@@ -268,7 +270,7 @@ describe('going elsewhere in a program', () => {
     const flat = fit(
       sessionOf('sport run\n\n1:00\n6 times\n  0:20\n  recovery 0:10'),
       { ...profileNamed('all-sport')!, maxNesting: 0 },
-      { athlete },
+      seenBy(athlete),
     ).program
     const begun = advance(flat, initialState, { kind: 'start', t: 0, from: { path: '2.1', round: [4] } })
     expect(stepNames([...begun.marks, ...read(flat, begun.state, 95).marks])).toEqual([

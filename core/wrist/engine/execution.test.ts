@@ -12,6 +12,7 @@ import { advance, initialState } from './engine'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
+import { nobody } from '../../athlete/standpoint'
 
 const text = `sport run
 ceiling 170 bpm
@@ -28,8 +29,8 @@ warm-up until press
   recovery 0:11 or until press
 1:10
 cool-down until press`
-const session = readScript(text).sessions[0]!
-const program: Program = fit(session, profileNamed('all-sport')!).program
+const session = readScript(text, nobody).sessions[0]!
+const program: Program = fit(session, profileNamed('all-sport')!, nobody).program
 const flat = [...walk(session)].map(entry => `${entry.path}@${entry.round.join('.')}`)
 const seeds = seedsOr(2000)
 

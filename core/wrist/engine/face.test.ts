@@ -8,8 +8,10 @@ import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Program, ProgramTarget } from '../program/program'
 import { paceReadingFor, printProgramItem, sayEnd, saySpeed, sayTarget } from '../program/words'
+import { nobody } from '../../athlete/standpoint'
+import { seenBy } from '../../../tests/support/standpoint'
 
-const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!, { athlete: ilse }).program
+const programOf = (text: string): Program => fit(readScript(text, nobody).sessions[0]!, profileNamed('all-sport')!, seenBy(ilse)).program
 function after(program: Program, seconds: number, speed = 4, heartRate = 140): EngineState {
   let { state } = advance(program, initialState, { kind: 'start', t: 0 })
   for (let t = 1; t <= seconds; t++)

@@ -6,8 +6,13 @@ import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Utterance } from './speaker'
 import { sayCue, secondsToSay, silentSpeaker, speak } from './speaker'
+import { nobody } from '../../athlete/standpoint'
 
-const program = fit(readScript('sport run\n\n400 m @ 4:00-4:10 /km\nrest 1:00').sessions[0]!, profileNamed('all-sport')!).program
+const program = fit(
+  readScript('sport run\n\n400 m @ 4:00-4:10 /km\nrest 1:00', nobody).sessions[0]!,
+  profileNamed('all-sport')!,
+  nobody,
+).program
 const say = (cue: Cue) => sayCue(cue, program)
 
 const cueOf = (kind: Cue['kind'], t: number): Cue => {

@@ -44,13 +44,13 @@ function plainEnd(end: End): ProgramEnd {
 
 function secondsOf(step: Step, path: string, context: FitContext): number {
   const likely = context.likely(path).seconds
-  const seconds = likely ?? usualSecondsOf(context.athlete, step.role)
+  const seconds = likely ?? usualSecondsOf(context.standpoint.athlete, step.role)
   return Math.max(5, Math.round(seconds))
 }
 
 /** The ends that could stand for this one, the least loss first, before the watch is asked which of them it knows. */
 function candidates(end: End, step: Step, path: string, context: FitContext, isLast: boolean): Ends[] {
-  const { athlete, sport } = context
+  const { standpoint, sport } = context
   const press: Ends = { way: 'press', end: { on: 'press' } }
   const time = (because: string): Ends => ({ way: 'time', end: { on: 'time', seconds: secondsOf(step, path, context) }, because })
   switch (end.on) {
@@ -63,7 +63,10 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
     case 'heart-rate':
       return [press, time('the usual length')]
     case 'energy': {
-      const metres = sport === 'run' && athlete.massKg !== undefined ? Math.round((end.kilocalories / athlete.massKg) * 1000) : null
+      const metres =
+        sport === 'run' && standpoint.athlete.massKg !== undefined
+          ? Math.round((end.kilocalories / standpoint.athlete.massKg) * 1000)
+          : null
       return [
         ...(metres === null
           ? []

@@ -52,9 +52,9 @@ const nearest: Readonly<Record<ResolvedMeasure, ResolvedMeasure[]>> = {
 
 /** A value of another measure at a share of critical; null where a number of the athlete is missing. */
 function valueAt(share: number, of: ResolvedMeasure, context: FitContext): number | null {
-  const { athlete, sport } = context
-  const { rest, max } = heartOf(athlete, sport)
-  const { speed, power } = criticalOf(athlete, sport)
+  const { standpoint, sport } = context
+  const { rest, max } = heartOf(standpoint.athlete, sport)
+  const { speed, power } = criticalOf(standpoint, sport)
   switch (of) {
     case 'pace':
       return speed === undefined ? null : share * speed
@@ -85,14 +85,14 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
   const convert = ({ easiest, hardest }: Band): Band | null => {
     const ends = [easiest, hardest].map(value => {
       if (value === undefined) return undefined
-      const share = shareOfCritical(value, target.unit, step, context.athlete, context.sport)
+      const share = shareOfCritical(value, target.unit, step, context.standpoint, context.sport)
       return share === null ? null : valueAt(share, to, context)
     })
     if (ends.some(value => value === null)) return null
     const [low, high] = ends as (number | undefined)[]
     const middle = low !== undefined && high !== undefined ? (low + high) / 2 : null
     const room = to === 'rpe' ? convertedRoom.rpe : (middle ?? low ?? high ?? 0) * convertedRoom[to]
-    const { max = Infinity } = heartOf(context.athlete, context.sport)
+    const { max = Infinity } = heartOf(context.standpoint.athlete, context.sport)
     const bounded = (value: number) =>
       to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : to === 'heart-rate' ? Math.min(max, value) : value
     return {
@@ -123,11 +123,10 @@ export function fitTarget(
   const { end } = step
   const { sport, place, profile } = context
   const stepMetres = end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
-  const resolution = resolveTarget(target, context.athlete, {
+  const resolution = resolveTarget(target, context.standpoint, {
     sport,
     stepMetres,
     smoothingSeconds: profile.smoothingSeconds,
-    on: context.on,
     slope: step.grade && slopeOf(step.grade),
   })
   const words = printTarget(target)
@@ -142,7 +141,7 @@ export function fitTarget(
     resolution.target.hardest ?? resolution.target.easiest!,
     resolution.target.unit,
     step,
-    context.athlete,
+    context.standpoint,
     sport,
   )
   const isAbove = of !== 'heart-rate' && share !== null && share > 1

@@ -16,10 +16,12 @@ import { phoneChoices, phoneProfileFor, profileNamed, watchProfiles } from '../p
 import { countItems, depthOf, roundItems } from '../program/program'
 import type { Program, ProgramItem, ProgramStep } from '../program/program'
 import { digestOf } from '../program/digest'
+import { nobody, standpointOf } from '../../athlete/standpoint'
+import { seenBy } from '../../../tests/support/standpoint'
 
-const session = (text: string): Session => readScript(text).sessions[0]!
+const session = (text: string): Session => readScript(text, nobody).sessions[0]!
 const onWatch = (text: string, watch: string | WatchProfile = 'all-sport') =>
-  fit(session(text), typeof watch === 'string' ? profileNamed(watch)! : watch, { athlete: ilse, on: '2026-03-31' })
+  fit(session(text), typeof watch === 'string' ? profileNamed(watch)! : watch, standpointOf(ilse, '2026-03-31'))
 const losses = (text: string, watch: string | WatchProfile = 'all-sport') =>
   onWatch(text, watch).losses.map(loss => [loss.path, loss.kind, loss.instead])
 
@@ -114,13 +116,13 @@ describe('fitting', () => {
   })
 
   it("says which of the athlete's numbers is missing", () => {
-    const { losses } = fit(session('sport run\n\n1 km @ 5k effort'), profileNamed('all-sport')!)
+    const { losses } = fit(session('sport run\n\n1 km @ 5k effort'), profileNamed('all-sport')!, nobody)
     expect(losses).toMatchObject([{ path: '1', kind: 'target', what: '5k effort needs a run race or time trial', instead: 'no target' }])
   })
 
   it('freezes where it came from, so that a stale copy can say why', () => {
     const a = onWatch('sport run\n\n1:00')
-    const b = fit(session('sport run\n\n1:00'), profileNamed('all-sport')!, { athlete: { ...ilse, massKg: 60 } })
+    const b = fit(session('sport run\n\n1:00'), profileNamed('all-sport')!, seenBy({ ...ilse, massKg: 60 }))
     expect(a.program.from.session).toBe(b.program.from.session)
     expect(a.program.from.athlete).not.toBe(b.program.from.athlete)
     expect(digestOf(a.program)).not.toBe(digestOf(b.program))
@@ -129,7 +131,7 @@ describe('fitting', () => {
   it('holds on documents of every kind: what fits stays within the watch and can be carried out', () => {
     fc.assert(
       fc.property(arbitrarySession, fc.constantFrom(...watchProfiles), (document, profile) => {
-        const { program, fits } = fit(document, profile, { athlete: ilse })
+        const { program, fits } = fit(document, profile, seenBy(ilse))
         if (!fits) return
         expect(countItems(program.items)).toBeLessThanOrEqual(profile.maxSteps)
         expect(depthOf(program.items)).toBeLessThanOrEqual(profile.maxNesting)
@@ -151,7 +153,7 @@ describe('choosing what is used instead', () => {
   const treadmill = 'title Belt\nsport run\nplace treadmill\n\n6:00 @ 5:10 /km\n6:00 @ 5:00 /km'
   const belt = { ...profileNamed('runner')!, targets: [{ sport: 'run' as const, of: ['heart-rate' as const, 'rpe' as const] }] }
   const chosen = (choices: LossChoices, text = treadmill, watch: WatchProfile = belt) =>
-    fit(session(text), watch, { athlete: ilse, on: '2026-03-31', choices })
+    fit(session(text), watch, standpointOf(ilse, '2026-03-31'), { choices })
 
   it('offers what the watch leads by, the nearest first, and takes the first', () => {
     const [first] = chosen({}).losses
@@ -210,7 +212,7 @@ describe('choosing what is used instead', () => {
 describe('on a phone', () => {
   it('lets a swimmer press at the wall, since nothing tells it the way there, and leaves a send-off to the clock', () => {
     const swim = session('sport swim\nplace pool 25 m\n\n4 times\n  100 m\n  rest 0:20\n4 times\n  50 m on 1:10')
-    const { program, losses, fits } = fit(swim, phoneProfileFor(swim), { athlete: ilse, choices: { standing: phoneChoices } })
+    const { program, losses, fits } = fit(swim, phoneProfileFor(swim), seenBy(ilse), { choices: { standing: phoneChoices } })
     expect(fits).toBe(true)
     expect(losses.map(loss => [loss.path, loss.instead])).toEqual([
       ['1.1', 'until press'],
@@ -226,14 +228,14 @@ describe('writing repeats out', () => {
 
   it('keeps the rest of an inner repeat that stands at the end of one which drops its last', () => {
     const nested = session('sport run\n\n3 times, drop last recovery\n  2 times\n    1:00\n    rest 0:30')
-    const { program } = fit(nested, { ...profileNamed('all-sport')!, maxNesting: 1 })
+    const { program } = fit(nested, { ...profileNamed('all-sport')!, maxNesting: 1 }, nobody)
     expect(names(program.items)).toEqual([...walk(nested)].map(flat => `${flat.path}@${flat.round.join('.')}`))
   })
 
   it('carries out the same steps for documents of every kind and any depth', () => {
     fc.assert(
       fc.property(arbitrarySession, fc.integer({ min: 0, max: 3 }), (document, maxNesting) => {
-        const { program, losses } = fit(document, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting })
+        const { program, losses } = fit(document, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, nobody)
         if (
           losses.some(
             loss =>
@@ -300,10 +302,8 @@ describe('a fitted program', () => {
     'is the session but for the losses it lists: %s',
     (_, script) => {
       for (const profile of watchProfiles) {
-        const whole = fit(session(script), { ...ideal, smoothingSeconds: profile.smoothingSeconds }, { athlete: ilse, on: '2026-03-31' })
-        const { program, losses, fits } = fit(session(script), profile, {
-          athlete: ilse,
-          on: '2026-03-31',
+        const whole = fit(session(script), { ...ideal, smoothingSeconds: profile.smoothingSeconds }, standpointOf(ilse, '2026-03-31'))
+        const { program, losses, fits } = fit(session(script), profile, standpointOf(ilse, '2026-03-31'), {
           choices: { standing: { steps: 'card' } },
         })
         if (!fits) {
@@ -333,7 +333,7 @@ describe('a fitted program', () => {
   it('brings the very recording the session brings, where nothing is lost but blocks and names', () => {
     let compared = 0
     for (const script of demoScripts) {
-      const { program, losses, fits } = fit(session(script), { ...ideal, maxNesting: 0 }, { athlete: ilse, on: '2026-03-31' })
+      const { program, losses, fits } = fit(session(script), { ...ideal, maxNesting: 0 }, standpointOf(ilse, '2026-03-31'))
       if (!fits || losses.some(loss => loss.kind !== 'nesting')) continue
       compared++
       const run = (items: Program) => carryOut(items, 3, { press: 0.5, skip: 0.1, pause: 0.02 }).marks

@@ -1,8 +1,9 @@
-import type { Athlete } from '../../athlete/athlete'
-import { heartOf, unknownAthlete } from '../../athlete/athlete'
+import type { Standpoint } from '../../athlete/standpoint'
+import { ceilingBpm } from '../../athlete/ceiling'
 import { toMetres } from '../../quantity/distance'
 import { sayEndOfBlock } from '../program/words'
 import { printEnd } from '../../script/print'
+import { titleOf } from '../../session/title'
 import { checkSession } from '../../session/check'
 import type { Block, Ceiling, Item, Session, Sport, Step } from '../../session/document'
 import { digestOf } from '../program/digest'
@@ -26,28 +27,18 @@ export interface Fitting {
 }
 
 export interface FitOptions {
-  athlete?: Athlete
-  /** The day the athlete's numbers are taken for, ISO date. */
-  on?: string
   choices?: LossChoices
+  /** Its name on the watch, where that is not its title. */
+  name?: string
   /** Names of other programs on the watch, which this one's has to differ from. */
   taken?: readonly string[]
 }
 
-function ceilingBpm(ceiling: Ceiling, context: FitContext, path: string): number | null {
-  const heart = heartOf(context.athlete, context.sport)
-  if (ceiling.unit === undefined || ceiling.unit === 'bpm') return ceiling.above
-  const base = ceiling.unit === '%HRmax' ? heart.max : heart.threshold
-  if (base !== undefined) return Math.floor((base * ceiling.above) / 100)
-  lose(
-    context,
-    {
-      path,
-      kind: 'ceiling',
-      what: `ceiling ${ceiling.above} ${ceiling.unit} needs ${ceiling.unit === '%HRmax' ? 'maximum' : 'threshold'} heart rate`,
-    },
-    [],
-  )
+function fitCeiling(ceiling: Ceiling, context: FitContext, path: string): number | null {
+  const reading = ceilingBpm(ceiling, context.standpoint.athlete, context.sport)
+  if ('bpm' in reading) return reading.bpm
+  const heart = reading.missing === 'max' ? 'maximum' : 'threshold'
+  lose(context, { path, kind: 'ceiling', what: `ceiling ${ceiling.above} ${ceiling.unit} needs ${heart} heart rate` }, [])
   return null
 }
 
@@ -57,7 +48,7 @@ const fullName = (step: Step): string =>
 function fitStep(step: Step, path: string, context: FitContext, isLast: boolean): ProgramStep[] {
   if (step.doubt) lose(context, { path, kind: 'doubt', what: `"${step.doubt.said}" is still in doubt` }, [])
   const ceilings = [...context.ceilings, ...(step.ceiling ? [step.ceiling] : [])]
-    .map(ceiling => ceilingBpm(ceiling, context, path))
+    .map(ceiling => fitCeiling(ceiling, context, path))
     .filter(value => value !== null)
   const { end, restBehind } = fitEnd(step, path, context, isLast)
   const target = fitTarget(step.target, step, 'target', path, context)
@@ -224,21 +215,21 @@ function limit(items: ProgramItem[], context: FitContext): ProgramItem[] {
 export function fit(
   session: Session,
   profile: WatchProfile,
-  { athlete = unknownAthlete, on, choices = {}, taken = [] }: FitOptions = {},
+  standpoint: Standpoint,
+  { choices = {}, taken = [], name }: FitOptions = {},
 ): Fitting {
   const losses: Loss[] = []
   const sport: Sport = session.sport === 'multi' ? 'run' : session.sport
   const context: FitContext = {
-    athlete,
+    standpoint,
     profile,
     losses,
     sport,
     place: session.place,
     isLeg: false,
     ceilings: session.ceiling ? [session.ceiling] : [],
-    on,
     choices,
-    ...likelihoods(session, athlete),
+    ...likelihoods(session, standpoint),
   }
   for (const problem of checkSession(session)) {
     if (problem.code !== 'unread')
@@ -250,9 +241,10 @@ export function fit(
   const written = blocked ? [] : fitItems(session.items, '', context, true)
   const items = limit(nameSteps(nest(written, context), context), context)
   if (items.length === 0 && !blocked) lose(context, { kind: 'steps', what: 'there is no step to carry out' }, [])
-  const title = session.title ?? 'Session'
-  const [name] = shortenNames([title], profile.maxNameLength, taken)
-  if (name !== title) {
+  const title = name ?? titleOf(session)
+  const [shown] = shortenNames([title], profile.maxNameLength, taken)
+  const isSaid = name !== undefined || session.title !== undefined
+  if (shown !== title && (isSaid || taken.includes(title))) {
     const isTaken = title.length <= profile.maxNameLength
     lose(
       context,
@@ -260,13 +252,13 @@ export function fit(
         kind: 'name',
         what: isTaken ? `"${title}" is the name of another program there` : `"${title}" is longer than ${profile.maxNameLength} characters`,
       },
-      [{ way: 'short', instead: `"${name}"` }],
+      [{ way: 'short', instead: `"${shown}"` }],
     )
   }
   const program: Program = {
     format: 'agonis.program',
     version: 1,
-    name: name!,
+    name: shown!,
     sport: session.sport,
     ...(session.place ? { place: session.place } : {}),
     items,
@@ -274,7 +266,7 @@ export function fit(
     smoothingSeconds: profile.smoothingSeconds,
     alertAfterSeconds: profile.alertAfterSeconds,
     alertRepeatSeconds: profile.alertRepeatSeconds,
-    from: { session: digestOf(session), athlete: digestOf(athlete), profile: digestOf(profile) },
+    from: { session: digestOf(session), athlete: digestOf(standpoint.athlete), profile: digestOf(profile) },
   }
   return { program, losses, fits: losses.every(loss => loss.instead !== null) }
 }

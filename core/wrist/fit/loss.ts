@@ -1,5 +1,5 @@
 import type { Session, Step, Place, Sport } from '../../session/document'
-import type { Athlete } from '../../athlete/athlete'
+import type { Standpoint } from '../../athlete/standpoint'
 import { reckon } from '../../reckon/reckon'
 import type { WatchProfile } from '../program/profile'
 
@@ -44,7 +44,7 @@ export interface Likely {
 }
 
 export interface FitContext {
-  athlete: Athlete
+  standpoint: Standpoint
   profile: WatchProfile
   losses: Loss[]
   sport: Sport
@@ -52,7 +52,6 @@ export interface FitContext {
   /** Legs have places of their own, which their steps then carry. */
   isLeg: boolean
   ceilings: NonNullable<Step['ceiling']>[]
-  on?: string
   choices: LossChoices
   likely: (path: string) => Likely
   /** Rounds a repeat until a distance or time likely comes to; null where nobody can tell. */
@@ -60,9 +59,9 @@ export interface FitContext {
 }
 
 /** What is likely of every step of a session, reckoned when first asked. */
-export function likelihoods(session: Session, athlete: Athlete): Pick<FitContext, 'likely' | 'likelyRounds'> {
+export function likelihoods(session: Session, standpoint: Standpoint): Pick<FitContext, 'likely' | 'likelyRounds'> {
   let flat: ReturnType<typeof reckon>['flat'] | null = null
-  const steps = () => (flat ??= reckon(session, { athlete }).flat)
+  const steps = () => (flat ??= reckon(session, standpoint).flat)
   return {
     likely: path => {
       const step = steps().find(entry => entry.path === path)

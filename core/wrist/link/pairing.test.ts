@@ -13,12 +13,13 @@ import { listRecords, listSlots, pairWatch, sendProgram, WrongCodeError } from '
 import type { WatchMemory } from './watch-memory'
 import { emptyMemory, handPut, keepRecording, programIn } from './watch-memory'
 import { hideCode, receiveFrame, showCode, shownCode } from './watch-receive'
+import { nobody } from '../../athlete/standpoint'
 
 const secretFrom = (seed: number) => {
   const random = randomFrom(seed)
   return (count: number) => Uint8Array.from({ length: count }, () => Math.floor(random.next() * 256))
 }
-const program = fit(readScript('title Quay ladder\nsport run\n\n10:00').sessions[0]!, profileNamed('all-sport')!).program
+const program = fit(readScript('title Quay ladder\nsport run\n\n10:00', nobody).sessions[0]!, profileNamed('all-sport')!, nobody).program
 
 /** A watch that answers every frame, and what lies on the way to it. */
 function watchOf(memory: WatchMemory) {

@@ -14,8 +14,9 @@ import type { WatchMemory } from './watch-memory'
 import { emptyMemory, handPut, keepRecording, programIn, restoredMemory } from './watch-memory'
 import { receive } from './watch-receive'
 import type { Recording } from '../../record/recording'
+import { nobody } from '../../athlete/standpoint'
 
-const programOf = (text: string): Program => fit(readScript(text).sessions[0]!, profileNamed('all-sport')!).program
+const programOf = (text: string): Program => fit(readScript(text, nobody).sessions[0]!, profileNamed('all-sport')!, nobody).program
 const small = programOf('title Quay ladder\nsport run\n\nwarm-up 10:00\n3 times\n  400 m @ 4:00-4:10 /km\n  rest 1:00')
 const other = programOf('title Sound swim\nsport swim\n\n400 m\n200 m')
 
@@ -192,7 +193,7 @@ describe('comparing programs', () => {
     const profile = profileNamed('all-sport')!
     fc.assert(
       fc.property(arbitrarySession, arbitrarySession, (a, b) => {
-        const [left, right] = [fit(a, profile).program, fit(b, profile).program]
+        const [left, right] = [fit(a, profile, nobody).program, fit(b, profile, nobody).program]
         expect(comparePrograms(left, left).every(row => row.equal)).toBe(true)
         expect(comparePrograms(left, right).every(row => row.equal)).toBe(digestOf(left.items) === digestOf(right.items))
       }),

@@ -1,16 +1,15 @@
 import type { Standpoint } from '../core/athlete/standpoint'
 import type { Recording } from '../core/record/recording'
 import type { Session } from '../core/session/document'
-import type { Place } from '../core/wrist/engine/cursor'
+import type { StepPosition, Program } from '../core/wrist/program/program'
 import { cursorAt } from '../core/wrist/engine/cursor'
 import type { Button } from '../core/wrist/engine/engine'
 import type { LossChoices } from '../core/wrist/fit/fit'
 import { fit } from '../core/wrist/fit/fit'
 import type { WatchProfile } from '../core/wrist/program/profile'
-import type { Program } from '../core/wrist/program/program'
 import type { Manner } from '../standin/body/manner'
-import { rehearse } from '../standin/rehearse'
-import type { Press } from '../standin/rehearse'
+import { rehearse } from '../standin/body/rehearse'
+import type { Press } from '../standin/body/rehearse'
 import { BadInput, readText } from './input'
 
 function readJson(file: string): unknown {
@@ -87,10 +86,10 @@ export function choicesOf(file: string | undefined): LossChoices {
   return value as LossChoices
 }
 
-function placeOf(words: string | undefined, program: Program): Place | undefined {
+function placeOf(words: string | undefined, program: Program): StepPosition | undefined {
   if (words === undefined) return undefined
   const [path, round] = words.split('@')
-  const place: Place = { path: path!, round: round ? round.split('.').map(Number) : [] }
+  const place: StepPosition = { path: path!, round: round ? round.split('.').map(Number) : [] }
   if (!/^[1-9]\d*(\.[1-9]\d*)*$/.test(path!) || !isRound(place.round) || !cursorAt(program, place, null, { moving: 0, way: 0 })) {
     throw new BadInput([{ problem: `there is no step ${words} to begin at; a round is said behind it: 2.1@4`, pointer: path! }])
   }

@@ -3,7 +3,7 @@ import { validateAthlete, validateRecording, validateSession } from '../core/for
 import { score } from '../core/record/score'
 import { reckon } from '../core/reckon/reckon'
 import { printSession } from '../core/script/print'
-import { readScript } from '../core/script/read'
+import { readScript } from '../core/script/reader/read-script'
 import { checkSession } from '../core/session/check'
 import { digestOf } from '../core/wrist/program/digest'
 import { ilse } from './athlete'

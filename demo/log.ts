@@ -6,7 +6,7 @@ import { fit } from '../core/wrist/fit/fit'
 import { profileNamed } from '../core/wrist/program/profile'
 import type { Program } from '../core/wrist/program/program'
 import type { Manner } from '../standin/body/manner'
-import { rehearse } from '../standin/rehearse'
+import { rehearse } from '../standin/body/rehearse'
 
 interface Done {
   day: string

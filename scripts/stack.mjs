@@ -66,7 +66,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     const DATABASE_URL = databaseUrl ?? cluster.url
     const homeToken = keptSecret(folder, 'home-token')
     const standinKey = keptSecret(folder, 'standin-key')
-    run('server/db/migrate.ts', { DATABASE_URL })
+    run('scripts/migrate.ts', { DATABASE_URL })
     const standinPort = await freePort()
     const standinUrl = `http://127.0.0.1:${standinPort}`
     const standin = child(

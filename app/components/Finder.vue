@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
-import { readScript } from '~~/core/script/read'
+import { readScript } from '~~/core/script/reader/read-script'
 import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
-import { dropOnDesk } from '~/reckoner/typed'
+import { dropOnDesk } from '~/calculator/typed'
 
 const props = defineProps<{ rooms: readonly { to: string; name: string }[] }>()
 const emit = defineEmits<{ close: [] }>()

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reckon } from '../../core/reckon/reckon'
 import { sheetRows } from '../../core/reckon/sheet'
-import { readScript } from '../../core/script/read'
+import { readScript } from '../../core/script/reader/read-script'
 import { ilse } from '../../demo/athlete'
 import { growth, sheetLines } from './lines'
 import { nobody } from '~~/core/athlete/standpoint'

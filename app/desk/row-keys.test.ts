@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { apply } from '../../core/edit/edit'
 import { printSession } from '../../core/script/print'
-import { readScript } from '../../core/script/read'
+import { readScript } from '../../core/script/reader/read-script'
 import { dropAt } from './drag'
 import { blockAt, rowActions } from './row-keys'
 import { nobody } from '~~/core/athlete/standpoint'

@@ -1,5 +1,5 @@
 import type { Edit } from '~~/core/edit/edit'
-import { itemAt, parentOf } from '~~/core/edit/item-path'
+import { itemAt, parentOf } from '~~/core/session/item-path'
 import type { Session } from '~~/core/session/document'
 
 /** Something that can be done to a row by a key or a button. */

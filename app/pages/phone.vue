@@ -13,7 +13,7 @@ import { bringHome, takeAlong, takeWeek } from '~/phone/home'
 import type { HeldProgram } from '~/phone/store'
 import { heldPrograms, holdPrograms, waitingRecordings } from '~/phone/store'
 import { usePhoneRun } from '~/phone/use-run'
-import { formatDay } from '~/wrist/day'
+import { formatDay } from '~/watches/day'
 
 useHead({ title: 'This phone as a watch · Agonis' })
 const kept = shallowRef<KeptAthlete>({ number: 0, athlete: unknownAthlete })

@@ -4,8 +4,8 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { daysFrom, weekOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { printSession } from '~~/core/script/print'
-import { readScript } from '~~/core/script/read'
-import { titleOf } from '~~/core/session/title'
+import { readScript } from '~~/core/script/reader/read-script'
+import { titleOf } from '~~/core/script/title'
 import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
 
 useHead({ title: 'Weeks · Agonis' })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readScript } from '~~/core/script/read'
+import { readScript } from '~~/core/script/reader/read-script'
 import { validateRecording } from '~~/core/formats/validate'
 import { randomFrom } from '~~/core/quantity/random'
 import { checkRecording } from '~~/core/record/recording'

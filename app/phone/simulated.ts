@@ -7,7 +7,7 @@ import { randomFrom } from '~~/core/quantity/random'
 import type { Cue, EngineState } from '~~/core/wrist/engine/engine'
 import type { Program } from '~~/core/wrist/program/program'
 import { heed, live, restedBody } from '~~/standin/body/body'
-import { ledBy, noPress, ownPresses } from '~~/standin/rehearse'
+import { ledBy, noPress, ownPresses } from '~~/standin/body/rehearse'
 
 const start = { lat: 58.93, lon: 5.62 }
 const metresPerDegree = 111_195

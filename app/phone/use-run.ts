@@ -4,7 +4,7 @@ import type { SensorState } from '~~/core/sensors/collect'
 import { hearFix, hearSensor, readingOf, silentSensors } from '~~/core/sensors/collect'
 import type { SensorMessage } from '~~/core/sensors/gatt'
 import { unitsOf } from '~~/core/athlete/athlete'
-import type { Place } from '~~/core/wrist/engine/cursor'
+import type { StepPosition } from '~~/core/wrist/program/program'
 import { stepAt } from '~~/core/wrist/engine/cursor'
 import type { Button, EngineEvent } from '~~/core/wrist/engine/engine'
 import { faceOf } from '~~/core/wrist/engine/face'
@@ -107,7 +107,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     ticker = setTimeout(tick, 1000)
   }
 
-  async function begin(head: RunHead, from?: Place) {
+  async function begin(head: RunHead, from?: StepPosition) {
     voice.open()
     gap.value = ''
     sensors = silentSensors
@@ -147,7 +147,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
   }
 
   const push = (button: Button) => take({ kind: button, t: wearer && run.value ? run.value.state.t : now() })
-  const jump = (to: Place) => take({ kind: 'jump', t: wearer && run.value ? run.value.state.t : now(), to })
+  const jump = (to: StepPosition) => take({ kind: 'jump', t: wearer && run.value ? run.value.state.t : now(), to })
   const hear = (message: SensorMessage) => (sensors = hearSensor(sensors, message, now()))
   const hearPosition = (fix: Omit<Fix, 't'>) => (sensors = hearFix(sensors, { ...fix, t: now() }))
   const face = computed(() =>

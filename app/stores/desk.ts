@@ -1,7 +1,7 @@
 import { advise } from '~~/core/advise/advise'
 import { hardSeconds, sheetRows } from '~~/core/reckon/sheet'
 import { knownSeconds, reckon } from '~~/core/reckon/reckon'
-import { readScript } from '~~/core/script/read'
+import { readScript } from '~~/core/script/reader/read-script'
 import type { KeptSession } from '~~/shared/api'
 import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from '~/desk/draft'
 import { isAlive, ownTab } from '~/desk/tab'

@@ -1,6 +1,6 @@
 import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
-import type { Nudging } from '~~/core/forecast/nudges'
+import type { Nudging } from '~~/core/nudge/nudging'
 import type { Session } from '~~/core/session/document'
 
 /** What the page asks of the forecasting worker; a newer question ends the one before. */

@@ -1,8 +1,9 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { raceLawOf } from '../athlete/named-effort'
 import { metresFor } from '../athlete/power-law'
-import { smoothedSd, steadinessOf } from '../athlete/steadiness'
-import { itemAt, sportAt } from '../edit/item-path'
+import { steadinessOf } from '../athlete/steadiness'
+import { smoothedSd } from '../nudge/steadiness'
+import { itemAt, sportAt } from '../session/item-path'
 import { isPaceUnit, metresPerSecondOf } from '../quantity/intensity'
 import { formatTime } from '../quantity/time'
 import type { ReckonedStep, Reckoning } from '../reckon/reckon'
@@ -10,7 +11,7 @@ import { printTarget } from '../script/print-target'
 import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
 import { remembered } from '../session/settled'
-import type { Thought } from './advise'
+import type { Thought } from './suggestion'
 
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
 export function shownFor(standpoint: Standpoint, sport: Sport, seconds: number): number | null {

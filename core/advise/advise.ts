@@ -1,6 +1,6 @@
+import type { Advice, AdviceCode, Thought } from './suggestion'
 import type { Standpoint } from '../athlete/standpoint'
-import type { Edit } from '../edit/edit'
-import { itemAt } from '../edit/item-path'
+import { itemAt } from '../session/item-path'
 import { sayDuration } from '../quantity/time'
 import type { Reckoning } from '../reckon/reckon'
 import { printBlockHeader, printStep } from '../script/print'
@@ -8,32 +8,6 @@ import type { Item, Session } from '../session/document'
 import { abilityAdvice } from './ability'
 import { shapeAdvice } from './shape'
 import { unitAdvice } from './units'
-
-export type AdviceCode =
-  | 'needless-last-recovery'
-  | 'two-recoveries'
-  | 'narrow-band'
-  | 'beyond-shown'
-  | 'implausible'
-  | 'mixed-units'
-  | 'press-in-block'
-  | 'no-easy-after'
-  | 'no-warm-up'
-  | 'over-time'
-
-/** Something worth a thought about a session that reads well, with what would change it. */
-export interface Advice {
-  code: AdviceCode
-  /** The row it is about; null for the session as a whole. */
-  path: string | null
-  said: string
-  fixes: { label: string; edits: Edit[] }[]
-  /** Names this thought in this session: it stays waved off while the row says the same. */
-  key: string
-}
-
-/** An advice before it is keyed. */
-export type Thought = Omit<Advice, 'key'>
 
 export interface AdviceOptions {
   /** Seconds that the athlete has today. */

@@ -1,13 +1,13 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
-import type { Path } from '../edit/item-path'
+import type { Path } from '../session/item-path'
 import { formatTime, sayDuration } from '../quantity/time'
 import type { ReckonedStep, Reckoning } from '../reckon/reckon'
 import { onEffortAxis } from '../reckon/sheet'
 import { toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, Item, Session, Sport, Step } from '../session/document'
-import type { Thought } from './advise'
+import type { Thought } from './suggestion'
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 function isRecovery(item: Item | undefined): item is Step {

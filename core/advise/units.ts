@@ -1,8 +1,9 @@
 import { metresOfPaceUnit } from '../quantity/intensity'
 import { printTarget } from '../script/print-target'
-import type { BandTarget, Item, PaceUnit, Session } from '../session/document'
+import type { BandTarget, Item, Session } from '../session/document'
+import type { PaceUnit } from '../quantity/units'
 import { isBandTarget } from '../session/document'
-import type { Thought } from './advise'
+import type { Thought } from './suggestion'
 
 type DistancePace = Exclude<PaceUnit, 's/step'>
 interface Paced {

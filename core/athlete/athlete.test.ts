@@ -9,7 +9,7 @@ import { heartOf, unknownAthlete } from './athlete'
 import { resolveEffort } from './named-effort'
 import { fitPowerLaw, metresFor, secondsFor } from './power-law'
 import { resolveTarget } from './resolve'
-import { smoothedSd } from './steadiness'
+import { smoothedSd } from '../nudge/steadiness'
 import { nobody, standpointOf } from './standpoint'
 import { seenBy } from '../../tests/support/standpoint'
 

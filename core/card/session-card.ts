@@ -7,7 +7,7 @@ import { reckon } from '../reckon/reckon'
 import { sheetRows } from '../reckon/sheet'
 import { printSession } from '../script/print'
 import type { Session } from '../session/document'
-import { titleOf } from '../session/title'
+import { titleOf } from '../script/title'
 import type { Card, CardSize, Measure } from './card'
 import { layCard } from './card'
 

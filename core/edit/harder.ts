@@ -1,6 +1,6 @@
 import type { Item, Target } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
-import { holds } from './item-path'
+import { holds } from '../session/item-path'
 
 /** How much harder a copied set is; negative is easier. */
 export type Shift = { by: number; unit: '%' | 's/km' | 's/mi' | 's/100m' | 'W' | 'bpm' }

@@ -1,8 +1,8 @@
 import { printBlockHeader, printItem, printLegHeader } from '../script/print'
-import type { ReadResult } from '../script/read'
+import type { ReadResult } from '../script/reader/read-script'
 import type { Item, Session } from '../session/document'
 import { normalise } from '../session/normalise'
-import { holds } from './item-path'
+import { holds } from '../session/item-path'
 
 /** Lines of the text that said one or several items, and nothing else. */
 interface Group {

@@ -1,8 +1,9 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
-import { criticalOf, reserveAtCritical } from '../forecast/intensity'
+import { criticalOf, reserveAtCritical } from '../athlete/critical-share'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf } from '../quantity/intensity'
-import type { BandTarget, BandUnit, Sport, Target } from '../session/document'
+import type { BandTarget, Sport, Target } from '../session/document'
+import type { BandUnit } from '../quantity/units'
 import { isBandTarget } from '../session/document'
 
 /** A percentage of critical intensity in a unit that targets are said in; null where a number of the athlete is missing. */

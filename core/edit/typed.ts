@@ -1,9 +1,9 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { printPlace } from '../script/print'
-import { readScript } from '../script/read'
+import { readScript } from '../script/reader/read-script'
 import type { Item, Session } from '../session/document'
-import type { Path } from './item-path'
-import { itemAt, sportAt } from './item-path'
+import type { Path } from '../session/item-path'
+import { itemAt, sportAt } from '../session/item-path'
 
 /** Whether words can stand as rows at a place: between the legs of a session only legs can. */
 export const mayStand = (words: string, session: Session, at: Path): boolean => sportAt(session, at) !== 'multi' || /^leg /m.test(words)

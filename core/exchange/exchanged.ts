@@ -1,5 +1,5 @@
 import type { Column, Recording, Samples } from '../record/recording'
-import { wayAlong } from './way'
+import { wayAlong } from './position-track'
 
 /** A recording written in another form, with what that form could not hold. */
 export interface Written {

@@ -1,5 +1,6 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
-import type { Mark, Recording } from '../record/recording'
+import type { Recording } from '../record/recording'
+import type { Mark } from '../wrist/engine/marks'
 import type { SessionSport } from '../session/document'
 import type { ColumnName, Taken, Written } from './exchanged'
 import { emptyColumns, samplesOf } from './exchanged'

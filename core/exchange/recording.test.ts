@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkRecording } from '../record/recording'
-import type { Column, Mark, Recording } from '../record/recording'
+import type { Column, Recording } from '../record/recording'
+import type { Mark } from '../wrist/engine/marks'
 import { readRecordingCsv, recordingCsv } from './recording-csv'
 import { readRecordingGpx, recordingGpx } from './recording-gpx'
-import { metresBetween } from './way'
+import { metresBetween } from './position-track'
 
 const value = (least: number, most: number) =>
   fc.double({ min: least, max: most, noNaN: true }).map(number => Math.round(number * 1000) / 1000 + 0)

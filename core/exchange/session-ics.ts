@@ -3,7 +3,7 @@ import type { Standpoint } from '../athlete/standpoint'
 import { reckon } from '../reckon/reckon'
 import { printSession } from '../script/print'
 import type { Session } from '../session/document'
-import { titleOf } from '../session/title'
+import { titleOf } from '../script/title'
 import { digestOf } from '../wrist/program/digest'
 
 /** A session of a dated day as a day's entry of a calendar file; its script is the description. Null without a date. */

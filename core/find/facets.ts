@@ -1,5 +1,5 @@
 import { toMetres } from '../quantity/distance'
-import type { End, Item, Place, Session, Step, Target } from '../session/document'
+import type { End, Item, PlaceOfSession, Session, Step, Target } from '../session/document'
 import { isEffortTarget, isZoneTarget } from '../session/document'
 
 /** A length as a word that equal lengths share, whatever they were typed in: `300m`, `240s`. */
@@ -39,7 +39,7 @@ function stepFacets(step: Step): string[] {
   ]
 }
 
-const placeFacets = (place: Place | undefined) => (place ? [`place:${place.kind}`] : [])
+const placeFacets = (place: PlaceOfSession | undefined) => (place ? [`place:${place.kind}`] : [])
 
 /** The rounds of work steps in a list, nested repeats multiplied out. */
 function* itemFacets(items: readonly Item[], rounds: number): Generator<string> {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
-import { readScript } from '../script/read'
+import { readScript } from '../script/reader/read-script'
 import { facetsOf } from './facets'
 import { parseQuery } from './query'
 import { nobody } from '../athlete/standpoint'

@@ -1,9 +1,9 @@
 import { nobody } from '../athlete/standpoint'
 import { toMetres } from '../quantity/distance'
 import type { End, SessionSport } from '../session/document'
-import { readEnd } from '../script/read/ends'
-import { fold, scan } from '../script/read/scanner'
-import { settingFor } from '../script/read/state'
+import { readEnd } from '../script/reader/ends'
+import { fold, scan } from '../script/reader/scanner'
+import { settingFor } from '../script/reader/state'
 import { lengthFacet } from './facets'
 
 /** What a search asks for; every part must hold. */

@@ -2,8 +2,8 @@ import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
 import { ceilingBpm } from '../athlete/ceiling'
 import type { Session } from '../session/document'
-import { itemAt, sportAt } from '../edit/item-path'
-import { reserveAtCritical } from './intensity'
+import { itemAt, sportAt } from '../session/item-path'
+import { reserveAtCritical } from '../athlete/critical-share'
 import type { Stretch } from './intensity'
 
 export interface HeartPoint {

@@ -6,7 +6,8 @@ import type { Reckoning } from '../reckon/reckon'
 import type { Session } from '../session/document'
 import { heartThrough } from './heart-response'
 import type { HeartPoint } from './heart-response'
-import { courseOf, effortOfShare } from './intensity'
+import { courseOf } from './intensity'
+import { effortOfShare } from '../athlete/critical-share'
 import type { Course } from './intensity'
 
 export interface Load {

@@ -1,4 +1,4 @@
-import type { DistanceUnit } from '../session/document'
+import type { DistanceUnit } from './units'
 
 /** Metres in one of each unit, exact: international mile and yard of 1959. */
 export const metresPer: Readonly<Record<DistanceUnit, number>> = { m: 1, km: 1000, mi: 1609.344, yd: 0.9144 }

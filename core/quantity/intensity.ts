@@ -1,4 +1,4 @@
-import type { BandUnit, PaceUnit, SpeedUnit } from '../session/document'
+import type { BandUnit, PaceUnit, SpeedUnit } from './units'
 import { metresPer } from './distance'
 
 /** Metres covered in the time that one pace unit counts; `s/step` depends on the step and is not here. */

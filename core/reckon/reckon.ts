@@ -1,7 +1,7 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
-import type { Block, End, Place, Session, Step } from '../session/document'
+import type { Block, End, PlaceOfSession, Session, Step } from '../session/document'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { eachStep, walk } from '../session/walk'
@@ -215,7 +215,7 @@ function settleLastSendOff(reckoned: Reckoned[], context: ReckonContext, found: 
 }
 
 /** Distances that end away from the wall, with the whole lengths they come to. */
-function poolRemarks(session: Session, place: Extract<Place, { kind: 'pool' }>): ReckonRemark[] {
+function poolRemarks(session: Session, place: Extract<PlaceOfSession, { kind: 'pool' }>): ReckonRemark[] {
   const length = place.length * metresPer[place.unit]
   const found = new Map<string, ReckonRemark>()
   for (const { path, step } of walk(session)) {

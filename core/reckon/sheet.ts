@@ -1,3 +1,4 @@
+import type { ShownTarget } from '../athlete/say-target'
 import type { Standpoint } from '../athlete/standpoint'
 import { heartOf, unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
@@ -5,8 +6,7 @@ import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
 import type { Block, Item, Session, Sport, Step } from '../session/document'
 import { remembered } from '../session/settled'
-import type { ProgramTarget } from '../wrist/program/program'
-import { paceReadingFor, sayTarget } from '../wrist/program/words'
+import { paceReadingFor, sayTarget } from '../athlete/say-target'
 import { add, zero } from './interval'
 import type { ReckonedStep, Reckoning } from './reckon'
 import { goalOf } from './reckon'
@@ -70,16 +70,16 @@ const known = ({ easiest, hardest }: { easiest: number | null; hardest: number |
   hardest: hardest ?? undefined,
 })
 
-const asProgramTarget = (target: Reckoned): ProgramTarget => ({
-  of: target.of as ProgramTarget['of'],
-  unit: target.unit as ProgramTarget['unit'],
+const asShown = (target: Reckoned): ShownTarget => ({
+  of: target.of as ShownTarget['of'],
+  unit: target.unit as ShownTarget['unit'],
   ...known(target),
   ...(target.to ? { to: known(target.to) } : {}),
 })
 
 /** A target's numbers as the athlete reads them in a sport. */
 const targetWords = remembered((target: Reckoned, standpoint: Standpoint, sport: Sport) =>
-  sayTarget(asProgramTarget(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport])),
+  sayTarget(asShown(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport])),
 )
 
 const stepWords = remembered(printStep)

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest'
 import type { Athlete } from '../athlete/athlete'
 import { unknownAthlete } from '../athlete/athlete'
 import { resolveTarget } from '../athlete/resolve'
-import type { Place, Sport, Step } from '../session/document'
-import { readScript } from '../script/read'
-import { defaultBike, speedAtPower } from './cycling'
+import type { PlaceOfSession, Sport, Step } from '../session/document'
+import { readScript } from '../script/reader/read-script'
+import { defaultBike, speedAtPower } from '../athlete/cycling'
 import { add, exactly, mapInterval, roundInterval, unknown } from './interval'
 import { metresIn, secondsOver, speedOfStep } from './speed'
 import { nobody } from '../athlete/standpoint'
@@ -22,7 +22,7 @@ const athlete: Athlete = {
   walkPace: { run: 600 },
   schools: { band: { kind: 'even' } },
 }
-function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: Place['kind']) {
+function speedOf(row: string, who = athlete, sport: Sport = 'run', place?: PlaceOfSession['kind']) {
   const step = readScript(`sport ${sport}\n\n${row}\n`, nobody).sessions[0]!.items[0] as Step
   const resolution = step.target && resolveTarget(step.target, seenBy(who), { sport })
   return speedOfStep(step, resolution?.ok ? resolution.target : undefined, seenBy(who), sport, place)
@@ -63,7 +63,7 @@ describe('the speed of a step', () => {
     expect(guessed).toContain('how fast is not said')
   })
   it('of a rest is nothing at all', () => expect(speedOf('rest 1:00').speed).toEqual(exactly(0)))
-  it.each<[string, Athlete, Sport, Place['kind'] | undefined, string]>([
+  it.each<[string, Athlete, Sport, PlaceOfSession['kind'] | undefined, string]>([
     ['10:00 @ 200 W', athlete, 'ride', 'trainer', 'a trainer covers no way'],
     ['recovery 5:00', athlete, 'ride', 'trainer', 'a trainer covers no way'],
     ['800 m', unknownAthlete, 'run', undefined, 'a target, or an easy pace'],

@@ -2,8 +2,8 @@ import type { Standpoint } from '../athlete/standpoint'
 import { speedOfPace } from '../athlete/athlete'
 import { resolveEffort } from '../athlete/named-effort'
 import type { ResolvedTarget } from '../athlete/resolve'
-import type { Band, Place, Sport, Step } from '../session/document'
-import { defaultBike, speedAtPower } from './cycling'
+import type { Band, PlaceOfSession, Sport, Step } from '../session/document'
+import { defaultBike, speedAtPower } from '../athlete/cycling'
 import type { Interval } from './interval'
 import { unknown, zero } from './interval'
 
@@ -27,7 +27,12 @@ function speedOfPower(watts: number, standpoint: Standpoint, sport: Sport): numb
   return criticalPower === undefined || criticalSpeed === undefined ? null : (criticalSpeed * watts) / criticalPower
 }
 
-function ofTarget(target: ResolvedTarget, standpoint: Standpoint, sport: Sport, place: Place['kind'] | undefined): SpeedReading | null {
+function ofTarget(
+  target: ResolvedTarget,
+  standpoint: Standpoint,
+  sport: Sport,
+  place: PlaceOfSession['kind'] | undefined,
+): SpeedReading | null {
   if (target.of !== 'pace' && target.of !== 'power') return null
   if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
   const toSpeed = (value: number | undefined) => {
@@ -69,7 +74,7 @@ export function speedOfStep(
   target: ResolvedTarget | undefined,
   standpoint: Standpoint,
   sport: Sport,
-  place?: Place['kind'],
+  place?: PlaceOfSession['kind'],
 ): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
   if (place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }

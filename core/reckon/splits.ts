@@ -1,5 +1,5 @@
 import { metresPer } from '../quantity/distance'
-import type { Place, Sport } from '../session/document'
+import type { PlaceOfSession, Sport } from '../session/document'
 import { lapMetres } from './lap'
 
 export interface SplitUnit {
@@ -8,7 +8,7 @@ export interface SplitUnit {
 }
 
 /** The lengths that splits are told for in a sport and place: a pool's own length, a lane's own lap. */
-export function splitUnits(sport: Sport, place?: Place): SplitUnit[] {
+export function splitUnits(sport: Sport, place?: PlaceOfSession): SplitUnit[] {
   if (sport === 'swim') {
     const yard = place?.kind === 'pool' && place.unit === 'yd'
     const hundred = yard ? { name: '100 yd', metres: 100 * metresPer.yd } : { name: '100 m', metres: 100 }

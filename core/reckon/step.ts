@@ -5,7 +5,7 @@ import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
 import { toMetres } from '../quantity/distance'
 import { pedalJoulesOf } from '../quantity/energy'
-import type { End, Place, SessionSport, Sport, Step } from '../session/document'
+import type { End, PlaceOfSession, SessionSport, Sport, Step } from '../session/document'
 import { remembered } from '../session/settled'
 import type { Interval } from './interval'
 import { exactly, roundInterval, unknown, zero } from './interval'
@@ -145,7 +145,7 @@ export const measureStep = remembered(
   (
     step: Step,
     sport: SessionSport,
-    place: Place['kind'] | undefined,
+    place: PlaceOfSession['kind'] | undefined,
     standpoint: Standpoint,
     smoothingSeconds: number | undefined,
     isLast: boolean,

@@ -1,4 +1,5 @@
-import type { Mark, Recording } from './recording'
+import type { Recording } from './recording'
+import type { Mark } from '../wrist/engine/marks'
 
 /** A stretch of a recording that one planned step took. */
 export interface Stretch {

@@ -1,5 +1,6 @@
 import type { Reading } from '../wrist/engine/holding'
-import type { Mark, Recording, Samples } from './recording'
+import type { Recording, Samples } from './recording'
+import type { Mark } from '../wrist/engine/marks'
 
 /** Writes a recording down as it happens; grows in place, for hours of one sample a second. */
 export interface Recorder {

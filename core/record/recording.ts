@@ -1,15 +1,7 @@
 import type { SessionSport } from '../session/document'
+import type { Mark } from '../wrist/engine/marks'
 
 /** What a watch brings home, as `docs/formats/recording.schema.json` states it. */
-export const markKinds = ['step', 'lap', 'press', 'skip', 'back', 'jump', 'pause', 'resume', 'nudge', 'ceiling', 'prompt', 'stop'] as const
-export type MarkKind = (typeof markKinds)[number]
-
-export interface Mark {
-  t: number
-  kind: MarkKind
-  path?: string
-  round?: number[]
-}
 
 export type Column = (number | null)[]
 export interface Samples {

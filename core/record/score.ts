@@ -1,6 +1,7 @@
 import type { ResolvedMeasure } from '../athlete/resolve'
 import type { Reading } from '../wrist/engine/holding'
-import { settlingSeconds, sideOf, slide, smoothedValue } from '../wrist/engine/holding'
+import { sideOf, slide, smoothedValue } from '../wrist/engine/holding'
+import { settlingSeconds } from '../nudge/settling'
 import type { Program, ProgramEnd, ProgramItem, ProgramStep } from '../wrist/program/program'
 import { roundItems, timesOf } from '../wrist/program/program'
 import { digestOf } from '../wrist/program/digest'

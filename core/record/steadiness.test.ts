@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Athlete } from '../athlete/athlete'
 import { normalsFrom } from '../quantity/normal'
-import { readScript } from '../script/read'
+import { readScript } from '../script/reader/read-script'
 import { fit } from '../wrist/fit/fit'
 import { profileNamed } from '../wrist/program/profile'
 import type { Recording } from './recording'

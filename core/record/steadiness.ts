@@ -1,6 +1,6 @@
-import type { Steadiness } from '../athlete/steadiness'
+import type { Steadiness } from '../nudge/steadiness'
 import type { Sport } from '../session/document'
-import { settlingSeconds } from '../wrist/engine/holding'
+import { settlingSeconds } from '../nudge/settling'
 import type { Program } from '../wrist/program/program'
 import type { Recording } from './recording'
 import type { Score } from './score'

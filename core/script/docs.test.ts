@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { printAsRun } from './as-run'
-import { readScript } from './read'
+import { readScript } from './reader/read-script'
 import { printSession } from './print'
 import { nobody } from '../athlete/standpoint'
 

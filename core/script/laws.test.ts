@@ -6,7 +6,7 @@ import { limits } from '../session/limits'
 import { normalise } from '../session/normalise'
 import { validateSession } from '../formats/validate'
 import { printSession } from './print'
-import { readScript } from './read'
+import { readScript } from './reader/read-script'
 import { nobody } from '../athlete/standpoint'
 
 const runs = Number(process.env.LAW_RUNS ?? 10_000)

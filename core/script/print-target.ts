@@ -1,4 +1,5 @@
-import type { Band, BandTarget, BandUnit, EffortTarget, Give, Offset, Target, ZoneTarget } from '../session/document'
+import type { Band, BandTarget, EffortTarget, Give, Offset, Target, ZoneTarget } from '../session/document'
+import type { BandUnit } from '../quantity/units'
 import { isEffortTarget, isZoneTarget } from '../session/document'
 import { isPaceUnit } from '../quantity/intensity'
 import { formatNumber, formatTime } from '../quantity/time'

@@ -1,11 +1,11 @@
-import type { Block, Ceiling, Doubt, End, Grade, Item, Leg, Place, Prompt, Repeat, Session, Step, Swim } from '../session/document'
+import type { Block, Ceiling, Doubt, End, Grade, Item, Leg, PlaceOfSession, Prompt, Repeat, Session, Step, Swim } from '../session/document'
 import { isBandTarget } from '../session/document'
 import { formatNumber, formatTime } from '../quantity/time'
 import { printTarget } from './print-target'
 
 /** Writes a place as it stands after the word `place`. */
 /** A place as it stands after the word `place`. */
-export function printPlace(place: Place): string {
+export function printPlace(place: PlaceOfSession): string {
   switch (place.kind) {
     case 'pool':
       return `pool ${formatNumber(place.length)} ${place.unit}`

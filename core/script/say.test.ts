@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
-import { readScript } from './read'
+import { readScript } from './reader/read-script'
 import { sayItem } from './say'
 import { nobody } from '../athlete/standpoint'
 

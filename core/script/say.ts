@@ -1,19 +1,6 @@
 import { formatNumber, formatTime } from '../quantity/time'
-import type {
-  Band,
-  BandTarget,
-  BandUnit,
-  Block,
-  Ceiling,
-  EffortTarget,
-  End,
-  Grade,
-  Item,
-  Step,
-  Swim,
-  Target,
-  ZoneTarget,
-} from '../session/document'
+import type { Band, BandTarget, Block, Ceiling, EffortTarget, End, Grade, Item, Step, Swim, Target, ZoneTarget } from '../session/document'
+import type { BandUnit } from '../quantity/units'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit } from '../quantity/intensity'
 

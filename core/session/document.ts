@@ -1,3 +1,5 @@
+import type { BandUnit, DistanceUnit } from '../quantity/units'
+
 /** The session document as `docs/formats/session.schema.json` states it. What was said is stored; the rest is derived. */
 
 export type Sport = 'run' | 'ride' | 'swim'
@@ -5,10 +7,10 @@ export type SessionSport = Sport | 'multi'
 export const isSessionSport = (text: string): text is SessionSport => ['run', 'ride', 'swim', 'multi'].includes(text)
 export type Role = 'warm-up' | 'work' | 'recovery' | 'rest' | 'cool-down' | 'transition'
 export type Manner = 'walk' | 'jog' | 'float' | 'stride'
-export type DistanceUnit = 'm' | 'km' | 'mi' | 'yd'
 export type PlainPlaceKind = 'road' | 'trail' | 'treadmill' | 'outdoors' | 'trainer' | 'open-water'
 export type PlaceKind = PlainPlaceKind | 'track' | 'pool'
-export type Place = { kind: PlainPlaceKind } | { kind: 'track'; lane?: number } | { kind: 'pool'; length: number; unit: 'm' | 'yd' }
+export type PlaceOfSession =
+  { kind: PlainPlaceKind } | { kind: 'track'; lane?: number } | { kind: 'pool'; length: number; unit: 'm' | 'yd' }
 
 export type DayName = 'mon' | 'tue' | 'wed' | 'thu' | 'fri' | 'sat' | 'sun'
 
@@ -27,10 +29,6 @@ export type End =
   | { on: 'send-off'; value: number; unit: DistanceUnit; seconds: number }
   | { on: 'first'; of: [End, End] }
 
-export type PaceUnit = 's/km' | 's/mi' | 's/100m' | 's/100yd' | 's/step'
-export type SpeedUnit = 'km/h' | 'mi/h' | 'm/s'
-export type HeartRateUnit = 'bpm' | '%HRmax' | '%HRR' | '%LTHR'
-export type BandUnit = PaceUnit | '%CS' | SpeedUnit | HeartRateUnit | 'W' | '%CP' | 'rpm' | 'spm' | 'of 10'
 export type BandMeasure = 'pace' | 'speed' | 'heart-rate' | 'power' | 'cadence' | 'rpe'
 export type ZoneMeasure = 'heart-rate' | 'power' | 'pace'
 export type EffortName =
@@ -139,7 +137,7 @@ export interface Unread {
 export interface Leg {
   kind: 'leg'
   sport: Sport
-  place?: Place
+  place?: PlaceOfSession
   items: Item[]
 }
 export type Item = Step | Block | Unread | Leg
@@ -149,7 +147,7 @@ export interface Session {
   version: 1
   title?: string
   sport: SessionSport
-  place?: Place
+  place?: PlaceOfSession
   day?: string
   items: Item[]
   ceiling?: Ceiling
@@ -161,8 +159,3 @@ export interface Session {
 export const isZoneTarget = (target: Target): target is ZoneTarget => 'zone' in target
 export const isEffortTarget = (target: Target): target is EffortTarget => target.of === 'effort'
 export const isBandTarget = (target: Target): target is BandTarget => 'unit' in target
-
-/** Whether a larger number of this unit is the harder one: true for all but seconds per distance. */
-export function largerIsHarder(unit: BandUnit | '%'): boolean {
-  return !unit.startsWith('s/')
-}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ilse } from '../../demo/athlete'
 import { reckon } from '../reckon/reckon'
-import { readScript } from '../script/read'
+import { readScript } from '../script/reader/read-script'
 import { remembered, sameFields } from './settled'
 import { nobody } from '../athlete/standpoint'
 import { seenBy } from '../../tests/support/standpoint'

@@ -1,4 +1,4 @@
-import type { Block, Ceiling, Item, Place, Session, SessionSport, Step } from './document'
+import type { Block, Ceiling, Item, PlaceOfSession, Session, SessionSport, Step } from './document'
 
 /** One step as it comes in the session's order, with where it stands. */
 export interface FlatStep {
@@ -10,7 +10,7 @@ export interface FlatStep {
   rounds: (number | null)[]
   step: Step
   sport: SessionSport
-  place?: Place
+  place?: PlaceOfSession
   /** Every ceiling that holds here, outermost first. */
   ceilings: Ceiling[]
   /** The enclosing blocks, outermost first. */
@@ -53,7 +53,7 @@ export function itemsOfRound(block: Block, isLast: boolean): [Item, number][] {
 
 interface Surroundings {
   sport: SessionSport
-  place?: Place
+  place?: PlaceOfSession
   ceilings: Ceiling[]
   round: number[]
   rounds: (number | null)[]

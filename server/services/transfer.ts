@@ -32,7 +32,7 @@ const stateOf = (row: TransferRow): TransferState => ({
   updatedAt: row.updatedAt.toISOString(),
 })
 
-interface Place {
+interface SlotTarget {
   slot: number
   expects: number
   incarnation: string
@@ -44,7 +44,7 @@ interface Place {
  *
  * @param isOver what was changed on the watch in that slot may be replaced
  */
-async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string, isOver: boolean): Promise<Place> {
+async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string, isOver: boolean): Promise<SlotTarget> {
   const { incarnation, slots } = await atWatch(database, owner, kept.id, async ({ exchange }) => ({
     ...(await greet(exchange)),
     ...(await listSlots(exchange)),
@@ -77,7 +77,7 @@ async function choosePlace(database: Database, owner: string, kept: KeptWatch, s
 export interface SendingAsk {
   watchId: string
   sessionId: string
-  place?: Place
+  place?: SlotTarget
   name?: string
   day?: string
   isOver?: boolean

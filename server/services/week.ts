@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
 import { printSession } from '../../core/script/print'
-import { readScript } from '../../core/script/read'
+import { readScript } from '../../core/script/reader/read-script'
 import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry } from '../db/schema'

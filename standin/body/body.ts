@@ -1,11 +1,11 @@
 import type { Athlete } from '../../core/athlete/athlete'
 import { slopeOf } from '../../core/athlete/grade'
-import { defaultSteadiness } from '../../core/athlete/steadiness'
+import { defaultSteadiness } from '../../core/nudge/steadiness'
 import { heartAfter } from '../../core/forecast/heart-response'
 import { balanceAfter } from '../../core/forecast/reserve'
 import { toMetres } from '../../core/quantity/distance'
 import type { Random } from '../../core/quantity/random'
-import type { Place, Sport } from '../../core/session/document'
+import type { PlaceOfSession, Sport } from '../../core/session/document'
 import type { Cue } from '../../core/wrist/engine/engine'
 import type { Reading } from '../../core/wrist/engine/holding'
 import type { ProgramStep } from '../../core/wrist/program/program'
@@ -58,7 +58,7 @@ export interface Led {
   step: ProgramStep | null
   /** How far that step has come, from 0 to 1. */
   along: number
-  place?: Place
+  place?: PlaceOfSession
 }
 
 const fastStartSeconds = 20

@@ -1,6 +1,6 @@
 import { fit } from '../../core/wrist/fit/fit'
 import { profileNamed } from '../../core/wrist/program/profile'
-import { readScript } from '../../core/script/read'
+import { readScript } from '../../core/script/reader/read-script'
 import type { Air } from './link'
 import type { Scene } from './server'
 import { serve, visit } from './server'

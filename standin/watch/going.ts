@@ -4,19 +4,18 @@ import type { Random } from '../../core/quantity/random'
 import { addMarks, addReading, emptyRecorder, finishRecording } from '../../core/record/recorder'
 import type { Recorder } from '../../core/record/recorder'
 import type { Recording } from '../../core/record/recording'
-import type { Place } from '../../core/wrist/engine/cursor'
+import type { StepPosition, Program } from '../../core/wrist/program/program'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { EngineEvent, EngineSettings, EngineState } from '../../core/wrist/engine/engine'
 import { advance, initialState } from '../../core/wrist/engine/engine'
-import type { Program } from '../../core/wrist/program/program'
 import { settingsOf } from '../../core/wrist/engine/settings'
 import type { SpeakerState, Utterance } from '../../core/wrist/engine/speaker'
 import { sayCue, silentSpeaker, speak } from '../../core/wrist/engine/speaker'
 import type { Body } from '../body/body'
 import { heed, live, restedBody } from '../body/body'
 import type { Manner } from '../body/manner'
-import type { OwnPress } from '../rehearse'
-import { ledBy, noPress, ownPresses } from '../rehearse'
+import type { OwnPress } from '../body/rehearse'
+import { ledBy, noPress, ownPresses } from '../body/rehearse'
 
 /** The body that wears the watch: whose abilities, which seed, how many times real time, and how it goes about it. */
 export interface Wearer {
@@ -56,7 +55,7 @@ function take(going: Going, event: EngineEvent): Going {
   }
 }
 
-export function begin(slot: number, program: Program, wearer: Wearer, startedAt: string, from?: Place): Going {
+export function begin(slot: number, program: Program, wearer: Wearer, startedAt: string, from?: StepPosition): Going {
   const going: Going = {
     slot,
     program,
@@ -78,7 +77,7 @@ export const isOver = (going: Going) => going.state.phase === 'finished'
 /** A button or a jump, now. */
 export const pushNow = (
   going: Going,
-  event: { kind: Exclude<EngineEvent['kind'], 'start' | 'reading' | 'jump'> } | { kind: 'jump'; to: Place },
+  event: { kind: Exclude<EngineEvent['kind'], 'start' | 'reading' | 'jump'> } | { kind: 'jump'; to: StepPosition },
 ): Going => take(going, { ...event, t: going.state.t })
 
 /** One second of the body's life, and what the engine makes of it. */

@@ -1,5 +1,5 @@
 import { fit } from '../../core/wrist/fit/fit'
-import { readScript } from '../../core/script/read'
+import { readScript } from '../../core/script/reader/read-script'
 import { profileNamed } from '../../core/wrist/program/profile'
 import type { Program, ProgramItem } from '../../core/wrist/program/program'
 import type { WatchMemory } from '../../core/wrist/link/watch-memory'

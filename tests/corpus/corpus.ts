@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { printSessions } from '../../core/script/print'
-import type { MessageHints } from '../../core/script/read'
-import { readScript } from '../../core/script/read'
+import type { MessageHints } from '../../core/script/reader/read-script'
+import { readScript } from '../../core/script/reader/read-script'
 import { nobody } from '../../core/athlete/standpoint'
 
 /** A line or a message as somebody wrote it, the sessions it reads as, and what is asked about it. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import type { Band, BandUnit, Block, Ceiling, End, Item, Session, Step, Sport, Target } from '../../core/session/document'
+import type { Band, Block, Ceiling, End, Item, Session, Step, Sport, Target } from '../../core/session/document'
+import type { BandUnit } from '../../core/quantity/units'
 import { isPaceUnit } from '../../core/quantity/intensity'
 
 /** Documents over every branch of the session schema that the semantic check accepts. */

@@ -1,5 +1,5 @@
 import { randomFrom } from '../../core/quantity/random'
-import type { Mark } from '../../core/record/recording'
+import type { Mark } from '../../core/wrist/engine/marks'
 import type { Button, EngineState, Cue } from '../../core/wrist/engine/engine'
 import { advance, initialState } from '../../core/wrist/engine/engine'
 import type { Program } from '../../core/wrist/program/program'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Edit } from '~~/core/edit/edit'
-import { itemAt } from '~~/core/edit/item-path'
+import { itemAt } from '~~/core/session/item-path'
 import { printEnd, printRepeat } from '~~/core/script/print'
 import { printTarget } from '~~/core/script/print-target'
 import { isBandTarget } from '~~/core/session/document'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { SizeProposal } from '~~/core/edit/sizes'
-import { proposeSizes } from '~~/core/edit/sizes'
+import type { SizeProposal } from '~~/core/advise/sizes'
+import { proposeSizes } from '~~/core/advise/sizes'
 import { sayDuration } from '~~/core/quantity/time'
 import type { Session } from '~~/core/session/document'
 

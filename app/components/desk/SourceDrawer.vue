@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { diffSessions } from '~~/core/edit/diff'
-import { coverText } from '~~/core/script/coverage'
-import { readScript } from '~~/core/script/read'
+import { coverText } from '~~/core/script/reader/coverage'
+import { readScript } from '~~/core/script/reader/read-script'
 import type { Session } from '~~/core/session/document'
 
 const props = defineProps<{ source: string; session: Session | null; selected: string | null }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { itemAt, sportAt } from '~~/core/edit/item-path'
+import { itemAt, sportAt } from '~~/core/session/item-path'
 import { formatTime } from '~~/core/quantity/time'
 import { splitUnits } from '~~/core/reckon/splits'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AdviceCode } from '~~/core/advise/advise'
+import type { AdviceCode } from '~~/core/advise/suggestion'
 import type { Edit } from '~~/core/edit/edit'
 
 const emit = defineEmits<{ show: [line: number]; edit: [edits: Edit[]] }>()

@@ -8,8 +8,8 @@ import type { Recording } from '~~/core/record/recording'
 import type { Score } from '~~/core/record/score'
 import { formatTime } from '~~/core/quantity/time'
 import type { ProgramStep } from '~~/core/wrist/program/program'
-import type { PaceReading } from '~~/core/wrist/program/words'
-import { paceUnitWords } from '~~/core/wrist/program/words'
+import type { PaceReading } from '~~/core/athlete/say-target'
+import { paceUnitWords } from '~~/core/athlete/say-target'
 import { chartTokens } from '~/theme/chart'
 
 use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])

@@ -4,7 +4,7 @@ import { isOld } from '~~/core/athlete/named-effort'
 import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
-import { showDistance } from '~/reckoner/typed'
+import { showDistance } from '~/calculator/typed'
 
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Athlete } from '~~/core/athlete/athlete'
-import { defaultSteadiness, steadinessOf } from '~~/core/athlete/steadiness'
+import { steadinessOf } from '~~/core/athlete/steadiness'
+import { defaultSteadiness } from '~~/core/nudge/steadiness'
 import type { LearntSteadiness } from '~~/core/record/steadiness'
 
 const props = defineProps<{ athlete: Athlete }>()

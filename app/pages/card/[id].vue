@@ -3,7 +3,7 @@ import type { CardSize } from '~~/core/card/card'
 import { cardSizes } from '~~/core/card/card'
 import { fitsCode, sessionCard } from '~~/core/card/session-card'
 import { cardSvg } from '~~/core/card/svg'
-import { titleOf } from '~~/core/session/title'
+import { titleOf } from '~~/core/script/title'
 import type { KeptSession } from '~~/shared/api'
 import { saveFile } from '~/card/save'
 

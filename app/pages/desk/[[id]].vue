@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
 import type { Remark } from '~~/core/script/remark'
-import type { Nudging } from '~~/core/forecast/nudges'
-import { usualNudging } from '~~/core/forecast/nudges'
-import { titleOf } from '~~/core/session/title'
-import { paceReadingFor } from '~~/core/wrist/program/words'
+import type { Nudging } from '~~/core/nudge/nudging'
+import { usualNudging } from '~~/core/nudge/nudging'
+import { titleOf } from '~~/core/script/title'
+import { paceReadingFor } from '~~/core/athlete/say-target'
 import { manyRuns, useForecast } from '~/forecast/use-forecast'
 import { lastOnDesk, rememberFresh, rememberOnDesk } from '~/desk/draft'
 import type { Edit } from '~~/core/edit/edit'
@@ -16,7 +16,7 @@ import type RowPanel from '~/components/desk/RowPanel.vue'
 import type { KeptHistory } from '~/desk/history'
 import { keepHistory, keptHistory } from '~/desk/history'
 import type { OwnSession } from '~/desk/language'
-import { takeDropped } from '~/reckoner/typed'
+import { takeDropped } from '~/calculator/typed'
 
 definePageMeta({ key: 'desk' })
 const route = useRoute()

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import type { ScoredStep } from '~~/core/record/score'
-import { printAsRun, resultsOf } from '~~/core/script/as-run'
+import { printAsRun } from '~~/core/script/as-run'
+import { resultsOf } from '~~/core/record/results'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 import type { ProgramItem, ProgramStep } from '~~/core/wrist/program/program'
-import { paceReadingFor, paceUnitWords, printProgramItem, saySpeed } from '~~/core/wrist/program/words'
+import { printProgramItem } from '~~/core/wrist/program/words'
+import { paceReadingFor, paceUnitWords, saySpeed } from '~~/core/athlete/say-target'
 import type { LoggedRecording } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
 

@@ -1,6 +1,5 @@
-import type { Place } from './cursor'
+import type { StepPosition, Program } from '../program/program'
 import type { Button, EngineState } from './engine-state'
-import type { Program } from '../program/program'
 import { entrancesOf } from '../program/program-steps'
 
 /** The three buttons of a watch: top, middle and bottom, pushed or held for a second. */
@@ -21,9 +20,9 @@ export const restedGlass: GlassMode = { chosen: null, entering: null, look: fals
 /** What a push asks of the watch. */
 export type Act =
   | { do: 'nothing' }
-  | { do: 'start'; slot: number; from?: Place }
+  | { do: 'start'; slot: number; from?: StepPosition }
   | { do: 'push'; button: Button }
-  | { do: 'jump'; to: Place }
+  | { do: 'jump'; to: StepPosition }
   | { do: 'code' }
 
 export interface Around {

@@ -1,4 +1,4 @@
-import type { Program, ProgramBlock, ProgramItem, ProgramStep, Unrolled } from '../program/program'
+import type { StepPosition, Program, ProgramBlock, ProgramItem, ProgramStep, Unrolled } from '../program/program'
 import { roundItems, timesOf } from '../program/program'
 
 /** One enclosing block on the way to the step being carried out, with what its own repeat needs to count. */
@@ -131,15 +131,16 @@ function descend(program: Program, frames: readonly BlockFrame[], index: number,
 /** The first step of a program, or null when it has none. */
 export const firstCursor = (program: Program): Cursor | null => descend(program, [], 0, { moving: 0, way: 0 })
 
-/** A place in a program: a step, or a block's round, by path and round as marks and results name them. */
-export interface Place {
-  path: string
-  round: number[]
-}
-
 const isSame = (a: readonly number[], b: readonly number[]) => a.length === b.length && a.every((value, index) => value === b[index])
 
-function search(program: Program, place: Place, frames: BlockFrame[], around: number[], now: Cursor | null, clocks: Clocks): Cursor | null {
+function search(
+  program: Program,
+  place: StepPosition,
+  frames: BlockFrame[],
+  around: number[],
+  now: Cursor | null,
+  clocks: Clocks,
+): Cursor | null {
   for (const [index, item] of listAt(program, frames).entries()) {
     const rounds = [...around, ...(item.unrolled?.round ?? [])]
     if (!isSame(rounds, place.round.slice(0, rounds.length))) continue
@@ -178,7 +179,7 @@ function search(program: Program, place: Place, frames: BlockFrame[], around: nu
  *
  * Trap: blocks that one is in already go on: what they have counted stays counted.
  */
-export function cursorAt(program: Program, place: Place, now: Cursor | null, clocks: Clocks): Cursor | null {
+export function cursorAt(program: Program, place: StepPosition, now: Cursor | null, clocks: Clocks): Cursor | null {
   return search(program, place, [], [], now, clocks)
 }
 

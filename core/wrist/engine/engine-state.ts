@@ -1,9 +1,9 @@
-import type { Mark, MarkKind } from '../../record/recording'
+import type { Mark, MarkKind } from './marks'
 import type { Prompt } from '../../session/document'
-import type { Cursor, Place } from './cursor'
+import type { Cursor } from './cursor'
+import type { StepPosition, Program, ProgramStep } from '../program/program'
 import { roundOf, stepAt } from './cursor'
 import type { Reading } from './holding'
-import type { Program, ProgramStep } from '../program/program'
 import { poolLengthOf } from '../program/program'
 
 /** The step being carried out. Times are elapsed seconds `t`; `moving` leaves pauses out. */
@@ -53,8 +53,8 @@ export type Signal = 'heart-rate' | 'position' | 'power'
 
 export type Button = 'press' | 'skip' | 'back' | 'pause' | 'resume' | 'stop'
 export type EngineEvent =
-  | { kind: 'start'; t: number; from?: Place }
-  | { kind: 'jump'; t: number; to: Place }
+  | { kind: 'start'; t: number; from?: StepPosition }
+  | { kind: 'jump'; t: number; to: StepPosition }
   | ({ kind: 'reading' } & Reading)
   | { kind: Button; t: number }
 

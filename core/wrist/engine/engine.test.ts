@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { carryOut, stepNames } from '../../../tests/support/carry-out'
 import type { Athlete } from '../../athlete/athlete'
-import { readScript } from '../../script/read'
+import { readScript } from '../../script/reader/read-script'
 import { walk } from '../../session/walk'
 import type { Cue, EngineState } from './engine'
 import { advance, initialState } from './engine'

@@ -1,12 +1,12 @@
 import { blocksAt, closeRound, cursorAt, cursorBehind, firstCursor, nextCursor, roundOf, withHolding } from './cursor'
-import type { Cursor, Place } from './cursor'
+import type { Cursor } from './cursor'
+import type { StepPosition, Program, ProgramEnd } from '../program/program'
 import { announce, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
 import { blockUntil, noteTouch, secondsUntil } from './engine-ends'
 import type { Stretch } from './engine-ends'
 import type { Button, EngineEvent, EngineSettings, EngineState, Outcome, Run } from './engine-state'
 import { isPool, mark, stepOf, usualSettings } from './engine-state'
 import type { Reading } from './holding'
-import type { Program, ProgramEnd } from '../program/program'
 
 export { initialState, usualSettings } from './engine-state'
 export { progressOf } from './engine-ends'
@@ -159,7 +159,7 @@ function push(run: Run, button: Button): void {
   }
 }
 
-function jump(run: Run, to: Place): void {
+function jump(run: Run, to: StepPosition): void {
   const cursor = cursorAt(run.program, to, run.state.cursor, clocksOf(run.state))
   if (!cursor) return
   mark(run, 'jump', cursor)

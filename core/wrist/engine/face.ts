@@ -7,11 +7,13 @@ import type { EngineState, Signal } from './engine'
 import { progressOf } from './engine'
 import { isCeilingCalled, signalWords } from './engine-state'
 import type { Side } from './holding'
-import { bandAt, settlingSeconds, sideOf, smoothedValue } from './holding'
+import { bandAt, sideOf, smoothedValue } from './holding'
+import { settlingSeconds } from '../../nudge/settling'
 import type { Program, ProgramEnd, ProgramStep, ProgramTarget } from '../program/program'
 import { poolLengthOf } from '../program/program'
-import type { PaceReading } from '../program/words'
-import { paceReadingFor, sayEnd, sayTarget, sayValue, unitWords } from '../program/words'
+import type { PaceReading } from '../../athlete/say-target'
+import { sayEnd } from '../program/words'
+import { paceReadingFor, sayTarget, sayValue, unitWords } from '../../athlete/say-target'
 
 /** What the wrist shows of a running program: everything readable at arm's length, nothing hidden after a few seconds. */
 export interface Face {

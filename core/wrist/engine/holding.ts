@@ -1,14 +1,5 @@
-import type { ProgramTarget } from '../program/program'
 import type { ResolvedMeasure } from '../../athlete/resolve'
-
-/** Seconds after a step's start before its value is judged: a heart rate lags and must not blame the athlete. */
-export const settlingSeconds: Readonly<Record<ResolvedMeasure, number>> = {
-  'pace': 10,
-  'power': 5,
-  'heart-rate': 60,
-  'cadence': 5,
-  'rpe': Infinity,
-}
+import type { ProgramTarget } from '../program/program'
 
 export type Side = 'inside' | 'too-easy' | 'too-hard'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readScript } from '../../script/read'
+import { readScript } from '../../script/reader/read-script'
 import type { Cue } from './engine-state'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'

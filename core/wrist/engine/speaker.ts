@@ -3,7 +3,8 @@ import type { Cue } from './engine-state'
 import { signalWords } from './engine-state'
 import { stepAtPath } from '../program/program-steps'
 import type { Program } from '../program/program'
-import { paceReadingFor, sayEnd, sayTarget } from '../program/words'
+import { sayEnd } from '../program/words'
+import { paceReadingFor, sayTarget } from '../../athlete/say-target'
 
 /** How a cue comes: as words, as a tone, or as taps on the wrist. */
 export interface CueChannels {

@@ -2,7 +2,7 @@ import { heartOf } from '../../athlete/athlete'
 import { slopeOf } from '../../athlete/grade'
 import { resolveTarget } from '../../athlete/resolve'
 import type { ResolvedMeasure, ResolvedTarget } from '../../athlete/resolve'
-import { criticalOf, effortOfShare, reserveAtCritical, shareOfCritical } from '../../forecast/intensity'
+import { criticalOf, effortOfShare, reserveAtCritical, shareOfCritical } from '../../athlete/critical-share'
 import { toMetres } from '../../quantity/distance'
 import { printTarget } from '../../script/print-target'
 import type { Band, PlaceKind, Sport, Step, Target } from '../../session/document'
@@ -10,7 +10,7 @@ import type { FitContext, Way } from './loss'
 import { lose } from './loss'
 import type { WatchProfile } from '../program/profile'
 import type { ProgramTarget } from '../program/program'
-import { paceReadingFor, sayTarget } from '../program/words'
+import { paceReadingFor, sayTarget } from '../../athlete/say-target'
 
 /** Whether a watch leads by a measure in this sport and place. */
 export function allows(profile: WatchProfile, sport: Sport, place: PlaceKind | undefined, of: ResolvedMeasure): boolean {

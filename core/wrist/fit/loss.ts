@@ -1,4 +1,4 @@
-import type { Session, Step, Place, Sport } from '../../session/document'
+import type { Session, Step, PlaceOfSession, Sport } from '../../session/document'
 import type { Standpoint } from '../../athlete/standpoint'
 import { reckon } from '../../reckon/reckon'
 import type { WatchProfile } from '../program/profile'
@@ -48,7 +48,7 @@ export interface FitContext {
   profile: WatchProfile
   losses: Loss[]
   sport: Sport
-  place?: Place
+  place?: PlaceOfSession
   /** Legs have places of their own, which their steps then carry. */
   isLeg: boolean
   ceilings: NonNullable<Step['ceiling']>[]

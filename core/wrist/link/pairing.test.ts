@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../../quantity/random'
-import { readScript } from '../../script/read'
+import { readScript } from '../../script/reader/read-script'
 import { fit } from '../fit/fit'
 import { readFrame, seal } from './frame'
 import { BehindError, openLine, SilentError, UnpairedError } from './line'

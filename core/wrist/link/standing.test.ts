@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readScript } from '../../script/read'
+import { readScript } from '../../script/reader/read-script'
 import { digestOf } from '../program/digest'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'

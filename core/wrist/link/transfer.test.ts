@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../../tests/support/arbitrary-session'
-import { readScript } from '../../script/read'
+import { readScript } from '../../script/reader/read-script'
 import { canonicalBytes, digestOf } from '../program/digest'
 import { fit } from '../fit/fit'
 import { comparePrograms } from '../program/compare'

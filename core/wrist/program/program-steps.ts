@@ -1,5 +1,4 @@
-import type { Place } from '../engine/cursor'
-import type { Program, ProgramItem, ProgramStep } from './program'
+import type { StepPosition, Program, ProgramItem, ProgramStep } from './program'
 import { timesOf } from './program'
 import { printProgramItem, sayEnd } from './words'
 
@@ -27,7 +26,7 @@ export function stepAtPath(program: Program, path: string): ProgramStep | null {
 /** Somewhere to begin or to jump to, in words for the glass. */
 export interface Entrance {
   words: string
-  at: Place
+  at: StepPosition
 }
 
 const lastRounds = 3
@@ -46,7 +45,7 @@ export function entrancesOf(program: Program): Entrance[] {
     const words = `${shortly(item)}${around.length > 0 ? `, round ${around.join('.')}` : ''}`
     if (item.kind === 'step') return [{ words, at: { path: item.path, round: around } }]
     const times = timesOf(item)
-    const at = (round: number): Place => ({ path: item.path, round: [...around, round] })
+    const at = (round: number): StepPosition => ({ path: item.path, round: [...around, round] })
     if (times === null) return [{ words, at: at(1) }]
     const last = times > lastRounds ? [{ words: `only the last ${lastRounds} of ${shortly(item)}`, at: at(times - lastRounds + 1) }] : []
     const rounds = Array.from({ length: Math.min(times, 40) }, (_, index) => ({

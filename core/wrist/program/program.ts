@@ -1,5 +1,5 @@
 import { toMetres } from '../../quantity/distance'
-import type { Manner, Place, Prompt, Role, SessionSport, Sport, Step, Swim } from '../../session/document'
+import type { Manner, PlaceOfSession, Prompt, Role, SessionSport, Sport, Step, Swim } from '../../session/document'
 import type { ResolvedTarget } from '../../athlete/resolve'
 
 /** A session as a watch holds it: targets frozen in numbers, off items left out, metres for every distance. */
@@ -15,6 +15,12 @@ export type ProgramEnd =
 
 export type ProgramTarget = Omit<ResolvedTarget, 'said'>
 
+/** A step of a program in one of its rounds: one number for each block around, outermost first. */
+export interface StepPosition {
+  path: string
+  round: number[]
+}
+
 /** Rounds already counted when a block around was written out step by step. */
 export interface Unrolled {
   round: number[]
@@ -28,7 +34,7 @@ export interface ProgramStep {
   role: Role
   sport: Sport
   /** The place of the step's leg, in a session of several sports. */
-  place?: Place
+  place?: PlaceOfSession
   end: ProgramEnd
   target?: ProgramTarget
   also?: ProgramTarget
@@ -57,7 +63,7 @@ export interface Program {
   version: 1
   name: string
   sport: SessionSport
-  place?: Place
+  place?: PlaceOfSession
   items: ProgramItem[]
   prompts?: Prompt[]
   smoothingSeconds: number
@@ -78,7 +84,7 @@ export function roundItems(block: ProgramBlock, isLast: boolean): ProgramItem[] 
 }
 
 /** Where a step is carried out: in the place of its leg, else in the program's. */
-export const placeOf = (step: ProgramStep | null, program: Program): Place | undefined => step?.place ?? program.place
+export const placeOf = (step: ProgramStep | null, program: Program): PlaceOfSession | undefined => step?.place ?? program.place
 
 /** Metres of a length where a step is swum in a pool, whose metres come a length at a time; else null. */
 export function poolLengthOf(step: ProgramStep, program: Program): number | null {

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { equivalentTimes } from '~~/core/calculator/equivalent'
+import type { Movement } from '~~/core/calculator/movement'
+import type { Sport } from '~~/core/session/document'
+import type { SpeedUnit } from '~/calculator/typed'
+import { dropOnDesk, showDistance, showTime } from '~/calculator/typed'
+
+const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
+const athletes = useAthleteStore()
+const distances = computed(() =>
+  props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, 1609.344, 3000, 5000, 10_000, 21_097.5, 42_195],
+)
+const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, athletes.standpoint))
+const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
+</script>
+
+<template>
+  <section>
+    <h2>Equivalent times</h2>
+    <table class="ruled" data-test="equivalents">
+      <thead>
+        <tr>
+          <th>over</th>
+          <th class="number">power law</th>
+          <th v-if="sport === 'run'" class="number">oxygen</th>
+          <th class="number">pace</th>
+          <th class="noprint">use</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.metres">
+          <td>{{ names[row.metres] ?? showDistance(row.metres) }}</td>
+          <td class="number">{{ showTime(Math.round(row.byPowerLaw)) }}</td>
+          <td v-if="sport === 'run'" class="number">{{ row.byOxygen === null ? '–' : showTime(Math.round(row.byOxygen)) }}</td>
+          <td class="number">
+            {{ unit.show(row.metres / row.byPowerLaw) }} <span class="faint">{{ unit.words }}</span>
+          </td>
+          <td class="noprint">
+            <button
+              class="plain"
+              :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`"
+              @click="dropOnDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
+              use
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="faint small">
+      Power law: Riegel (1981), with your own exponent where two efforts tell one. Oxygen: Daniels &amp; Gilbert (1979). Far from the known
+      distance both guess; training for it decides.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { Movement } from '~~/core/calculator/movement'
+import type { Pacing } from '~~/core/calculator/pacing'
+import { pacedSplits } from '~~/core/calculator/pacing'
+import type { Sport } from '~~/core/session/document'
+import type { SpeedUnit } from '~/calculator/typed'
+import { dropOnDesk, showDistance, showTime } from '~/calculator/typed'
+
+const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
+
+const pacing = ref<Pacing>('even')
+const change = ref(2)
+const lengths = computed(() =>
+  (props.sport === 'swim' ? [50, 100, 200, 400] : [100, 200, 400, 1000, 1609.344, 5000]).filter(
+    metres => metres < props.movement.metres && props.movement.metres / metres <= 60,
+  ),
+)
+const each = ref(1000)
+watch(
+  lengths,
+  now => {
+    if (!now.includes(each.value))
+      each.value = now.find(metres => props.movement.metres / metres <= 12) ?? now.at(-1) ?? props.movement.metres
+  },
+  { immediate: true },
+)
+const name = (metres: number) => (metres === 1609.344 ? '1 mi' : showDistance(metres))
+const splits = computed(() => pacedSplits(props.movement.metres, props.movement.seconds, each.value, pacing.value, change.value / 100))
+const asRows = computed(() =>
+  splits.value
+    .map(split => `${showDistance(split.metres)} @ ${props.unit.show(split.metres / split.seconds)} ${props.unit.words}`)
+    .join('\n'),
+)
+</script>
+
+<template>
+  <section>
+    <h2>Splits</h2>
+    <p class="controls">
+      <label
+        >each
+        <select v-model="each" class="field" data-test="split-each">
+          <option v-for="metres in lengths" :key="metres" :value="metres">{{ name(metres) }}</option>
+        </select></label
+      >
+      <label
+        ><select v-model="pacing" class="field" aria-label="How it is paced" data-test="pacing">
+          <option value="even">even</option>
+          <option value="negative">second half faster</option>
+          <option value="progressive">faster with each</option>
+        </select></label
+      >
+      <label v-if="pacing !== 'even'"
+        >by
+        <input v-model.number="change" class="field mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
+      >
+      <button class="plain noprint" data-test="drop-splits" @click="dropOnDesk(asRows)">to the Desk</button>
+    </p>
+    <table class="ruled" data-test="splits">
+      <thead>
+        <tr>
+          <th>at</th>
+          <th class="number">split</th>
+          <th class="number">clock</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(split, index) in splits" :key="index">
+          <td>{{ showDistance(splits.slice(0, index + 1).reduce((sum, one) => sum + one.metres, 0)) }}</td>
+          <td class="number">{{ showTime(split.seconds) }}</td>
+          <td class="number">{{ showTime(split.elapsed) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  margin: 4px 0;
+}
+input {
+  width: 70px;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import type { PushPlan, TransferState } from '~~/shared/api'
+import { actWords } from '~/watches/words'
+
+/** What pushing by the athlete's schools would do, shown before it is done. */
+const props = defineProps<{ watchId: string }>()
+const wrist = useWristStore()
+const emit = defineEmits<{ pushed: [] }>()
+const plan = ref<PushPlan | null>(null)
+const said = ref('')
+const { problem, isBusy, guarded } = useGuarded()
+const look = () =>
+  guarded(async () => {
+    said.value = ''
+    plan.value = await api<PushPlan>(`/watches/${props.watchId}/push`)
+  })
+const push = () =>
+  guarded(async () => {
+    try {
+      const { transfers } = await api<{ transfers: TransferState[] }>(`/watches/${props.watchId}/push`, {
+        method: 'POST',
+        body: { digest: plan.value!.digest },
+      })
+      let arrived = 0
+      for (const transfer of transfers) {
+        await wrist.follow(transfer)
+        if (wrist.transfer?.state === 'done') arrived++
+      }
+      said.value =
+        transfers.length === 0
+          ? 'Done.'
+          : arrived === transfers.length
+            ? `${arrived} sent.`
+            : `${arrived} of ${transfers.length} sent; the rest can be gone on with.`
+    } finally {
+      plan.value = null
+      emit('pushed')
+    }
+  })
+const work = computed(() => plan.value?.acts.filter(act => act.do === 'send' || act.do === 'remove').length ?? 0)
+const pushing = { week: 'the coming seven days', today: 'today only', hand: 'nothing by itself: you send by hand' } as const
+const naming = { telling: 'telling titles', weekday: 'weekday names, cleared weekly', slot: 'one slot' } as const
+</script>
+
+<template>
+  <section aria-label="Push">
+    <h2>What is planned</h2>
+    <p v-if="problem" class="said error" role="alert">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+    </p>
+    <p v-if="said" class="said note" role="status">{{ said }}</p>
+    <p v-if="!plan"><button class="act" :disabled="isBusy" data-test="dry-run" @click="look">See what pushing would do</button></p>
+    <template v-else>
+      <p class="faint">
+        Your schools: {{ pushing[plan.pushing] }}; {{ naming[plan.naming] }}. <NuxtLink to="/me#set">Change them in Me</NuxtLink>
+      </p>
+      <ul class="acts" data-test="acts">
+        <li
+          v-for="(act, index) in plan.acts"
+          :key="index"
+          :class="{ doubt: act.do === 'wait' || act.do === 'ask', faint: act.do === 'keep' }">
+          {{ actWords(act) }}
+        </li>
+        <li v-if="plan.acts.length === 0" class="faint">Nothing is planned that has to be sent, and nothing has to go.</li>
+      </ul>
+      <button class="act first" :disabled="isBusy || work === 0" data-test="push" @click="push">
+        {{ work === 0 ? 'Nothing to do' : 'Do this' }}
+      </button>
+      <button class="act later" @click="plan = null">Not now</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 26px;
+}
+.acts {
+  padding-left: 18px;
+  margin: 8px 0;
+}
+.later {
+  margin-left: 10px;
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { TransferState } from '~~/shared/api'
+import { shareArrived } from '~/watches/words'
+
+/** One sending as it stands: how far it is, and what can be done about it. */
+defineProps<{ sending: TransferState }>()
+defineEmits<{ resume: []; callOff: [] }>()
+</script>
+
+<template>
+  <div class="sending" role="status" data-test="transfer">
+    <template v-if="sending.state === 'sending'">
+      <progress :value="sending.arrived" :max="sending.size" /> {{ shareArrived(sending) }} % of “{{ sending.title }}”,
+      {{ sending.size }} bytes
+      <button class="plain" data-test="call-off" @click="$emit('callOff')">call off</button>
+    </template>
+    <p v-else-if="sending.state === 'stopped'" class="said error">
+      “{{ sending.title }}” stopped at {{ sending.arrived }} of {{ sending.size }} bytes{{ sending.problem ? `: ${sending.problem}` : '.' }}
+      <button class="act" data-test="resume" @click="$emit('resume')">Go on from there</button>
+      <button class="plain" @click="$emit('callOff')">call off</button>
+    </p>
+    <p v-else-if="sending.state === 'cancelled'" class="said note">“{{ sending.title }}” is called off. The watch holds what it held.</p>
+    <p v-else class="good" data-test="receipt">
+      ● Receipt: “{{ sending.title }}” is in slot {{ sending.slot }}, read back and equal. <slot />
+    </p>
+  </div>
+</template>
+
+<style scoped>
+progress {
+  width: min(260px, 50%);
+  accent-color: var(--verdigris);
+  vertical-align: middle;
+}
+.sending .plain,
+.sending .act {
+  margin-left: 10px;
+}
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { SlotRow } from '~~/shared/api'
+import { standingClass, standingWords } from '~/watches/words'
+import { formatDay } from '~/watches/day'
+
+/** What each slot should hold beside what it holds. */
+defineProps<{ rows: readonly SlotRow[]; isBusy: boolean }>()
+defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotRow]; letGo: [row: SlotRow] }>()
+</script>
+
+<template>
+  <div class="scroll-x">
+    <table class="ruled" data-test="slots">
+      <thead>
+        <tr>
+          <th>Slot</th>
+          <th>Should hold</th>
+          <th>Holds</th>
+          <th>Standing</th>
+          <th><span class="hidden-text">Actions</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.slot" :data-standing="row.standing">
+          <td class="mono">{{ row.slot }}</td>
+          <td>
+            <NuxtLink v-if="row.should?.sessionId" :to="`/desk/${row.should.sessionId}`">{{ row.should.title }}</NuxtLink><span v-else>{{
+              row.should?.title ?? '–'
+            }}</span>
+            <small v-if="row.should?.day" class="faint"> {{ formatDay(row.should.day) }}</small>
+          </td>
+          <td>{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
+          <td>
+            <span :class="standingClass(row)">● {{ standingWords(row) }}</span>
+          </td>
+          <td class="acts">
+            <button v-if="row.standing !== 'missing'" class="plain" :disabled="isBusy" @click="$emit('readBack', row)">read back</button>
+            <button v-if="row.should?.sessionId && row.standing !== 'equal'" class="plain" :disabled="isBusy" @click="$emit('send', row)">
+              {{ row.standing === 'edited' ? 'send over it' : 'send again' }}
+            </button>
+            <button
+              v-if="row.standing === 'missing' || row.standing === 'edited'"
+              class="plain"
+              :disabled="isBusy"
+              @click="$emit('letGo', row)">
+              {{ row.standing === 'missing' ? 'do without' : 'leave it so' }}
+            </button>
+            <button v-if="row.standing !== 'missing'" class="plain" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
+              clear
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.acts {
+  text-align: right;
+  white-space: nowrap;
+}
+.acts button + button {
+  margin-left: 12px;
+}
+</style>

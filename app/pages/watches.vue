@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { aboutWords } from '~/watches/words'
+import type { LinkKind, SlotComparison, SlotRow, TransferState, WatchState } from '~~/shared/api'
+
+useHead({ title: 'Wrist · Agonis' })
+const route = useRoute()
+const wrist = useWristStore()
+const chosen = ref('')
+const state = ref<WatchState | null>(null)
+const sendings = ref<TransferState[]>([])
+const { problem, isBusy, guarded } = useGuarded()
+const said = ref('')
+const compared = ref<(SlotComparison & { slot: number }) | null>(null)
+const isAdding = ref(false)
+const kept = computed(() => wrist.watches.find(entry => entry.id === chosen.value) ?? null)
+
+async function look() {
+  sendings.value = await api<TransferState[]>(`/watches/${chosen.value}/transfers`)
+  state.value = kept.value?.isPaired ? await api<WatchState>(`/watches/${chosen.value}/state`) : null
+}
+const lookAgain = () => guarded(look)
+const choose = (id: string) =>
+  guarded(async () => {
+    Object.assign(wrist, { transfer: null })
+    chosen.value = id
+    state.value = null
+    compared.value = null
+    said.value = ''
+    await look()
+  })
+const readBack = (slot: number) =>
+  guarded(async () => {
+    compared.value = { slot, ...(await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`)) }
+  })
+const askToLose = (row: SlotRow) =>
+  row.by !== 'hand' || window.confirm(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`)
+function clear(row: SlotRow) {
+  if (!askToLose(row)) return
+  return guarded(async () => {
+    await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}${row.by === 'hand' ? '&handMade=true' : ''}`, {
+      method: 'DELETE',
+    })
+    said.value = `Slot ${row.slot} is cleared there. ${row.should ? 'The session is still on your shelf.' : ''}`
+    compared.value = null
+    await look()
+  })
+}
+const letGo = (row: SlotRow) =>
+  guarded(async () => {
+    await api(`/watches/${chosen.value}/slots/${row.slot}`, { method: 'DELETE' })
+    await look()
+  })
+function sendAgain(row: SlotRow) {
+  if (row.standing === 'edited' && !askToLose(row)) return
+  return guarded(async () => {
+    await wrist.send(chosen.value, row.should!.sessionId!, row.by === 'hand')
+    await look()
+  })
+}
+const resume = (id: string) =>
+  guarded(async () => {
+    await wrist.resume(id)
+    await look()
+  })
+const callOff = (id: string) =>
+  guarded(async () => {
+    await wrist.callOff(id)
+    await look()
+  })
+const collect = () =>
+  guarded(async () => {
+    const { recordings } = await api<{ recordings: string[] }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
+    said.value =
+      recordings.length === 0
+        ? 'Nothing waits on the watch.'
+        : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
+    await look()
+  })
+const setLink = (link: LinkKind) =>
+  guarded(async () => {
+    await wrist.change(chosen.value, { link })
+    await look()
+  })
+const lift = (about: string) => guarded(() => wrist.stand(chosen.value, about, null))
+const forget = () =>
+  guarded(async () => {
+    if (!window.confirm(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`)) return
+    await wrist.forget(chosen.value)
+    chosen.value = wrist.preferred()?.id ?? ''
+    if (chosen.value) await look()
+  })
+const added = (id: string) => {
+  isAdding.value = false
+  return choose(id)
+}
+
+onMounted(() =>
+  guarded(async () => {
+    await wrist.load()
+    const wanted = wrist.preferred(route.query.watch)
+    if (!wanted) return
+    chosen.value = wanted.id
+    await look()
+    if (route.query.slot) await readBack(Number(route.query.slot))
+  }),
+)
+
+watch(
+  () => kept.value?.isPaired,
+  (isNow, wasBefore) => isNow && wasBefore === false && lookAgain(),
+)
+
+const order: SlotRow['standing'][] = ['missing', 'edited', 'stale', 'leaving', 'extra', 'equal']
+const used = computed(() =>
+  (state.value?.rows ?? [])
+    .filter(row => row.standing !== 'empty')
+    .sort((a, b) => order.indexOf(a.standing) - order.indexOf(b.standing) || a.slot - b.slot),
+)
+const free = computed(() => state.value?.rows.filter(row => row.standing === 'empty').length ?? 0)
+const differing = computed(() => used.value.filter(row => row.standing !== 'equal').length)
+const shown = computed(() => {
+  const live = wrist.transfer?.watchId === chosen.value ? wrist.transfer : null
+  return live ? [live, ...sendings.value.filter(entry => entry.id !== live.id)] : sendings.value
+})
+const clockWords = computed(() => {
+  const seconds = state.value?.clockAhead ?? 0
+  if (Math.abs(seconds) < 60) return ''
+  const minutes = Math.round(Math.abs(seconds) / 60)
+  return `Its clock is ${minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`} ${seconds > 0 ? 'ahead' : 'behind'}; its recordings are dated by ours.`
+})
+const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired || problem.value?.why === 'unpaired'))
+</script>
+
+<template>
+  <div class="page">
+    <h1>Wrist</h1>
+    <div class="watches" role="group" aria-label="Watches">
+      <button
+        v-for="entry in wrist.watches"
+        :key="entry.id"
+        class="act"
+        :class="{ first: entry.id === chosen }"
+        :aria-pressed="entry.id === chosen"
+        @click="choose(entry.id)">
+        {{ entry.name }}
+      </button>
+      <button class="plain" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</button>
+      <NuxtLink to="/phone">this phone as a watch</NuxtLink>
+    </div>
+    <WristAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
+    <div v-if="kept" class="bar">
+      <label
+        >Link
+        <select
+          class="field"
+          :value="kept.link"
+          data-test="link-kind"
+          @change="setLink(($event.target as HTMLSelectElement).value as LinkKind)">
+          <option>radio</option>
+          <option>cable</option>
+        </select></label
+      >
+      <button class="act" :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">Look again</button>
+      <button class="act" :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
+        Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}
+      </button>
+      <NuxtLink :to="`/watch/${chosen}`">its glass and buttons</NuxtLink>
+      <button class="plain" @click="forget">forget this watch</button>
+    </div>
+    <p v-if="problem" class="said error" role="alert" data-test="problem">
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button class="plain" @click="lookAgain">Try again</button>
+    </p>
+    <WristPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
+    <p v-if="state?.wasReset" class="said ask">
+      This watch has been reset since it was last seen: what it should hold is missing there and can be sent again.
+    </p>
+    <p v-if="clockWords" class="said ask">{{ clockWords }}</p>
+    <p v-if="said" class="said note" role="status" data-test="said">{{ said }}</p>
+    <WristSendingRow
+      v-for="sending in shown"
+      :key="sending.id"
+      :sending="sending"
+      @resume="resume(sending.id)"
+      @call-off="callOff(sending.id)" />
+    <p v-if="wrist.watches.length === 0 && !problem" class="faint">
+      No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.
+    </p>
+    <template v-if="state">
+      <p class="faint" :data-test="used.length === 0 ? 'empty' : undefined">
+        {{
+          used.length === 0
+            ? 'It holds nothing yet: send a session from the Desk, or see below what is planned.'
+            : `${used.length} in use, ${free} free. ${differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`}`
+        }}
+      </p>
+      <WristSlotTable
+        v-if="used.length > 0"
+        :rows="used"
+        :is-busy="isBusy"
+        @read-back="readBack($event.slot)"
+        @send="sendAgain"
+        @clear="clear"
+        @let-go="letGo" />
+      <WristReadBack v-if="compared" :compared="compared" />
+      <WristPush :key="chosen" :watch-id="chosen" @pushed="lookAgain" />
+    </template>
+    <template v-if="kept">
+      <WristAbility :watch="kept" @changed="lookAgain" />
+      <section v-if="Object.keys(kept.standing).length > 0" class="standing">
+        <h2>Standing choices</h2>
+        <ul>
+          <li v-for="(way, about) in kept.standing" :key="about">
+            {{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b>
+            <button class="plain" @click="lift(String(about))">no longer</button>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.watches,
+.bar {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin: 14px 0;
+}
+.bar {
+  gap: 10px 18px;
+  margin: 8px 0 14px;
+}
+.bar label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.standing {
+  margin-top: 22px;
+}
+</style>

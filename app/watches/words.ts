@@ -1,0 +1,73 @@
+import type { SlotRow, TransferState } from '~~/shared/api'
+import type { PushAct } from '~~/core/wrist/link/schools'
+import { formatDay } from '~/watches/day'
+
+const staleWords = {
+  session: 'the session has changed',
+  athlete: 'your numbers have changed',
+  profile: 'what the watch can do has changed',
+} as const
+
+/** How a slot stands, in words. */
+export function standingWords(row: Pick<SlotRow, 'standing' | 'stale' | 'by'>): string {
+  switch (row.standing) {
+    case 'equal':
+      return 'equal'
+    case 'stale':
+      return `older: ${row.stale.map(reason => staleWords[reason]).join(', ') || 'the session has changed'}`
+    case 'edited':
+      return 'changed on the watch'
+    case 'missing':
+      return 'missing there'
+    case 'extra':
+      return row.by === 'hand' ? 'made on the watch' : 'there, but not sent from here'
+    case 'leaving':
+      return 'asked to be cleared, still there'
+    case 'empty':
+      return 'free'
+  }
+}
+
+export const standingClass = (row: Pick<SlotRow, 'standing'>): string =>
+  row.standing === 'equal' ? 'good' : row.standing === 'stale' || row.standing === 'extra' || row.standing === 'leaving' ? 'doubt' : 'bad'
+
+/** One thing that pushing would do, in words. */
+export function actWords(act: PushAct): string {
+  switch (act.do) {
+    case 'send':
+      return `${formatDay(act.day)}: send “${act.name}” to slot ${act.slot}${act.replaces === null ? '' : act.replaces === act.name ? ', in place of the older one' : `, in place of “${act.replaces}”`}`
+    case 'keep':
+      return `${formatDay(act.day)}: “${act.name}” is there already, slot ${act.slot}`
+    case 'remove':
+      return `clear “${act.name}” from slot ${act.slot}: ${act.why}`
+    case 'wait':
+      return `${formatDay(act.day)}: “${act.name}” waits, ${act.why}`
+    case 'ask':
+      return `slot ${act.slot}: “${act.name}” ${act.why} and stays; clear it yourself to make room`
+  }
+}
+
+export const shareArrived = (transfer: Pick<TransferState, 'arrived' | 'size'>): number =>
+  Math.round((transfer.arrived / Math.max(1, transfer.size)) * 100)
+
+/** What a standing choice is about, in words: `target pace run treadmill` is pace targets of a run, treadmill. */
+export function aboutWords(about: string): string {
+  const [kind, of = '', sport = '', place] = about.split(' ')
+  const measure = of.replace('-', ' ')
+  switch (kind) {
+    case 'target':
+      return `${measure} targets of a ${sport}${place ? `, ${place}` : ''}`
+    case 'also':
+      return `${measure} shown beside the target of a ${sport}${place ? `, ${place}` : ''}`
+    case 'end':
+      return `steps of a ${sport} that end by ${of === 'first' ? 'whichever comes first' : measure}`
+    case 'nesting':
+      return 'repeats it cannot nest'
+    case 'repeat':
+      return 'repeats until a distance or time'
+    case 'steps':
+      return 'programs that are too long'
+    default:
+      return about
+  }
+}

@@ -1,0 +1,27 @@
+import type { Edit } from '../edit/edit'
+
+export type AdviceCode =
+  | 'needless-last-recovery'
+  | 'two-recoveries'
+  | 'narrow-band'
+  | 'beyond-shown'
+  | 'implausible'
+  | 'mixed-units'
+  | 'press-in-block'
+  | 'no-easy-after'
+  | 'no-warm-up'
+  | 'over-time'
+
+/** Something worth a thought about a session that reads well, with what would change it. */
+export interface Advice {
+  code: AdviceCode
+  /** The row it is about; null for the session as a whole. */
+  path: string | null
+  said: string
+  fixes: { label: string; edits: Edit[] }[]
+  /** Names this thought in this session: it stays waved off while the row says the same. */
+  key: string
+}
+
+/** An advice before it is keyed. */
+export type Thought = Omit<Advice, 'key'>

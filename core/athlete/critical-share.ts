@@ -1,0 +1,66 @@
+import type { Sport, Step } from '../session/document'
+import { heartOf } from './athlete'
+import { defaultBike, powerAtSpeed } from './cycling'
+import { flatSpeedOf, slopeOf } from './grade'
+import type { Standpoint } from './standpoint'
+
+/** The share of heart-rate reserve that goes with critical intensity; custom, between the thresholds of the schools. */
+export const reserveAtCritical = 0.88
+
+/** Perceived effort as a share of critical: the customary mapping, rough; 7 of 10 is about critical. */
+const sharesOfEffort = [0, 0.4, 0.6, 0.72, 0.8, 0.87, 0.94, 1, 1.06, 1.14, 1.25] as const
+
+/**
+ * Share of critical intensity that an effort of 0 to 10 stands for, and back. Rough, and said so where it is shown.
+ *
+ * @example shareOfEffort(7) // 1
+ */
+export function shareOfEffort(effort: number): number {
+  const low = Math.min(9, Math.max(0, Math.floor(effort)))
+  return sharesOfEffort[low]! + (sharesOfEffort[low + 1]! - sharesOfEffort[low]!) * Math.min(1, Math.max(0, effort - low))
+}
+
+export function effortOfShare(share: number): number {
+  for (let effort = 1; effort < sharesOfEffort.length; effort++) {
+    const [before, here] = [sharesOfEffort[effort - 1]!, sharesOfEffort[effort]!]
+    if (share <= here) return Math.max(0, effort - 1 + (share - before) / (here - before))
+  }
+  return 10
+}
+
+interface Critical {
+  speed: number | undefined
+  power: number | undefined
+}
+
+export const criticalOf = (standpoint: Standpoint, sport: Sport): Critical => ({
+  speed: sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed,
+  power: sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower,
+})
+
+/** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */
+export function shareOfCritical(value: number, unit: string, step: Step, standpoint: Standpoint, sport: Sport): number | null {
+  const { speed, power } = criticalOf(standpoint, sport)
+  switch (unit) {
+    case 'W':
+      return power === undefined ? null : value / power
+    case 'm/s': {
+      if (sport === 'ride') {
+        const bike = standpoint.athlete.ride?.bike ?? defaultBike
+        return power === undefined
+          ? null
+          : powerAtSpeed(value, (standpoint.athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
+      }
+      const flat = sport === 'run' && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
+      return speed === undefined ? null : flat / speed
+    }
+    case 'bpm': {
+      const { rest, max } = heartOf(standpoint.athlete, sport)
+      return rest === undefined || max === undefined || max <= rest ? null : Math.max(0, (value - rest) / (max - rest) / reserveAtCritical)
+    }
+    case 'of 10':
+      return shareOfEffort(value)
+    default:
+      return null
+  }
+}

@@ -1,0 +1,264 @@
+import type { Item, SessionSport } from '../../session/document'
+import { limits } from '../../session/limits'
+import { countFlatSteps } from '../../session/walk'
+import { printBlockHeader, printItem, printPlace } from '../print'
+import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
+import { hasContent, namesLength } from './content'
+import { completeRepeat } from './complete'
+import { knownCanonicalRow, readRow, takeNote } from './known-rows'
+import type { Placed } from './placed'
+import type { Scanner } from './scanner'
+import { fold, scan } from './scanner'
+import { takeLabels } from './labels'
+import type { Line, State } from './state'
+import { addRemark, addSpelling, settingFor } from './state'
+
+function unreadLine(state: State, line: Line, code: string, why: string): Item {
+  const text = line.raw.trim().slice(0, 4000).trim()
+  addRemark(state, line, {
+    from: line.raw.length - line.raw.trimStart().length,
+    to: line.raw.trimEnd().length,
+    level: 'error',
+    code,
+    readAs: why,
+    fixes: [],
+  })
+  return { kind: 'unread', text }
+}
+
+const headerPattern = /^(title|sport|place|day|ceiling|prompt):? +(.*)$/is
+
+/** Takes a header line into the session; false when it is none, an item when it cannot be read. */
+function readHeader(state: State, line: Line): boolean | Item {
+  const match = line.indent === 0 ? headerPattern.exec(line.raw) : null
+  if (!match) return false
+  const { session } = state
+  const name = match[1]!.toLowerCase()
+  const value = match[2]!
+  const bad = (why: string) => unreadLine(state, line, 'header', why)
+  if (name === 'title') {
+    if (value.trim() !== '') session.title = value.trim()
+    return true
+  }
+  if (name === 'sport') {
+    const sport = /^(run|ride|swim|multi)$/i.exec(value.trim())
+    if (!sport) return bad('a sport is run, ride, swim or multi')
+    session.sport = sport[1]!.toLowerCase() as SessionSport
+    return true
+  }
+  if (name === 'place') {
+    const place = parsePlace(value)
+    if (!place) return bad('a place is road, trail, track (or track, lane 2), treadmill, outdoors, trainer, open-water or pool 25 m')
+    session.place = place
+    const canonical = `place ${printPlace(place)}`
+    if (canonical !== line.raw) addSpelling(state, line, canonical)
+    return true
+  }
+  if (name === 'day') {
+    const day = parseDay(value)
+    if (!day) return bad('a day is 2026-03-31 or mon to sun')
+    session.day = day
+    return true
+  }
+  if (name === 'prompt') {
+    const prompt = parsePrompt(value.trim())
+    if (!prompt) return bad('a prompt reads: prompt drink from 40:00 every 20:00')
+    session.prompts = [...(session.prompts ?? []), prompt]
+    return true
+  }
+  const ceiling = readCeilingLine(scan(line.raw, state.setting))
+  if (!ceiling) return bad('a ceiling reads: ceiling 172 bpm')
+  session.ceiling = ceiling
+  return true
+}
+
+const notePattern = /^\s*#(?: (.*)|)$/s
+
+function addNote(holder: { note?: string }, text: string): void {
+  holder.note = holder.note === undefined ? text : `${holder.note}\n${text}`
+}
+
+function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
+  let start = from
+  while (line.raw[start] === ' ') start++
+  const place = { line: line.number, column: start + 1, length: to - start, said: line.raw.slice(start, to) }
+  state.places.set(item, place)
+  if (item.kind === 'block') for (const inner of item.items) placeItem(state, { item: inner, from, to }, line)
+}
+
+/** A line that says neither a length nor a role. */
+function keepTalk(state: State, line: Line, text: string): Item[] {
+  addNote(state.session, text)
+  addRemark(state, line, {
+    from: line.raw.length - line.raw.trimStart().length,
+    to: line.raw.trimEnd().length,
+    level: 'note',
+    code: 'chatter',
+    readAs: "kept as the session's note",
+    fixes: [],
+  })
+  return []
+}
+
+function readFreeLine(state: State, line: Line): Item[] {
+  const text = line.raw.trim()
+  const cap = !/^(?:HR|heart|pulse|<|under|below|max)/i.test(text)
+    ? null
+    : /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
+  if (cap) {
+    state.session.ceiling = { of: 'heart-rate', above: Number(cap[1]) }
+    addRemark(state, line, {
+      from: line.indent,
+      to: line.raw.trimEnd().length,
+      level: 'note',
+      code: 'session-ceiling',
+      readAs: `ceiling ${cap[1]} bpm`,
+      fixes: [],
+    })
+    return []
+  }
+  if (!hasContent(text) && !hasContent(fold(text))) return keepTalk(state, line, text)
+  const { setting } = state
+  if (line.sport && setting.bySport) state.setting = { ...setting.bySport[line.sport], bySport: setting.bySport }
+  const { placed, isCanonical, noticed } = readRow(state, line)
+  state.setting = setting
+  if (
+    placed.length === 0 ||
+    (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))
+  )
+    return keepTalk(state, line, text)
+  const items = takeRow(state, line, placed)
+  if (!isCanonical)
+    state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
+  return items
+}
+
+function takeRow(state: State, line: Line, placed: readonly Placed[]): Item[] {
+  const items = placed.map(entry => entry.item)
+  state.steps += countFlatSteps(items)
+  for (const entry of placed) {
+    placeItem(state, entry, line)
+    const sport = line.sport ?? entry.sport
+    if (sport) state.sports.set(entry.item, sport)
+  }
+  return items
+}
+
+/** The lines of a session, and which comes next. */
+export interface Cursor {
+  lines: Line[]
+  at: number
+}
+
+function holdsRows(state: State, cursor: Cursor, line: Line): Item[] {
+  const inner: Item[] = []
+  readRows(state, cursor, line.indent + 1, inner)
+  return inner
+}
+
+function readBlock(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof readBlockHead>>, scanner: Scanner): Item {
+  const block: Item = { ...head, items: [] }
+  const note = takeNote(scanner, line)
+  if (note !== undefined) block.note = note
+  while (cursor.at < cursor.lines.length) {
+    const next = cursor.lines[cursor.at]!
+    const further = next.indent === line.indent && block.note !== undefined ? notePattern.exec(next.raw) : null
+    if (!further) break
+    addNote(block, further[1] ?? '')
+    cursor.at++
+  }
+  const printed = () =>
+    ' '.repeat(line.indent) + printBlockHeader(block) + (note === undefined ? '' : `  #${note === '' ? '' : ` ${note}`}`)
+  if (printed() !== line.raw) state.readings.push({ line, items: [block], noticed: scanner.noticed, printed })
+  state.places.set(block, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+  block.items = holdsRows(state, cursor, line)
+  return block.items.length > 0 ? block : unreadLine(state, line, 'empty-block', 'a repeat needs its rows below it, indented by two spaces')
+}
+
+function readLeg(state: State, cursor: Cursor, line: Line, head: NonNullable<ReturnType<typeof parseLegHead>>): Item {
+  const outer = state.setting
+  const pool = head.place?.kind === 'pool' ? head.place : undefined
+  state.setting = settingFor(head.sport, state.context, pool?.unit ?? 'm', pool?.length)
+  const leg: Item = { ...head, items: holdsRows(state, cursor, line) }
+  state.setting = outer
+  state.places.set(leg, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+  return leg.items.length > 0 ? leg : unreadLine(state, line, 'empty-leg', 'a leg needs its rows below it, indented by two spaces')
+}
+
+/** Reads rows of at least this indent, and before the first of them the headers. */
+export function readRows(state: State, cursor: Cursor, leastIndent: number, into: Item[]): void {
+  let inHeaders = leastIndent === 0
+  while (cursor.at < cursor.lines.length) {
+    const line = cursor.lines[cursor.at]!
+    if (line.raw.trim() === '') {
+      cursor.at++
+      continue
+    }
+    if (line.indent < leastIndent) return
+    cursor.at++
+    const known = inHeaders || state.steps > limits.flatSteps ? null : knownCanonicalRow(state, line)
+    if (known) {
+      into.push(...takeRow(state, line, known))
+      continue
+    }
+    const note = notePattern.exec(line.raw)
+    if (note) {
+      const last = into.at(-1)
+      addNote(last && (last.kind === 'step' || last.kind === 'block') ? last : state.session, note[1] ?? '')
+      continue
+    }
+    if (inHeaders) {
+      const header = readHeader(state, line)
+      if (header === true) continue
+      if (header) {
+        into.push(header)
+        continue
+      }
+    }
+    const unread = /^\s*unread (.*\S)\s*$/s.exec(line.raw)
+    if (unread) {
+      const item: Item = { kind: 'unread', text: unread[1]!.trim() }
+      state.places.set(item, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
+      addRemark(state, line, {
+        from: line.indent,
+        to: line.raw.trimEnd().length,
+        level: 'error',
+        code: 'unread',
+        readAs: 'kept until it is put in words the reader knows',
+        fixes: [],
+      })
+      into.push(item)
+      inHeaders = false
+      continue
+    }
+    if (state.steps > limits.flatSteps) {
+      into.push(
+        unreadLine(
+          state,
+          line,
+          'past-limit',
+          `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`,
+        ),
+      )
+      continue
+    }
+    const leg = parseLegHead(line.raw)
+    if (leg) {
+      into.push(readLeg(state, cursor, line, leg))
+      inHeaders = false
+      continue
+    }
+    const scanner = scan(line.raw, state.setting, line.indent)
+    const head = readBlockHead(scanner)
+    if (head) {
+      into.push(readBlock(state, cursor, line, head, scanner))
+      inHeaders = false
+      continue
+    }
+    if (completeRepeat(state, line, into)) continue
+    const labelled = takeLabels(state, line, leastIndent === 0 && into.length === 0)
+    const items = readFreeLine(state, labelled)
+    if (items.length > 0) inHeaders = false
+    into.push(...items)
+  }
+}

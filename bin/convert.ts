@@ -12,7 +12,8 @@ import { sessionCsv } from '../core/exchange/session-csv'
 import { sessionIcs } from '../core/exchange/session-ics'
 import { printSessions } from '../core/script/print'
 import type { Session, SessionSport } from '../core/session/document'
-import { BadInput, readAnyRecording, readSessions } from './input'
+import { readAnyRecording } from './documents'
+import { BadInput, readSessions } from './input'
 
 interface ConvertOptions {
   standpoint: Standpoint
@@ -60,7 +61,7 @@ export function convertRecording(from: string, to: string, sport?: SessionSport)
 /** Writes a session in another form, told by the extension of the file: .json .txt .csv .ics .svg .pdf */
 export async function convert(from: string, to: string, { standpoint, size = 'a4', withCode }: ConvertOptions): Promise<void> {
   const extension = extname(to).toLowerCase()
-  const sessions = readSessions(from, standpoint, {}, extension === '.txt' || extension === '.json')
+  const sessions = await readSessions(from, standpoint, {}, extension === '.txt' || extension === '.json')
   switch (extension) {
     case '.txt':
       return writeFileSync(to, printSessions(sessions))

@@ -9,7 +9,7 @@ const significant = (value: number) => Number(value.toPrecision(5))
 
 /** Every derived number as the command line gives it. */
 export function numbersOf(standpoint: Standpoint) {
-  return derivedNumbers(standpoint).map(({ name, sport, value, unit, method, source, inputs, uncertainty }: DerivedNumber) => ({
+  return derivedNumbers(standpoint).map(({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, said }: DerivedNumber) => ({
     name,
     sport,
     value: significant(value),
@@ -18,6 +18,9 @@ export function numbersOf(standpoint: Standpoint) {
     source,
     inputs,
     ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
+    ...(date === undefined ? {} : { date }),
+    ...(isAged ? { isAged } : {}),
+    ...(said === undefined ? {} : { weakness: said }),
   }))
 }
 

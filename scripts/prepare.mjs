@@ -45,7 +45,7 @@ export function ensurePackages() {
 
 /** Builds the application where the build is not that of the sources. */
 export function ensureBuild() {
-  const wanted = digest(['app', 'core', 'server', 'shared', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])
+  const wanted = digest(['app', 'core', 'server', 'shared', 'standin', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])
   if (existsSync(at('.output/server/index.mjs')) && isFresh('build', wanted)) return
   console.log('Building the application.')
   execFileSync('npx', ['nuxt', 'build', '--logLevel', 'silent'], {
@@ -54,4 +54,10 @@ export function ensureBuild() {
     env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
   })
   keep('build', wanted)
+}
+
+/** Bundles the command line where a source of it has changed. */
+export async function ensureCommandLine() {
+  const { bundled } = await import('../bin/bundle.mjs')
+  await bundled()
 }

@@ -2,7 +2,7 @@
 import { rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { ensureBuild, ensurePackages } from './prepare.mjs'
+import { ensureBuild, ensureCommandLine, ensurePackages } from './prepare.mjs'
 
 const [major, minor] = process.versions.node.split('.').map(Number)
 if (major < 20 || (major === 20 && minor < 19)) {
@@ -31,6 +31,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 try {
   ensurePackages()
   ensureBuild()
+  await ensureCommandLine()
   const { startStack } = await import('./stack.mjs')
   const databaseUrl = process.env.DATABASE_URL || undefined
   const demo = databaseUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { join } from 'node:path'
 import { installPackages } from './cluster.mjs'
-import { ensureBuild, ensurePackages } from './prepare.mjs'
+import { ensureBuild, ensureCommandLine, ensurePackages } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const results = join(root, 'test-results')
@@ -47,9 +47,10 @@ try {
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   run('prepare', 'npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
-  count(run('lint', 'npx', ['eslint', '.', '--max-warnings', '0']))
+  count(run('lint', 'npm', ['run', '--silent', 'lint']))
   count(run('types', 'npx', ['nuxt', 'typecheck']))
   count(run('types of core and tools', 'npx', ['tsc', '-p', 'tsconfig.core.json']))
+  await ensureCommandLine()
   const vitest = (project, file) =>
     run(project, 'npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
   tally(vitest('core', join(results, 'core.json')), join(results, 'core.json'), vitestNumbers)

@@ -1,3 +1,4 @@
+import type { Missing } from '~~/core/words/missing'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { derivedNumbers } from '../../core/athlete/numbers'
@@ -40,16 +41,13 @@ describe('numbers as they are said', () => {
 
 describe('a missing number', () => {
   it('is asked for by the field that answers it', () => {
-    const asked = (missing: string) => fieldsFor(missing).map(field => field.key)
-    expect(asked('needs maximum and resting heart rate')).toEqual(['heart-max', 'heart-rest'])
-    expect(asked('needs critical swim speed')).toEqual(['swim-critical'])
-    expect(asked('needs critical power on the bike')).toEqual(['ride-power'])
-    expect(asked('how far it goes is not known: it needs an easy pace for the swim')).toEqual(['swim-easy'])
-    expect([asked('own power zones for the ride'), raceFor('a swim race or time trial'), raceFor('critical speed')]).toEqual([
-      [],
-      'swim',
-      null,
-    ])
+    const asked = (missing: Missing) => fieldsFor(missing).map(field => field.key)
+    expect(asked({ code: 'heart-reserve', sport: 'run' })).toEqual(['heart-max', 'heart-rest'])
+    expect(asked({ code: 'critical-speed', sport: 'swim' })).toEqual(['swim-critical'])
+    expect(asked({ code: 'critical-power', sport: 'ride' })).toEqual(['ride-power'])
+    expect(asked({ code: 'easy-pace', sport: 'swim' })).toEqual(['swim-easy'])
+    expect(asked({ code: 'own-zones', of: 'power', sport: 'ride' })).toEqual([])
+    expect([raceFor({ code: 'race', sport: 'swim' }), raceFor({ code: 'critical-speed', sport: 'run' })]).toEqual(['swim', null])
   })
 })
 

@@ -1,3 +1,4 @@
+import { sayFitWeakness, sayTrialsMissing } from '~~/core/words/benchmarks'
 import type { Athlete, Effort } from '~~/core/athlete/athlete'
 import { criticalOfAllOut, criticalSwimSpeed, fitCritical } from '~~/core/athlete/critical'
 import { thresholdOfHalfHour } from '~~/core/athlete/heart'
@@ -58,10 +59,10 @@ export const fieldTests: readonly FieldTest[] = [
       ] as const
       if (trials.flat().some(value => !(value > 0))) return 'Two times as in 3:00, and two powers in W.'
       const reading = fitCritical(trials.map(([seconds, watts]) => ({ seconds, amount: watts * seconds })))
-      if (!reading.ok) return `It needs ${reading.missing}.`
+      if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
       const [criticalPower, wPrime] = [Math.round(reading.fit.critical), Math.round(reading.fit.reserve)]
       return {
-        said: `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ; ${reading.fit.said.join('; ')}`,
+        said: `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ; ${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
             { ...athlete, ride: { ...athlete.ride, criticalPower, wPrime } },
@@ -88,10 +89,10 @@ export const fieldTests: readonly FieldTest[] = [
       ] as const
       if (trials.flat().some(value => !(value > 0))) return 'Two distances in metres, and two times as in 4:52.'
       const reading = fitCritical(trials.map(([seconds, amount]) => ({ seconds, amount })))
-      if (!reading.ok) return `It needs ${reading.missing}.`
+      if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
       const [criticalSpeed, dPrime] = [Math.round(reading.fit.critical * 1e5) / 1e5, Math.round(reading.fit.reserve)]
       return {
-        said: `critical speed ${formatTime(Math.round(1000 / criticalSpeed))} /km, D' ${dPrime} m; ${reading.fit.said.join('; ')}`,
+        said: `critical speed ${formatTime(Math.round(1000 / criticalSpeed))} /km, D' ${dPrime} m; ${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
             { ...athlete, run: { ...athlete.run, criticalSpeed, dPrime } },

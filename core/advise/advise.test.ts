@@ -1,3 +1,4 @@
+import { sayRefusal } from '../words/refusals'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ilse } from '../../demo/athlete'
@@ -22,7 +23,7 @@ function fixed(rows: string, code: string, sport = 'run'): string {
   let session = read(rows, sport)
   for (const edit of about(session).find(advice => advice.code === code)!.fixes[0]!.edits) {
     const result = apply(session, edit, nobody)
-    if (!result.ok) throw new Error(result.problem)
+    if (!result.ok) throw new Error(sayRefusal(result.refusal))
     session = result.session
   }
   return printSession(session).split('\n\n')[1]!.trimEnd()

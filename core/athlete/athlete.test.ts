@@ -1,3 +1,4 @@
+import { sayMissing } from '../words/missing'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
@@ -28,7 +29,7 @@ const ilse: Athlete = {
 }
 const resolved = (target: Target, athlete = ilse, sport: 'run' | 'ride' | 'swim' = 'run', stepMetres?: number) => {
   const result = resolveTarget(target, seenBy(athlete), { sport, stepMetres })
-  if (!result.ok) throw new Error(result.missing)
+  if (!result.ok) throw new Error(sayMissing(result.missing))
   return result.target
 }
 
@@ -98,8 +99,8 @@ describe('named efforts', () => {
     expect(resolveEffort(standpointOf(athlete, '2024-02-01'), 'run', '10k')).toMatchObject({ hardest: expect.closeTo(10000 / 3300, 6) })
   })
   it('name the number that is missing', () => {
-    expect(resolveEffort(nobody, 'run', '5k')).toEqual({ ok: false, missing: 'a run race or time trial' })
-    expect(resolveEffort(nobody, 'ride', 'critical')).toEqual({ ok: false, missing: 'critical power on the bike' })
+    expect(resolveEffort(nobody, 'run', '5k')).toEqual({ ok: false, missing: { code: 'race', sport: 'run' } })
+    expect(resolveEffort(nobody, 'ride', 'critical')).toEqual({ ok: false, missing: { code: 'critical-power', sport: 'ride' } })
     expect(resolveEffort(seenBy(ilse), 'ride', '5k')).toMatchObject({ ok: false })
     expect(resolveEffort(seenBy(ilse), 'swim', 'goal')).toMatchObject({ ok: false })
   })
@@ -200,7 +201,7 @@ describe('resolving targets', () => {
     [{ of: 'effort', name: 'easy' }, 'critical speed'],
   ])('names what is missing', (target, words) => {
     const result = resolveTarget(target, nobody, { sport: 'run' })
-    expect(!result.ok && result.missing).toContain(words)
+    expect(!result.ok && sayMissing(result.missing)).toContain(words)
   })
 
   it('never brings a NaN, an infinity or a number of zero or less, for any target', () => {

@@ -1,3 +1,5 @@
+import type { FitWeakness, TrialsMissing } from '../words/benchmarks'
+
 /** An all-out effort: how long, and what it came to: metres, or joules. */
 export interface Trial {
   seconds: number
@@ -13,11 +15,10 @@ export interface CriticalFit {
   /** Standard errors with n-2 degrees of freedom; null for two trials, which any line fits. */
   criticalError: number | null
   reserveError: number | null
-  /** What weakens the fit, in words. */
-  said: string[]
+  weaknesses: FitWeakness[]
 }
 
-export type CriticalReading = { ok: true; fit: CriticalFit } | { ok: false; missing: string }
+export type CriticalReading = { ok: true; fit: CriticalFit } | { ok: false; missing: TrialsMissing }
 
 const usable = { least: 120, most: 1200, usual: 900, apart: 300 }
 
@@ -38,24 +39,24 @@ export function fitCritical(trials: readonly Trial[]): CriticalReading {
   const meanT = used.reduce((sum, trial) => sum + trial.seconds, 0) / n
   const meanA = used.reduce((sum, trial) => sum + trial.amount, 0) / n
   const spread = used.reduce((sum, trial) => sum + (trial.seconds - meanT) ** 2, 0)
-  if (n < 2 || spread < 1) return { ok: false, missing: 'two all-out efforts of different lengths between 2 and 20 min' }
+  if (n < 2 || spread < 1) return { ok: false, missing: 'two-lengths' }
   const critical = used.reduce((sum, trial) => sum + (trial.seconds - meanT) * (trial.amount - meanA), 0) / spread
   const reserve = meanA - critical * meanT
   if (!(critical > 0) || !(reserve > 0))
-    return { ok: false, missing: 'efforts that fit together: the longer one is faster than the shorter one, or nearly' }
+    return { ok: false, missing: 'fitting-together' }
   const residual =
     n > 2 ? Math.sqrt(used.reduce((sum, trial) => sum + (trial.amount - reserve - critical * trial.seconds) ** 2, 0) / (n - 2)) : null
   const times = used.map(trial => trial.seconds)
-  const said: string[] = []
-  if (n === 2) said.push('from two efforts: how sure it is cannot be told')
-  if (Math.max(...times) - Math.min(...times) < usable.apart) said.push('the efforts are under 5 min apart')
-  if (times.some(seconds => seconds > usable.usual)) said.push('an effort of over 15 min is among them')
+  const weaknesses: FitWeakness[] = []
+  if (n === 2) weaknesses.push('two-efforts')
+  if (Math.max(...times) - Math.min(...times) < usable.apart) weaknesses.push('close-efforts')
+  if (times.some(seconds => seconds > usable.usual)) weaknesses.push('long-effort')
   return {
     ok: true,
     fit: {
       critical,
       reserve,
-      said,
+      weaknesses,
       criticalError: residual === null ? null : residual / Math.sqrt(spread),
       reserveError: residual === null ? null : residual * Math.sqrt(1 / n + meanT ** 2 / spread),
     },

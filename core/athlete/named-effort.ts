@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { EffortName, Sport } from '../session/document'
 import type { Standpoint } from './standpoint'
 import { oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
@@ -15,7 +16,7 @@ export const raceMetres: Partial<Record<EffortName, number>> = {
 }
 
 /** A speed in m/s or a power in W for a named effort, or the number that is missing. */
-export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; hardest?: number } | { ok: false; missing: string }
+export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; hardest?: number } | { ok: false; missing: Missing }
 
 /** How old an effort may be, in days, before younger ones are trusted alone. */
 const youngDays = 120
@@ -72,12 +73,11 @@ function criticalOf(standpoint: Standpoint, sport: Sport): EffortReading {
   if (sport === 'ride') {
     const power = standpoint.athlete.ride?.criticalPower
     return power === undefined
-      ? { ok: false, missing: 'critical power on the bike' }
+      ? { ok: false, missing: { code: 'critical-power', sport } }
       : { ok: true, of: 'power', easiest: power, hardest: power }
   }
   const speed = standpoint.athlete[sport]?.criticalSpeed
-  const missing = sport === 'swim' ? 'critical swim speed' : 'critical speed'
-  return speed === undefined ? { ok: false, missing } : { ok: true, of: 'pace', easiest: speed, hardest: speed }
+  return speed === undefined ? { ok: false, missing: { code: 'critical-speed', sport } } : { ok: true, of: 'pace', easiest: speed, hardest: speed }
 }
 
 function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): EffortReading {
@@ -99,7 +99,7 @@ function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): E
 export function resolveEffort(standpoint: Standpoint, sport: Sport, name: EffortName): EffortReading {
   const point = (speed: number): EffortReading => ({ ok: true, of: 'pace', easiest: speed, hardest: speed })
   const race = raceSpeedsOf(standpoint, sport)
-  const missingRace: EffortReading = { ok: false, missing: `a ${sport} race or time trial` }
+  const missingRace: EffortReading = { ok: false, missing: { code: 'race', sport } }
   switch (name) {
     case 'critical':
       return criticalOf(standpoint, sport)
@@ -120,11 +120,11 @@ export function resolveEffort(standpoint: Standpoint, sport: Sport, name: Effort
         goal => goal.sport === sport && (standpoint.day === null || goal.date >= standpoint.day),
       )
       const next = goals.sort((a, b) => a.date.localeCompare(b.date))[0]
-      return next ? point(next.metres / next.seconds) : { ok: false, missing: `a goal race for the ${sport}` }
+      return next ? point(next.metres / next.seconds) : { ok: false, missing: { code: 'goal', sport } }
     }
     default: {
       const metres = raceMetres[name]!
-      if (sport === 'ride') return { ok: false, missing: 'a running distance means nothing on the bike; say %CP or W' }
+      if (sport === 'ride') return { ok: false, missing: { code: 'ride-distance' } }
       return race ? point(race.over(metres)) : missingRace
     }
   }

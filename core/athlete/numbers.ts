@@ -1,3 +1,4 @@
+import { sayFitWeakness } from '../words/benchmarks'
 import type { EffortName, Sport } from '../session/document'
 import type { Effort } from './athlete'
 import type { Standpoint } from './standpoint'
@@ -131,7 +132,7 @@ function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, 
     sport,
     inputs: efforts.map(effortWords),
     date: youngest(efforts),
-    ...(fit.said.length > 0 ? { said: fit.said.join('; ') } : {}),
+    ...(fit.weaknesses.length > 0 ? { said: fit.weaknesses.map(sayFitWeakness).join('; ') } : {}),
   }
   const sure = (error: number | null) => (error === null ? {} : { uncertainty: error })
   if (measure === 'power') {

@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
@@ -24,7 +25,7 @@ export interface ResolvedTarget {
   over?: number
 }
 
-export type Resolution = { ok: true; target: ResolvedTarget } | { ok: false; missing: string }
+export type Resolution = { ok: true; target: ResolvedTarget } | { ok: false; missing: Missing }
 
 export interface ResolveContext {
   sport: Sport
@@ -40,7 +41,7 @@ interface Plain extends Band {
   of: ResolvedMeasure
   unit: ResolvedUnit
 }
-type PlainResolution = { ok: true; band: Plain } | { ok: false; missing: string }
+type PlainResolution = { ok: true; band: Plain } | { ok: false; missing: Missing }
 
 function scaled({ easiest, hardest }: Band, by: (value: number) => number): Band {
   const band: Band = {}
@@ -49,7 +50,7 @@ function scaled({ easiest, hardest }: Band, by: (value: number) => number): Band
   return band
 }
 
-const missing = (what: string): PlainResolution => ({ ok: false, missing: what })
+const missing = (what: Missing): PlainResolution => ({ ok: false, missing: what })
 
 function resolveBand(
   target: Pick<BandTarget, 'of' | 'unit'>,
@@ -64,7 +65,7 @@ function resolveBand(
     band: Object.assign(scaled(band, by), { of, unit: to }),
   })
   if (isPaceUnit(unit)) {
-    if (unit === 's/step' && context.stepMetres === undefined) return missing("the step's own distance")
+    if (unit === 's/step' && context.stepMetres === undefined) return missing({ code: 'step-distance' })
     return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
   }
   const heart = heartOf(standpoint.athlete, sport)
@@ -76,19 +77,19 @@ function resolveBand(
     case '%CS': {
       const speed = sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed
       return speed === undefined
-        ? missing(sport === 'swim' ? 'critical swim speed' : 'critical speed')
+        ? missing({ code: 'critical-speed', sport })
         : plain('pace', 'm/s', value => (speed * value) / 100)
     }
     case 'bpm':
       return plain('heart-rate', 'bpm', value => value)
     case '%HRmax':
-      return heart.max === undefined ? missing('maximum heart rate') : plain('heart-rate', 'bpm', value => (heart.max! * value) / 100)
+      return heart.max === undefined ? missing({ code: 'heart-max', sport }) : plain('heart-rate', 'bpm', value => (heart.max! * value) / 100)
     case '%LTHR':
       return heart.threshold === undefined
-        ? missing('threshold heart rate')
+        ? missing({ code: 'heart-threshold', sport })
         : plain('heart-rate', 'bpm', value => (heart.threshold! * value) / 100)
     case '%HRR': {
-      if (heart.max === undefined || heart.rest === undefined) return missing('maximum and resting heart rate')
+      if (heart.max === undefined || heart.rest === undefined) return missing({ code: 'heart-reserve', sport })
       return plain('heart-rate', 'bpm', value => heart.rest! + ((heart.max! - heart.rest!) * value) / 100)
     }
     case 'W':
@@ -96,7 +97,7 @@ function resolveBand(
     case '%CP': {
       const power = sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower
       return power === undefined
-        ? missing(sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`)
+        ? missing({ code: 'critical-power', sport })
         : plain('power', 'W', value => (power * value) / 100)
     }
     case 'rpm':
@@ -113,11 +114,11 @@ function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, standpo
   if (!found.ok) return missing(found.missing)
   const { bounds } = found
   const [low, high] = Array.isArray(target.zone) ? target.zone : [target.zone, target.zone]
-  if (low > bounds.length + 1) return missing(`a zone ${low}: there are ${bounds.length + 1}`)
+  if (low > bounds.length + 1) return missing({ code: 'zone', zone: low, zones: bounds.length + 1 })
   const units = { 'heart-rate': 'bpm', 'power': 'W', 'pace': 'm/s' } as const
   const easiest = bounds[low - 2]
   const hardest = bounds[high - 1]
-  if (easiest === undefined && hardest === undefined) return missing('fewer zones: all of them together bound nothing')
+  if (easiest === undefined && hardest === undefined) return missing({ code: 'bounded-zones' })
   return {
     ok: true,
     band: {
@@ -139,10 +140,10 @@ function resolveNamed(target: Pick<EffortTarget, 'name' | 'offset'>, standpoint:
     const seconds = speedToPace(value, offset.unit) + offset.value
     return metresOfPaceUnit[offset.unit] / seconds
   }
-  if (reading.of === 'power' && offset && offset.unit !== '%') return missing('an offset in percent: a power has no seconds')
+  if (reading.of === 'power' && offset && offset.unit !== '%') return missing({ code: 'percent-offset' })
   const band = scaled(reading, shift)
   if ([band.easiest, band.hardest].some(value => value !== undefined && !(value > 0 && Number.isFinite(value))))
-    return missing('an offset smaller than the pace itself')
+    return missing({ code: 'smaller-offset' })
   return { ok: true, band: { of: reading.of, unit: reading.of === 'power' ? 'W' : 'm/s', ...band } }
 }
 

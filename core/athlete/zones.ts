@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Sport, ZoneMeasure, ZoneTarget } from '../session/document'
 import type { Athlete } from './athlete'
 import { heartOf } from './athlete'
@@ -9,7 +10,7 @@ const heartShares = [0.6, 0.7, 0.8, 0.9] as const
 /** The first of two thresholds where the athlete has none of their own, as a share of the second. */
 const firstThreshold = 0.82
 
-export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: false; missing: string }
+export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: false; missing: Missing }
 
 /**
  * Where one zone ends and the next begins, rising: bpm, W or m/s. Zone 1 is open below, the highest open above.
@@ -18,10 +19,10 @@ export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: 
  * @source five of heart rate: Edwards (1993); three: Seiler & Kjerland (2006); of critical power and speed: own custom
  */
 export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: Athlete, sport: Sport): ZoneBounds {
-  const missing = (what: string): ZoneBounds => ({ ok: false, missing: what })
+  const missing = (what: Missing): ZoneBounds => ({ ok: false, missing: what })
   const own = athlete.zones?.[sport]?.[target.of]
   if (own && (target.scheme === undefined || target.scheme === 'own')) return { ok: true, bounds: own, method: 'your own' }
-  if (target.scheme === 'own') return missing(`own ${target.of} zones for the ${sport}`)
+  if (target.scheme === 'own') return missing({ code: 'own-zones', of: target.of, sport })
   const scheme = target.scheme ?? 5
   if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
   const critical =
@@ -32,7 +33,7 @@ export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: A
       : sport === 'ride'
         ? undefined
         : athlete[sport]?.criticalSpeed
-  if (critical === undefined) return missing(target.of === 'power' ? 'critical power' : 'critical speed')
+  if (critical === undefined) return missing({ code: target.of === 'power' ? 'critical-power' : 'critical-speed', sport })
   return {
     ok: true,
     bounds: criticalShares[scheme].map(share => share * critical),
@@ -44,10 +45,10 @@ function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds 
   const { max, threshold, aerobicThreshold } = heartOf(athlete, sport)
   if (scheme === 5) {
     return max === undefined
-      ? { ok: false, missing: 'maximum heart rate' }
+      ? { ok: false, missing: { code: 'heart-max', sport } }
       : { ok: true, bounds: heartShares.map(share => share * max), method: 'tenths of the maximum, Edwards (1993)' }
   }
-  if (threshold === undefined) return { ok: false, missing: 'threshold heart rate' }
+  if (threshold === undefined) return { ok: false, missing: { code: 'heart-threshold', sport } }
   return {
     ok: true,
     bounds: [aerobicThreshold ?? threshold * firstThreshold, threshold],

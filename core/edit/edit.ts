@@ -1,3 +1,4 @@
+import type { EditRefusal, PlainRefusal } from '../words/refusals'
 import { printEnd } from '../script/print'
 import { harderItem } from './harder'
 import type { Shift } from './harder'
@@ -33,9 +34,10 @@ export type Edit =
   | { do: 'settle'; at: Path }
 
 /** The session after the edit, and the path of what it left in the athlete's hand. */
-export type Edited = { ok: true; session: Session; select: Path | null } | { ok: false; problem: string }
+export type Edited = { ok: true; session: Session; select: Path | null } | { ok: false; refusal: EditRefusal }
 
-const failed = (problem: string): Edited => ({ ok: false, problem })
+const failed = (refusal: EditRefusal | PlainRefusal): Edited => ({ ok: false, refusal: typeof refusal === 'string' ? { code: refusal } : refusal })
+
 /** Replaces the list of items that a path's parent holds; all else stays the same objects. */
 function withItems(session: Session, parent: Path, change: (items: Item[]) => Item[]): Session {
   const visit = (items: readonly Item[], rest: readonly number[]): Item[] => {
@@ -104,7 +106,7 @@ function split(session: Session, at: Path, item: Item): Edited {
     return { ok: true, session: withItem(session, at, () => halves), select: at }
   }
   const ends = item.kind === 'step' ? halved(item.end) : null
-  if (!ends || item.kind !== 'step') return failed('Only a time, a distance or a repeat of several rounds can be split.')
+  if (!ends || item.kind !== 'step') return failed('not-splittable')
   const { note, doubt: _, ...step } = item
   return {
     ok: true,
@@ -128,7 +130,7 @@ function afterRemoval(path: Path, removed: Path): Path {
 function place(session: Session, items: readonly Item[], at: Path, where: 'before' | 'after' | 'inside'): Edited {
   if (where === 'inside') {
     const target = itemAt(session, at)
-    if (!target || !holds(target)) return failed('Rows go inside a repeat or a leg.')
+    if (!target || !holds(target)) return failed('not-a-holder')
     return { ok: true, session: withItems(session, at, inner => [...inner, ...items]), select: within(at, target.items.length + 1) }
   }
   const position = positions(at).at(-1)! + (where === 'after' ? 1 : 0)
@@ -138,8 +140,8 @@ function place(session: Session, items: readonly Item[], at: Path, where: 'befor
 
 function move(session: Session, at: Path, item: Item, to: Path, where: 'before' | 'after' | 'inside'): Edited {
   if (to === at) return { ok: true, session, select: at }
-  if (to.startsWith(`${at}.`)) return failed('A repeat cannot be moved into itself.')
-  if (item.kind === 'leg' && (to.includes('.') || where === 'inside')) return failed('A leg stands beside other legs, not inside.')
+  if (to.startsWith(`${at}.`)) return failed('into-itself')
+  if (item.kind === 'leg' && (to.includes('.') || where === 'inside')) return failed('leg-inside')
   const removed = withItem(session, at, () => [])
   const target = afterRemoval(to, at)
   const placed = place(removed, [item], target, where)
@@ -149,7 +151,7 @@ function move(session: Session, at: Path, item: Item, to: Path, where: 'before' 
 }
 
 function wrap(session: Session, from: Path, to: Path, times: number): Edited {
-  if (parentOf(from) !== parentOf(to)) return failed('Rows that are wrapped together stand beside each other.')
+  if (parentOf(from) !== parentOf(to)) return failed('not-beside')
   const [first, last] = [positions(from).at(-1)!, positions(to).at(-1)!].sort((a, b) => a - b) as [number, number]
   let hasLeg = false
   const wrapped = withItems(session, parentOf(from), items => {
@@ -159,7 +161,7 @@ function wrap(session: Session, from: Path, to: Path, times: number): Edited {
       ? items
       : [...items.slice(0, first - 1), { kind: 'block', repeat: { times }, items: body }, ...items.slice(last)]
   })
-  return hasLeg ? failed('A leg cannot be repeated.') : { ok: true, session: wrapped, select: within(parentOf(from), first) }
+  return hasLeg ? failed('leg-repeated') : { ok: true, session: wrapped, select: within(parentOf(from), first) }
 }
 
 function withEnd(session: Session, at: Path, item: Item, words: string, standpoint: Standpoint): Edited {
@@ -167,11 +169,11 @@ function withEnd(session: Session, at: Path, item: Item, words: string, standpoi
     const head = itemsOf(`${/^\d+$/.test(words.trim()) ? `${words.trim()} times` : words}\n  1:00`, session, at, standpoint)?.[0]
     return head?.kind === 'block' && !head.doubt
       ? apply(session, { do: 'repeat', at, repeat: head.repeat }, standpoint)
-      : failed('A repeat is a number of times, a distance or a time.')
+      : failed('not-a-repeat')
   }
-  if (item.kind !== 'step') return failed('Only a step or a repeat has a length.')
+  if (item.kind !== 'step') return failed('no-length')
   const step = itemsOf(words, session, at, standpoint)?.[0]
-  if (step?.kind !== 'step' || step.target || step.doubt) return failed(`"${words}" is not a length: 400 m, 4:00, until press.`)
+  if (step?.kind !== 'step' || step.target || step.doubt) return failed({ code: 'not-a-length', words })
   const { doubt: _, ...rest } = item
   const keepsTarget = !item.target || !('unit' in item.target) || item.target.unit !== 's/step' || step.end.on === 'distance'
   const { target, ...others } = rest
@@ -183,13 +185,13 @@ function withEnd(session: Session, at: Path, item: Item, words: string, standpoi
 }
 
 function withTarget(session: Session, at: Path, item: Item, words: string, standpoint: Standpoint): Edited {
-  if (item.kind !== 'step') return failed('Only a step has a target.')
+  if (item.kind !== 'step') return failed('no-target')
   const { target: _, also: __, ...bare } = item
   if (words.trim() === '') return { ok: true, session: withItem(session, at, () => [bare]), select: at }
   const said = words.trim().replace(/^@\s*/, '')
   const step = itemsOf(`${printEnd(item.end)} ${/^in\s/.test(said) ? said : `@ ${said}`}`, session, at, standpoint)?.[0]
   if (step?.kind !== 'step' || !step.target || step.doubt)
-    return failed(`"${words}" is not a target: 4:05 /km, 95-105 %CP, zone 2, 5k effort.`)
+    return failed({ code: 'not-a-target', words })
   return {
     ok: true,
     session: withItem(session, at, () => [{ ...bare, target: step.target, ...(step.also ? { also: step.also } : {}) }]),
@@ -202,14 +204,14 @@ function join(session: Session, at: Path, item: Item): Edited {
   const index = positions(at).at(-1)!
   const next = itemAt(session, within(parentOf(at), index + 1))
   const addable = item.kind === 'step' && next?.kind === 'step' && item.end.on === next.end.on
-  if (!addable || item.kind !== 'step' || next?.kind !== 'step') return failed('Only two steps of times, or of distances, join.')
+  if (!addable || item.kind !== 'step' || next?.kind !== 'step') return failed('not-joinable')
   const sum: End | null =
     item.end.on === 'time' && next.end.on === 'time'
       ? { on: 'time', seconds: item.end.seconds + next.end.seconds }
       : item.end.on === 'distance' && next.end.on === 'distance' && item.end.unit === next.end.unit
         ? { ...item.end, value: item.end.value + next.end.value }
         : null
-  if (!sum) return failed('Only two steps of times, or of distances, join.')
+  if (!sum) return failed('not-joinable')
   const joined: Step = { ...item, end: sum }
   return {
     ok: true,
@@ -231,16 +233,16 @@ function toggled<T extends Item>(item: T, key: 'off' | 'lastRecovery', value: tr
 export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edited {
   const at = edit.do === 'wrap' ? edit.from : edit.at
   const item = itemAt(session, at)
-  if (!item && !(edit.do === 'insert' && session.items.length === 0)) return failed(`There is no row ${at}.`)
+  if (!item && !(edit.do === 'insert' && session.items.length === 0)) return failed({ code: 'no-row', at })
   switch (edit.do) {
     case 'insert': {
       const items = mayStand(edit.words, session, at) ? itemsOf(edit.words, session, at, standpoint) : null
-      if (!items) return failed(`"${edit.words}" is not a row.`)
+      if (!items) return failed({ code: 'not-a-row', words: edit.words })
       return item ? place(session, items, at, edit.where) : { ok: true, session: { ...session, items }, select: '1' }
     }
     case 'replace': {
       const items = mayStand(edit.words, session, at) ? itemsOf(edit.words, session, at, standpoint) : null
-      return items ? { ok: true, session: withItem(session, at, () => items), select: at } : failed(`"${edit.words}" is not a row.`)
+      return items ? { ok: true, session: withItem(session, at, () => items), select: at } : failed({ code: 'not-a-row', words: edit.words })
     }
     case 'remove': {
       const removed = withItem(session, at, () => [])
@@ -251,30 +253,30 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
     case 'split':
       return split(session, at, item!)
     case 'move':
-      return itemAt(session, edit.to) ? move(session, at, item!, edit.to, edit.where) : failed(`There is no row ${edit.to}.`)
+      return itemAt(session, edit.to) ? move(session, at, item!, edit.to, edit.where) : failed({ code: 'no-row', at: edit.to })
     case 'wrap':
       return edit.times >= 1 && edit.times <= limits.times
         ? wrap(session, edit.from, edit.to, edit.times)
-        : failed(`A repeat goes 1 to ${limits.times} times.`)
+        : failed({ code: 'count-out-of-bounds', most: limits.times })
     case 'unwrap':
       return item!.kind === 'block'
         ? { ok: true, session: withItem(session, at, () => (item as Block).items), select: at }
-        : failed('Only a repeat can be unwrapped.')
+        : failed('not-ungroupable')
     case 'repeat': {
-      if (item!.kind !== 'block') return failed('Only a repeat has a count.')
+      if (item!.kind !== 'block') return failed('no-count')
       if (edit.repeat.times !== undefined && (edit.repeat.times < 1 || edit.repeat.times > limits.times))
-        return failed(`A repeat goes 1 to ${limits.times} times.`)
+        return failed({ code: 'count-out-of-bounds', most: limits.times })
       const { doubt: _, lastRecovery, ...block } = item as Block
       const keeps = edit.repeat.times !== undefined && lastRecovery ? { lastRecovery } : {}
       return { ok: true, session: withItem(session, at, () => [{ ...block, ...keeps, repeat: edit.repeat }]), select: at }
     }
     case 'drop-last': {
       if (item!.kind !== 'block' || item!.repeat.times === undefined)
-        return failed('Only a repeat of a number of times has a last recovery.')
+        return failed('no-last-recovery')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Block, 'lastRecovery', 'drop')]), select: at }
     }
     case 'off': {
-      if (item!.kind !== 'step' && item!.kind !== 'block') return failed('Only a step or a repeat can be switched off.')
+      if (item!.kind !== 'step' && item!.kind !== 'block') return failed('not-switchable')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Step, 'off', true)]), select: at }
     }
     case 'harder': {
@@ -282,7 +284,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       const copy = harderItem(structuredClone(item!), edit.shift, changed)
       return changed.count > 0
         ? place(session, [copy], at, 'after')
-        : failed(`Nothing here has a target that ${edit.shift.unit} can change.`)
+        : failed({ code: 'no-target-of-unit', unit: edit.shift.unit })
     }
     case 'end':
       return withEnd(session, at, item!, edit.words, standpoint)
@@ -291,7 +293,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
     case 'join':
       return join(session, at, item!)
     case 'settle': {
-      if (item!.kind !== 'step' && item!.kind !== 'block') return failed('Nothing here is in doubt.')
+      if (item!.kind !== 'step' && item!.kind !== 'block') return failed('not-in-doubt')
       const { doubt: _, ...sure } = item as Step
       return { ok: true, session: withItem(session, at, () => [sure as Item]), select: at }
     }

@@ -1,3 +1,4 @@
+import { sayMissing } from '../words/missing'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Athlete } from '../athlete/athlete'
@@ -32,7 +33,7 @@ describe('an end of a band moved along the axis', () => {
       fc.property(fc.constantFrom(...targets), fc.double({ min: 101, max: 128, noNaN: true }), (target, percent) => {
         const moved = stretchTarget(target, 'hardest', percent, seenBy(ilse), 'run')!
         const resolution = resolveTarget(moved, seenBy(ilse), { sport: 'run' })
-        if (!resolution.ok) throw new Error(resolution.missing)
+        if (!resolution.ok) throw new Error(sayMissing(resolution.missing))
         const { of, unit, easiest = null, hardest = null } = resolution.target
         expect(Math.abs(onEffortAxis({ of, unit, easiest, hardest }, seenBy(ilse), 'run')!.high - percent)).toBeLessThan(1.2)
         expect(moved.easiest).toBe(target.easiest)

@@ -1,3 +1,4 @@
+import { sayRefusal } from '../words/refusals'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
@@ -190,7 +191,7 @@ describe('the verdict', () => {
       let eased = document
       for (const edit of edits) {
         const result = apply(eased, edit, nobody)
-        if (!result.ok) throw new Error(result.problem)
+        if (!result.ok) throw new Error(sayRefusal(result.refusal))
         eased = result.session
       }
       const after = tollOf(eased, seenBy(ilse))
@@ -213,7 +214,7 @@ describe('the verdict', () => {
   it('is calm where nothing goes above critical, and says the number it needs where something does', () => {
     expect(tollOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse)).verdict).toMatchObject({ reach: 'easy', proposals: [] })
     const bare = tollOf(byTime, seenBy({ ...ilse, ride: { criticalPower: 215 } }))
-    expect([bare.verdict, bare.missing]).toEqual([null, ["W' on the bike"]])
+    expect([bare.verdict, bare.missing]).toEqual([null, [{ code: 'reserve', sport: 'ride' }]])
     expect(tollOf(byTime, seenBy({ ...ilse, ride: {} })).verdict).toBeNull()
   })
   it('counts in words', () =>

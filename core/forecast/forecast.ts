@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt, sportAt } from '../session/item-path'
 import { toMetres } from '../quantity/distance'
@@ -58,7 +59,7 @@ export interface Toll {
   reserve: ReserveCourse | null
   verdict: Verdict | null
   /** The numbers of the athlete without which something above is not known. */
-  missing: string[]
+  missing: Missing[]
   /** What is rough about it, in words. */
   said: string[]
 }
@@ -72,9 +73,9 @@ export function tollOf(session: Session, standpoint: Standpoint): Toll {
   const load = loadOf(course, standpoint)
   if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], said: [] }
   const { stretches, guessed } = course
-  const missing: string[] = []
+  const missing: Missing[] = []
   const heart = heartThrough(stretches, standpoint, path => ceilingAt(session, path, standpoint))
-  if (!heart && stretches.length > 0) missing.push('maximum and resting heart rate')
+  if (!heart && stretches.length > 0) missing.push({ code: 'heart-reserve', sport: stretches[0]!.sport })
   const hardest = stretches.reduce((most, stretch) => Math.max(most, stretch.from, stretch.to), 0)
   const sport = stretches.find(stretch => Math.max(stretch.from, stretch.to) === hardest)?.sport
   const rate = sport ? reserveRate(standpoint.athlete, sport) : null

@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import { criticalOf, shareOfCritical } from '../athlete/critical-share'
 import type { Standpoint } from '../athlete/standpoint'
 import { heartOf, speedOfPace } from '../athlete/athlete'
@@ -57,7 +58,7 @@ function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
   return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
 
-export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok: false; missing: string }
+export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok: false; missing: Missing }
 
 /**
  * The session as it is likely gone through: how long each step lasts and at which share of critical.
@@ -80,7 +81,7 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], standp
     if (!found) continue
     const { step, sport } = found
     const seconds = entry.seconds.likely ?? (step.role === 'rest' ? 60 : null)
-    if (seconds === null) return { ok: false, missing: 'how long each step takes' }
+    if (seconds === null) return { ok: false, missing: { code: 'step-times' } }
     const isTold = entry.target !== undefined && entry.target.unit !== 'rpm' && entry.target.unit !== 'spm'
     const shares = isTold ? ofTarget(entry.target!, step, standpoint, sport) : null
     if (isTold && !shares) return { ok: false, missing: missingFor(entry.target!.unit, sport) }
@@ -91,8 +92,7 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], standp
   return { ok: true, stretches, guessed }
 }
 
-function missingFor(unit: string, sport: Sport): string {
-  if (unit === 'bpm') return 'maximum and resting heart rate'
-  if (unit === 'W' || sport === 'ride') return sport === 'ride' ? 'critical power on the bike' : `critical power in the ${sport}`
-  return sport === 'swim' ? 'critical swim speed' : 'critical speed'
+function missingFor(unit: string, sport: Sport): Missing {
+  if (unit === 'bpm') return { code: 'heart-reserve', sport }
+  return { code: unit === 'W' || sport === 'ride' ? 'critical-power' : 'critical-speed', sport }
 }

@@ -1,3 +1,5 @@
+import type { Missing } from '../words/missing'
+import { sayReckonRemark } from '../words/reckoning'
 import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
 import type { Interval } from '../reckon/interval'
@@ -78,13 +80,24 @@ export function loadOf(course: Course, standpoint: Standpoint): Load {
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
 }
 
-/** A reckoning with the load of the session beside it, in whole numbers, as the command line gives it. */
-export function withLoad(session: Session, reckoning: Reckoning, standpoint: Standpoint): Reckoning & { load: Load } {
+/** A reckoning as the command line gives it: with the load of the session in whole numbers, and each remark in words too. */
+export interface LoadedReckoning extends Omit<Reckoning, 'remarks'> {
+  load: Load
+  remarks: { path?: string; code: string; message: string; missing?: Missing }[]
+}
+
+/** A reckoning with the load of the session beside it. */
+export function withLoad(session: Session, reckoning: Reckoning, standpoint: Standpoint): LoadedReckoning {
   const { remarks, ...rest } = reckoning
   const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, standpoint), standpoint)
   return {
     ...rest,
     load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) },
-    remarks,
+    remarks: remarks.map(remark => ({
+      ...('path' in remark ? { path: remark.path } : {}),
+      code: remark.code,
+      message: sayReckonRemark(remark),
+      ...('missing' in remark ? { missing: remark.missing } : {}),
+    })),
   }
 }

@@ -1,3 +1,4 @@
+import { sayRefusal } from '../words/refusals'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
@@ -163,7 +164,7 @@ describe('the quiet band', () => {
     let quiet = session(text)
     for (const { path, words } of before.quiet.steps) {
       const result = apply(quiet, { do: 'target', at: path, words }, nobody)
-      if (!result.ok) throw new Error(`${words}: ${result.problem}`)
+      if (!result.ok) throw new Error(`${words}: ${sayRefusal(result.refusal)}`)
       quiet = result.session
     }
     const after = nudgePicture(quiet, seenBy(ilse), usualNudging, { runs: 200 })

@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Athlete } from '../athlete/athlete'
 import type { Sport } from '../session/document'
 import type { Stretch } from './intensity'
@@ -26,10 +27,10 @@ export function reserveRate(athlete: Athlete, sport: Sport): number | null {
 }
 
 /** The number that the balance of a sport still needs. */
-export const reserveMissing = (athlete: Athlete, sport: Sport): string => {
-  if (sport === 'swim') return "a D' for the swim, which this application does not reckon with"
-  if (sport === 'ride') return athlete.ride?.criticalPower === undefined ? 'critical power on the bike' : "W' on the bike"
-  return athlete.run?.criticalSpeed === undefined && athlete.run?.criticalPower === undefined ? 'critical speed' : "D' of the run"
+export const reserveMissing = (athlete: Athlete, sport: Sport): Missing => {
+  if (sport === 'ride' && athlete.ride?.criticalPower === undefined) return { code: 'critical-power', sport }
+  const knowsCritical = athlete.run?.criticalSpeed !== undefined || athlete.run?.criticalPower !== undefined
+  return { code: sport === 'run' && !knowsCritical ? 'critical-speed' : 'reserve', sport }
 }
 
 const sliceSeconds = 10

@@ -55,7 +55,7 @@ describe('what a session comes to', () => {
     const reckoning = reckon(session('sport run\n\n6 times\n  800 m @ 5k effort\n  rest 1:30'), nobody)
     expect(reckoning.seconds.likely).toBeNull()
     expect(reckoning.metres.likely).toBe(4800)
-    expect(reckoning.remarks).toContainEqual({ path: '1.1', code: 'target-unresolved', said: 'needs a run race or time trial' })
+    expect(reckoning.remarks).toContainEqual({ path: '1.1', code: 'target-unresolved', missing: { code: 'race', sport: 'run' } })
   })
 
   it('unrolls a repeat until a distance and cuts its last step', () => {

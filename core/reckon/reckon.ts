@@ -1,3 +1,4 @@
+import type { ReckonRemark } from '../words/reckoning'
 import type { Standpoint } from '../athlete/standpoint'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
@@ -32,12 +33,6 @@ export interface ReckonedStep {
   partial?: true
 }
 
-export interface ReckonRemark {
-  path?: string
-  code: string
-  said: string
-}
-
 export interface Reckoning {
   seconds: Interval
   metres: Interval
@@ -61,7 +56,7 @@ interface Reckoned {
 
 function reckonStep(flat: FlatStep, context: ReckonContext, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
   const { step, path, round, rounds } = flat
-  const { said, isOpen, ...measured } = measureStep(
+  const { noted, isOpen, ...measured } = measureStep(
     step,
     flat.sport,
     flat.place?.kind,
@@ -69,7 +64,7 @@ function reckonStep(flat: FlatStep, context: ReckonContext, remarks: Map<string,
     context.smoothingSeconds,
     isLast,
   )
-  for (const [code, words] of said) remarks.set(`${path} ${code} ${words}`, { path, code, said: words })
+  for (const note of noted) remarks.set(`${path} ${JSON.stringify(note)}`, { path, ...note })
   const entry = { path, round, rounds, role: step.role, end: step.end, ...measured, startsAt: null }
   return { entry, flat, isOpen }
 }
@@ -109,8 +104,7 @@ function unroll(session: Session, context: ReckonContext, remarks: Map<string, R
       if (reckoned.length >= limits.flatSteps) {
         remarks.set('rounds', {
           path: flat.path,
-          code: 'too-many-rounds',
-          said: `it comes to more than ${limits.flatSteps} steps; the rest is not counted`,
+          code: 'too-many-rounds', steps: limits.flatSteps,
         })
         return false
       }
@@ -150,7 +144,6 @@ function shorten(next: Reckoned, around: OpenBlock[], remarks: Map<string, Recko
       remarks.set(`rounds ${flat.path}`, {
         path: flat.path,
         code: 'rounds-unknown',
-        said: 'how many rounds this takes is not known; one is counted',
       })
     } else if (amount > 0 && amount >= open.left - 1e-9) {
       share = Math.min(share, open.left / amount)
@@ -223,11 +216,10 @@ function poolRemarks(session: Session, place: Extract<PlaceOfSession, { kind: 'p
     if (metres === undefined || found.has(path)) continue
     const whole = poolLengths(metres, length)
     if (Math.abs(whole.metres - metres) < 0.01) continue
-    const words = `${Math.round((whole.metres / metresPer[place.unit]) * 100) / 100} ${place.unit}`
+    const distance = `${Math.round((whole.metres / metresPer[place.unit]) * 100) / 100} ${place.unit}`
     found.set(path, {
       path,
-      code: 'lengths',
-      said: `${printEnd(step.end)} is not whole lengths here: ${whole.lengths} lengths are ${words}`,
+      code: 'lengths', end: printEnd(step.end), lengths: whole.lengths, distance,
     })
   }
   return [...found.values()]
@@ -237,7 +229,7 @@ function trackRemark(session: Session): ReckonRemark[] {
   if (session.place?.kind === 'pool') return poolRemarks(session, session.place)
   if (session.place?.kind !== 'track') return []
   const lane = session.place.lane ?? 1
-  return [{ code: 'lap', said: `a lap in lane ${lane} is ${lapMetres(lane).toFixed(2)} m` }]
+  return [{ code: 'lap', lane, metres: lapMetres(lane) }]
 }
 
 /** What is known of a session's length for certain, without what habit guesses: the sum of all ends that are times. */

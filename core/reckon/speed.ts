@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { speedOfPace } from '../athlete/athlete'
 import { resolveEffort } from '../athlete/named-effort'
@@ -10,9 +11,9 @@ import { unknown, zero } from './interval'
 /** How fast a step is moved through, in m/s, or why that cannot be told. */
 export interface SpeedReading {
   speed: Interval
-  missing?: string
-  /** Said where the speed is no more than custom. */
-  guessed?: string
+  missing?: Missing
+  /** The speed is no more than custom. */
+  isGuessed?: true
 }
 
 const meanOfPaces = (a: number, b: number) => 2 / (1 / a + 1 / b)
@@ -34,7 +35,7 @@ function ofTarget(
   place: PlaceOfSession['kind'] | undefined,
 ): SpeedReading | null {
   if (target.of !== 'pace' && target.of !== 'power') return null
-  if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
+  if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: { code: 'trainer-distance' } }
   const toSpeed = (value: number | undefined) => {
     if (value === undefined) return null
     return target.of === 'pace' ? value : speedOfPower(value, standpoint, sport)
@@ -49,7 +50,7 @@ function ofTarget(
   const both = ([first, last]: (number | null)[]) =>
     typeof first === 'number' && typeof last === 'number' ? meanOfPaces(first, last) : null
   const likely = both([target.said, target.to ?? target.said].map(middle))
-  if (likely === null) return { speed: unknown, missing: 'critical power and critical speed' }
+  if (likely === null) return { speed: unknown, missing: { code: 'critical-power-and-speed' } }
   return { speed: { low: both(low), likely, high: both(high) } }
 }
 
@@ -77,7 +78,7 @@ export function speedOfStep(
   place?: PlaceOfSession['kind'],
 ): SpeedReading {
   if (step.role === 'rest') return { speed: zero }
-  if (place === 'trainer') return { speed: unknown, missing: 'a trainer covers no way' }
+  if (place === 'trainer') return { speed: unknown, missing: { code: 'trainer-distance' } }
   const told = target && ofTarget(target, standpoint, sport, place)
   if (told) return told
   const walking = step.manner === 'walk' ? speedOfPace(standpoint.athlete.walkPace, sport) : undefined
@@ -85,16 +86,16 @@ export function speedOfStep(
   const easy = easySpeed(standpoint, sport)
   if (step.role === 'recovery' || step.role === 'transition') {
     const recovery = speedOfPace(standpoint.athlete.recoveryPace, sport) ?? easy
-    return recovery === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(recovery) }
+    return recovery === undefined ? { speed: unknown, missing: { code: 'easy-pace', sport } } : { speed: loosely(recovery) }
   }
   if (step.role === 'work' && !target && step.manner !== 'jog') {
-    if (easy === undefined) return { speed: unknown, missing: `a target, or an easy pace for the ${sport}` }
+    if (easy === undefined) return { speed: unknown, missing: { code: 'target-or-easy-pace', sport } }
     return {
       speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 },
-      guessed: 'how fast is not said; from easy to fast is reckoned',
+      isGuessed: true,
     }
   }
-  return easy === undefined ? { speed: unknown, missing: `an easy pace for the ${sport}` } : { speed: loosely(easy) }
+  return easy === undefined ? { speed: unknown, missing: { code: 'easy-pace', sport } } : { speed: loosely(easy) }
 }
 
 /** Metres in a time and seconds over a distance; ends swap where faster means less. */

@@ -1,3 +1,4 @@
+import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualSecondsOf } from '../athlete/athlete'
 import { slopeOf } from '../athlete/grade'
@@ -128,11 +129,16 @@ export function distanceOf(end: End): number | undefined {
   return end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
 }
 
+/** A remark on one step, before it is known where the step stands. */
+export type StepNote =
+  | { code: 'target-unresolved' | 'time-unknown' | 'distance-unknown'; missing: Missing }
+  | { code: 'speed-guessed' }
+
 /** What a step comes to by itself, wherever it stands. */
 export interface MeasuredStep extends Measured {
   target?: ReckonedTarget
-  /** What is not known of it, with the code of the remark. */
-  said: (readonly [code: string, words: string])[]
+  /** What is not known of it. */
+  noted: StepNote[]
 }
 
 /**
@@ -152,9 +158,9 @@ export const measureStep = remembered(
   ): MeasuredStep => {
     if (sport === 'multi') {
       const { seconds, isOpen } = measure(step.end, step, undefined, unknown, standpoint, 'run', isLast)
-      return { seconds, metres: unknown, isOpen, said: [] }
+      return { seconds, metres: unknown, isOpen, noted: [] }
     }
-    const said: MeasuredStep['said'] = []
+    const noted: StepNote[] = []
     let target: ResolvedTarget | undefined
     if (step.target) {
       const resolution = resolveTarget(step.target, standpoint, {
@@ -164,21 +170,21 @@ export const measureStep = remembered(
         slope: step.grade && slopeOf(step.grade),
       })
       if (resolution.ok) target = resolution.target
-      else said.push(['target-unresolved', `needs ${resolution.missing}`])
+      else noted.push({ code: 'target-unresolved', missing: resolution.missing })
     }
     const reading: SpeedReading =
       step.target && !target && step.role === 'work' ? { speed: unknown } : speedOfStep(step, target, standpoint, sport, place)
     const { swimSeconds, ...measured } = measure(step.end, step, target, reading.speed, standpoint, sport, isLast)
-    if (reading.guessed) said.push(['speed-guessed', reading.guessed])
+    if (reading.isGuessed) noted.push({ code: 'speed-guessed' })
     if (reading.missing) {
-      if (measured.seconds.likely === null) said.push(['time-unknown', `how long it takes is not known: it needs ${reading.missing}`])
-      else if (measured.metres.likely === null) said.push(['distance-unknown', `how far it goes is not known: it needs ${reading.missing}`])
+      if (measured.seconds.likely === null) noted.push({ code: 'time-unknown', missing: reading.missing })
+      else if (measured.metres.likely === null) noted.push({ code: 'distance-unknown', missing: reading.missing })
     }
     return {
       ...(target ? { target: Object.freeze(reckonedTarget(target)) } : {}),
       ...measured,
       ...(swimSeconds ? { swimSeconds: roundInterval(swimSeconds) } : {}),
-      said,
+      noted,
     }
   },
 )

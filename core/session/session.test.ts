@@ -1,3 +1,4 @@
+import { saySessionProblem } from '../words/session-problems'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
@@ -174,7 +175,7 @@ describe('the check beyond the schema', () => {
     expect(validateSession(documentOf([item])).ok).toBe(true)
     const problems = checkSession(documentOf([item]))
     expect(problems[0]).toMatchObject({ path: '1' })
-    expect(problems[0]!.problem).toContain(words)
+    expect(saySessionProblem(problems[0]!)).toContain(words)
   })
 
   it('finds a leg within a leg', () => {

@@ -1,3 +1,5 @@
+import { asSentence } from '../../core/words/sentence'
+import { saySessionProblem } from '../../core/words/session-problems'
 import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { validateSession } from '../../core/formats/validate'
@@ -35,7 +37,7 @@ function readOne(script: string, standpoint: Standpoint): Session {
     const remark = remarks.find(candidate => candidate.code === past.code)
     throw new Problem(
       422,
-      `${past.problem[0]!.toUpperCase()}${past.problem.slice(1)}.`,
+      asSentence(saySessionProblem(past)),
       remark ? `body.script line ${remark.line}` : 'body.script',
       'docs/limits.md lists the limits.',
     )
@@ -152,7 +154,7 @@ export async function importSession(tx: OwnerTransaction, id: string, value: unk
   if (against)
     throw new Problem(
       422,
-      `The session document is not sound: ${against.problem}.`,
+      `The session document is not sound: ${saySessionProblem(against)}.`,
       against.path ? `body.document item ${against.path}` : 'body.document',
       'docs/limits.md lists the limits.',
     )

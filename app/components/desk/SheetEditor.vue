@@ -4,6 +4,7 @@ import type { Transaction } from '@codemirror/state'
 import { EditorState } from '@codemirror/state'
 import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
 import type { Edit } from '~~/core/edit/edit'
+import { sayRefusal } from '~~/core/words/refusals'
 import { apply } from '~~/core/edit/edit'
 import { itemAt, sportAt } from '~~/core/session/item-path'
 import { stretchTarget } from '~~/core/edit/stretch'
@@ -111,7 +112,7 @@ async function editAll(wanted: readonly Edit[]) {
   let select: string | null = null
   for (const one of wanted) {
     const result = apply(changed, one, athletes.standpoint)
-    if (!result.ok) return emit('refused', result.problem)
+    if (!result.ok) return emit('refused', sayRefusal(result.refusal))
     changed = result.session
     select = result.select
   }

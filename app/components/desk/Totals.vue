@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayReckonRemark } from '~~/core/words/reckoning'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 
@@ -24,7 +25,13 @@ const distance = computed(() => {
 })
 
 const missing = computedAlike(() =>
-  [...new Set((desk.reckoning?.remarks ?? []).filter(remark => remark.code !== 'lap').map(remark => remark.said))].slice(0, 4),
+  [
+    ...new Map(
+      (desk.reckoning?.remarks ?? [])
+        .filter(remark => remark.code !== 'lap')
+        .map(remark => [sayReckonRemark(remark), 'missing' in remark ? remark.missing : null] as const),
+    ),
+  ].slice(0, 4),
 )
 </script>
 
@@ -50,8 +57,8 @@ const missing = computedAlike(() =>
       </dd>
     </dl>
     <DeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" />
-    <div v-for="line in missing" :key="line" class="said note">
-      {{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber :missing="line" />
+    <div v-for="[line, lacks] in missing" :key="line" class="said note">
+      {{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber v-if="lacks" :missing="lacks" />
     </div>
   </section>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { Missing } from '~~/core/words/missing'
 import { parseClock } from '~~/core/quantity/time'
 import { readyForFields } from '~/me/fields'
 import { fieldsFor, raceFor } from '~/me/missing'
 
-const props = defineProps<{ missing: string }>()
+const props = defineProps<{ missing: Missing }>()
 
 const athletes = useAthleteStore()
 const { problem, isBusy, guarded } = useGuarded()

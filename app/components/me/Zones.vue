@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMissing } from '~~/core/words/missing'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -219,7 +220,7 @@ const option = computed(() => {
       <button v-if="scheme !== 'own'" class="plain" @click="fromShown">Make them my own</button>
     </p>
   </template>
-  <div v-else-if="scheme !== 'own'" class="said note">Needs {{ found.missing }}.<MeAskNumber :missing="found.missing" /></div>
+  <div v-else-if="scheme !== 'own'" class="said note">Needs {{ sayMissing(found.missing) }}.<MeAskNumber :missing="found.missing" /></div>
   <form v-if="scheme === 'own'" class="own" @submit.prevent="keepOwn">
     <label
       >bounds, easiest first

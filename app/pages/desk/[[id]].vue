@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
+import { isSameMissing, sayMissing } from '~~/core/words/missing'
 import type { Remark } from '~~/core/script/remark'
 import type { Nudging } from '~~/core/nudge/nudging'
 import { usualNudging } from '~~/core/nudge/nudging'
@@ -101,7 +102,9 @@ const paceReading = computed(() =>
   paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value),
 )
 const tollMissing = computedAlike(() =>
-  (forecast.tolled.value?.toll.missing ?? []).filter(line => !(desk.reckoning?.remarks ?? []).some(remark => remark.said.includes(line))),
+  (forecast.tolled.value?.toll.missing ?? []).filter(
+    missing => !(desk.reckoning?.remarks ?? []).some(remark => 'missing' in remark && isSameMissing(remark.missing, missing)),
+  ),
 )
 const takeQuiet = () =>
   editor.value?.editAll((forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
@@ -239,8 +242,8 @@ onBeforeUnmount(() => {
       <template v-if="isWritten">
         <DeskSplits v-if="selected" :path="selected" />
         <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
-        <div v-for="line in tollMissing" :key="line" class="said note">
-          What it does to you needs {{ line }}.<MeAskNumber :missing="line" />
+        <div v-for="missing in tollMissing" :key="sayMissing(missing)" class="said note">
+          What it does to you needs {{ sayMissing(missing) }}.<MeAskNumber :missing="missing" />
         </div>
         <DeskNudges
           :picture="forecast.picture.value"

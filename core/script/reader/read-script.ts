@@ -1,3 +1,4 @@
+import { saySessionProblem } from '../../words/session-problems'
 import type { Session } from '../../session/document'
 import { checkSession } from '../../session/check'
 import { limits } from '../../session/limits'
@@ -118,7 +119,7 @@ function limitRemarks(session: Session, places: Map<string, RowPlace>, firstLine
         level: 'error',
         code: problem.code,
         said: place?.said ?? '',
-        readAs: problem.problem,
+        readAs: saySessionProblem(problem),
         fixes: [],
       }
     })

@@ -1,3 +1,4 @@
+import { sayRefusal } from '../../words/refusals'
 import { describe, expect, it } from 'vitest'
 import { apply } from '../../edit/edit'
 import { retext } from '../../edit/retext'
@@ -42,7 +43,7 @@ describe('what a line says of the repeat above it', () => {
     const [session] = reading.sessions
     const change = (edit: Parameters<typeof apply>[1]) => {
       const result = apply(session!, edit, nobody)
-      if (!result.ok) throw new Error(result.problem)
+      if (!result.ok) throw new Error(sayRefusal(result.refusal))
       const words = retext(text, reading, result.session, words => readScript(words, nobody))
       expect(normalise(readScript(words, nobody).sessions[0]!).items).toEqual(normalise(result.session).items)
       return words

@@ -1,3 +1,4 @@
+import { sayMissing } from '../../words/missing'
 import { heartOf } from '../../athlete/athlete'
 import { slopeOf } from '../../athlete/grade'
 import { resolveTarget } from '../../athlete/resolve'
@@ -131,7 +132,7 @@ export function fitTarget(
   })
   const words = printTarget(target)
   if (!resolution.ok) {
-    lose(context, { path, kind, what: `${words} needs ${resolution.missing}` }, [{ way: 'none', instead: 'no target' }])
+    lose(context, { path, kind, what: `${words} needs ${sayMissing(resolution.missing)}` }, [{ way: 'none', instead: 'no target' }])
     return undefined
   }
   const { of } = resolution.target

@@ -1,3 +1,4 @@
+import { saySessionProblem } from '../../words/session-problems'
 import type { Standpoint } from '../../athlete/standpoint'
 import { ceilingBpm } from '../../athlete/ceiling'
 import { toMetres } from '../../quantity/distance'
@@ -115,7 +116,7 @@ function fitBlock(block: Block, path: string, context: FitContext, isLast: boole
     context,
     { path, kind: 'repeat', what: `${sayEndOfBlock(until)}: this watch repeats only a number of times`, about: 'repeat' },
     rounds === null
-      ? []
+      ? [{ way: 'once', instead: 'once: how many rounds it takes is not known' }]
       : [
           { way: 'times', instead: `${rounds} times, what it likely comes to` },
           ...(rounds > 1 ? [{ way: 'fewer', instead: `${rounds - 1} times, whole rounds that likely fit in` }] : []),
@@ -233,7 +234,7 @@ export function fit(
   }
   for (const problem of checkSession(session)) {
     if (problem.code !== 'unread')
-      lose(context, { ...(problem.path ? { path: problem.path } : {}), kind: 'steps', what: problem.problem }, [])
+      lose(context, { ...(problem.path ? { path: problem.path } : {}), kind: 'steps', what: saySessionProblem(problem) }, [])
   }
   const blocked = losses.length > 0
   if (!profile.sports.includes(session.sport))

@@ -14,6 +14,7 @@ export default defineConfig({
             'core/**/*.test.ts',
             'bin/**/*.test.ts',
             'tests/corpus/**/*.test.ts',
+            'tests/whole/**/*.test.ts',
             'standin/**/*.test.ts',
             'demo/**/*.test.ts',
             'app/**/*.test.ts',

@@ -24,5 +24,7 @@ for (let round = 0; round < rounds; round++) {
   prints.push(print())
 }
 const ratio = median(prints) / median(nodes)
-console.log(`agonis print - of one line: ${ratio.toFixed(2)} x an empty node (${(median(prints) * 1000).toFixed(0)} ms against ${(median(nodes) * 1000).toFixed(0)} ms)`)
+console.log(
+  `agonis print - of one line: ${ratio.toFixed(2)} x an empty node (${(median(prints) * 1000).toFixed(0)} ms against ${(median(nodes) * 1000).toFixed(0)} ms)`,
+)
 process.exit(ratio <= 3 ? 0 : 1)

@@ -61,9 +61,11 @@ export function goodSession(value: unknown, pointer: string): Session {
   if (!validated.ok) throw new BadInput(validated.problems.map(problem => ({ ...problem, pointer: pointer + problem.pointer })))
   const problems = checkSession(validated.value).filter(problem => problem.code !== 'unread')
   if (problems.length > 0)
-    throw new BadInput(problems.map(problem => ({
+    throw new BadInput(
+      problems.map(problem => ({
         problem: saySessionProblem(problem),
         ...(problem.path ? { pointer: `${pointer}/items/${problem.path}` } : {}),
-      })))
+      })),
+    )
   return validated.value
 }

@@ -53,13 +53,7 @@ const pastLimits = ['too-long', 'steps', 'nesting', 'duration', 'title']
  *
  * @param lenient takes a script with lines that could not be read: they stand as unread items
  */
-export async function readSessions(
-  file: string,
-  standpoint: Standpoint,
-  hints: MessageHints = {},
-  lenient = false,
-): Promise<Session[]> {
-
+export async function readSessions(file: string, standpoint: Standpoint, hints: MessageHints = {}, lenient = false): Promise<Session[]> {
   const text = readText(file)
   if (/^\s*[{[]/.test(text)) {
     const { goodSession } = await import('./documents')

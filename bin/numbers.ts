@@ -9,19 +9,21 @@ const significant = (value: number) => Number(value.toPrecision(5))
 
 /** Every derived number as the command line gives it. */
 export function numbersOf(standpoint: Standpoint) {
-  return derivedNumbers(standpoint).map(({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, said }: DerivedNumber) => ({
-    name,
-    sport,
-    value: significant(value),
-    unit,
-    method,
-    source,
-    inputs,
-    ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
-    ...(date === undefined ? {} : { date }),
-    ...(isAged ? { isAged } : {}),
-    ...(said === undefined ? {} : { weakness: said }),
-  }))
+  return derivedNumbers(standpoint).map(
+    ({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, said }: DerivedNumber) => ({
+      name,
+      sport,
+      value: significant(value),
+      unit,
+      method,
+      source,
+      inputs,
+      ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
+      ...(date === undefined ? {} : { date }),
+      ...(isAged ? { isAged } : {}),
+      ...(said === undefined ? {} : { weakness: said }),
+    }),
+  )
 }
 
 /** The forecast of nudges as the command line gives it. */

@@ -111,11 +111,9 @@ export function rehearsalOf(
   standpoint: Standpoint,
   { seed, presses, faults: manner, from, choices }: RehearsalAsk,
 ): Recording {
-  const { program, losses, fits } = fit(session, profile, standpoint, { choices: choicesOf(choices) })
-  if (!fits)
-    throw new BadInput(
-      losses.filter(loss => loss.instead === null).map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })),
-    )
+  const { program, losses } = fit(session, profile, standpoint, { choices: choicesOf(choices) })
+  const against = losses.filter(loss => loss.instead === null && loss.kind !== 'repeat')
+  if (against.length > 0) throw new BadInput(against.map(loss => ({ problem: loss.what, ...(loss.path ? { pointer: loss.path } : {}) })))
   return rehearse(program, standpoint.athlete, {
     seed,
     startedAt: `${standpoint.day ?? '2026-03-31'}T06:30:00.000Z`,

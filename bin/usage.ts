@@ -75,7 +75,6 @@ export function dateOf(values: Values, name: 'on' | 'week'): string | undefined 
 
 const dayNames = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 
-
 /** What the options say of the message. */
 export function hintsIn(values: Values): MessageHints {
   if (values.sport !== undefined && !isSessionSport(values.sport)) throw new WrongUse('--sport is run, ride, swim or multi')

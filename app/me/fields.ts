@@ -1,3 +1,4 @@
+import { unitsOf } from '~~/core/athlete/athlete'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { parseClock, formatTime } from '~~/core/quantity/time'
 
@@ -168,6 +169,6 @@ export function readyForFields(athlete: Athlete): Athlete {
     recoveryPace: bySport(athlete.recoveryPace),
     walkPace: bySport(athlete.walkPace),
     usual: athlete.usual ?? { warmUpSeconds: 900, coolDownSeconds: 600, otherOpenSeconds: 180 },
-    units: athlete.units ?? { run: 'km', ride: 'km', swim: 'm' },
+    units: unitsOf(athlete),
   }
 }

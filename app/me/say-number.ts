@@ -1,3 +1,4 @@
+import { metresPer } from '~~/core/quantity/distance'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { DerivedNumber } from '~~/core/athlete/numbers'
@@ -7,9 +8,9 @@ import type { Sport } from '~~/core/session/document'
 /** The length that the athlete reads a pace over in a sport. */
 export function paceUnitOf(athlete: Athlete, sport: Sport | 'all'): { metres: number; words: string } {
   const units = unitsOf(athlete)
-  if (sport === 'swim') return { metres: units.swim === 'yd' ? 91.44 : 100, words: units.swim === 'yd' ? '/100yd' : '/100m' }
+  if (sport === 'swim') return { metres: units.swim === 'yd' ? 100 * metresPer.yd : 100, words: units.swim === 'yd' ? '/100yd' : '/100m' }
   const miles = units[sport === 'ride' ? 'ride' : 'run'] === 'mi'
-  return { metres: miles ? 1609.344 : 1000, words: miles ? '/mi' : '/km' }
+  return { metres: miles ? metresPer.mi : 1000, words: miles ? '/mi' : '/km' }
 }
 
 export interface SaidNumber {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import type { Sport } from '~~/core/session/document'
+import { unitsOf } from '~~/core/athlete/athlete'
 import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
-import { zoneMeasures } from '~~/core/athlete/zones'
+import { sportNames, sports } from '~~/core/session/sports'
 import { fieldGroups, readyForFields } from '~/me/fields'
 import type { Field } from '~/me/fields'
 import type { ApiProblem } from '~/composables/api'
@@ -73,8 +75,8 @@ async function loadTheirs() {
   problem.value = null
 }
 
-const units = computed(() => athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })
-const setUnit = (sport: 'run' | 'ride' | 'swim', value: string) =>
+const units = computed(() => unitsOf(athletes.athlete))
+const setUnit = (sport: Sport, value: string) =>
   keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
 const school = computed(() => athletes.athlete.schools?.band?.kind ?? 'quiet')
 const schools: { kind: BandSchoolKind; words: string }[] = [
@@ -90,7 +92,7 @@ const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete,
 function setSex(value: string) {
   keep(({ sex: _, ...athlete }) => (value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' }))
 }
-const setMeasure = (sport: 'run' | 'ride' | 'swim', value: string) =>
+const setMeasure = (sport: Sport, value: string) =>
   keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
 /** A change from one of the sections: it is shown in the fields too. */
 const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
@@ -167,14 +169,14 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
       </section>
       <section>
         <h3>Units</h3>
-        <p v-for="sport in ['run', 'ride', 'swim'] as const" :key="sport" class="row">
+        <p v-for="sport in sportNames" :key="sport" class="row">
           <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
           <select
             :id="`unit-${sport}`"
             class="field"
             :value="units[sport]"
             @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="unit in sport === 'swim' ? ['m', 'yd'] : ['km', 'mi']" :key="unit">{{ unit }}</option>
+            <option v-for="unit in sports[sport].units" :key="unit">{{ unit }}</option>
           </select>
         </p>
       </section>
@@ -204,14 +206,14 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
       </section>
       <section>
         <h3>Intensity by</h3>
-        <p v-for="sport in ['run', 'ride', 'swim'] as const" :key="sport" class="row">
+        <p v-for="sport in sportNames" :key="sport" class="row">
           <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
           <select
             :id="`measure-${sport}`"
             class="field wide"
-            :value="athletes.athlete.preferredMeasure?.[sport] ?? zoneMeasures[sport][0]"
+            :value="athletes.athlete.preferredMeasure?.[sport] ?? sports[sport].zoneMeasures[0]"
             @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
+            <option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
           </select>
         </p>
         <p class="faint small">What a bare zone 4 is taken for.</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
 import type { ImportedFile, Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
@@ -94,7 +95,7 @@ const refusedFiles = computed(() => imported.value?.filter(one => one.problem) ?
 
 const way = (row: ShelfRow) => {
   if (row.metres === null) return '–'
-  const units = athletes.athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)
+  const units = unitsOf(athletes.athlete)
   return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
 }
 const find = (words: string) =>

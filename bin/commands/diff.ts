@@ -16,4 +16,3 @@ export async function run(files: string[]): Promise<number> {
   })
   return 0
 }
-

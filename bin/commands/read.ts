@@ -23,4 +23,3 @@ export async function run(files: string[], values: Values): Promise<number> {
   })
   return values.strict && remarks.some(remark => remark.level !== 'note') ? 1 : 0
 }
-

@@ -1,3 +1,4 @@
+import { sports } from '../session/sports'
 import type { Standpoint } from '../athlete/standpoint'
 import { raceLawOf } from '../athlete/named-effort'
 import { metresFor } from '../athlete/power-law'
@@ -54,7 +55,7 @@ function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sp
   const most =
     sport === 'ride'
       ? `${Math.round(shown)} W`
-      : `${formatTime(Math.round(sport === 'swim' ? 100 / shown : 1000 / shown))} ${sport === 'swim' ? '/100m' : '/km'}`
+      : `${formatTime(Math.round(sports[sport].paceMetres / shown))} ${sports[sport].paceMetres === 100 ? '/100m' : '/km'}`
   return {
     code: 'beyond-shown',
     path: entry.path,

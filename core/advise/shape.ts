@@ -1,3 +1,4 @@
+import { isRecoveryRole } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
 import type { Path } from '../session/item-path'
@@ -11,7 +12,7 @@ import type { Thought } from './suggestion'
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 function isRecovery(item: Item | undefined): item is Step {
-  return item?.kind === 'step' && !isOff(item) && (item.role === 'recovery' || item.role === 'rest')
+  return item?.kind === 'step' && !isOff(item) && isRecoveryRole(item.role)
 }
 
 /** The recovery that a block leaves at its end, in every round. */

@@ -1,3 +1,4 @@
+import { isRecovery } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import { sayDuration } from '../quantity/time'
 import { reckon } from '../reckon/reckon'
@@ -19,7 +20,6 @@ const secondsOf = (session: Session, standpoint: Standpoint) => reckon(session, 
 
 const isEasy = (step: Step) =>
   step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
-const isRecovery = (item: Item) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
 
 /** Every item, those of repeats and legs too, put through a change. */
 function mapItems(items: readonly Item[], change: (item: Item, depth: number) => Item, depth = 0): Item[] {

@@ -1,3 +1,4 @@
+import { hasCritical, sportNames, sports } from '../session/sports'
 import type { Role, Sport } from '../session/document'
 
 /** The athlete document as `docs/formats/athlete.schema.json` states it. Speeds in m/s, paces in seconds per kilometre. */
@@ -100,7 +101,20 @@ export function usualSecondsOf(athlete: Athlete, role: Role): number {
   return role === 'warm-up' ? usual.warmUpSeconds : role === 'cool-down' ? usual.coolDownSeconds : usual.otherOpenSeconds
 }
 
-export const unitsOf = (athlete: Athlete) => athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)
+export type Units = NonNullable<Athlete['units']>
+
+const usualUnits = Object.fromEntries(sportNames.map(sport => [sport, sports[sport].units[0]])) as unknown as Units
+
+/** The unit that each sport's distances are said in; the sport's first where the athlete has chosen none. */
+export const unitsOf = (athlete: Athlete): Units => athlete.units ?? usualUnits
+
+/** Critical speed in m/s as the athlete has set it; undefined where they have not, or the sport knows none. */
+export const criticalSpeedOf = (athlete: Athlete, sport: Sport): number | undefined =>
+  hasCritical(sport, 'speed') ? (athlete[sport] as { criticalSpeed?: number } | undefined)?.criticalSpeed : undefined
+
+/** Critical power in W as the athlete has set it; undefined where they have not, or the sport knows none. */
+export const criticalPowerOf = (athlete: Athlete, sport: Sport): number | undefined =>
+  hasCritical(sport, 'power') ? (athlete[sport] as { criticalPower?: number } | undefined)?.criticalPower : undefined
 
 /** Heart numbers for a sport: the sport's own where they are given, else the common ones. */
 export function heartOf(athlete: Athlete, sport: Sport): HeartNumbers {

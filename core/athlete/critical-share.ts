@@ -1,5 +1,6 @@
+import { sports } from '../session/sports'
 import type { Sport, Step } from '../session/document'
-import { heartOf } from './athlete'
+import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
 import { defaultBike, powerAtSpeed } from './cycling'
 import { flatSpeedOf, slopeOf } from './grade'
 import type { Standpoint } from './standpoint'
@@ -34,8 +35,8 @@ interface Critical {
 }
 
 export const criticalOf = (standpoint: Standpoint, sport: Sport): Critical => ({
-  speed: sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed,
-  power: sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower,
+  speed: criticalSpeedOf(standpoint.athlete, sport),
+  power: criticalPowerOf(standpoint.athlete, sport),
 })
 
 /** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */
@@ -51,7 +52,7 @@ export function shareOfCritical(value: number, unit: string, step: Step, standpo
           ? null
           : powerAtSpeed(value, (standpoint.athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
       }
-      const flat = sport === 'run' && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
+      const flat = sports[sport].isOnFoot && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
       return speed === undefined ? null : flat / speed
     }
     case 'bpm': {

@@ -42,8 +42,7 @@ export function fitCritical(trials: readonly Trial[]): CriticalReading {
   if (n < 2 || spread < 1) return { ok: false, missing: 'two-lengths' }
   const critical = used.reduce((sum, trial) => sum + (trial.seconds - meanT) * (trial.amount - meanA), 0) / spread
   const reserve = meanA - critical * meanT
-  if (!(critical > 0) || !(reserve > 0))
-    return { ok: false, missing: 'fitting-together' }
+  if (!(critical > 0) || !(reserve > 0)) return { ok: false, missing: 'fitting-together' }
   const residual =
     n > 2 ? Math.sqrt(used.reduce((sum, trial) => sum + (trial.amount - reserve - critical * trial.seconds) ** 2, 0) / (n - 2)) : null
   const times = used.map(trial => trial.seconds)

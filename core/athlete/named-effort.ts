@@ -1,3 +1,4 @@
+import { metresPer } from '../quantity/distance'
 import type { Missing } from '../words/missing'
 import type { EffortName, Sport } from '../session/document'
 import type { Standpoint } from './standpoint'
@@ -7,7 +8,7 @@ import type { PowerLaw } from './power-law'
 
 export const raceMetres: Partial<Record<EffortName, number>> = {
   '1500m': 1500,
-  'mile': 1609.344,
+  'mile': metresPer.mi,
   '3k': 3000,
   '5k': 5000,
   '10k': 10000,
@@ -77,7 +78,9 @@ function criticalOf(standpoint: Standpoint, sport: Sport): EffortReading {
       : { ok: true, of: 'power', easiest: power, hardest: power }
   }
   const speed = standpoint.athlete[sport]?.criticalSpeed
-  return speed === undefined ? { ok: false, missing: { code: 'critical-speed', sport } } : { ok: true, of: 'pace', easiest: speed, hardest: speed }
+  return speed === undefined
+    ? { ok: false, missing: { code: 'critical-speed', sport } }
+    : { ok: true, of: 'pace', easiest: speed, hardest: speed }
 }
 
 function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): EffortReading {

@@ -1,3 +1,4 @@
+import { sportNames } from '../session/sports'
 import { sayFitWeakness } from '../words/benchmarks'
 import type { EffortName, Sport } from '../session/document'
 import type { Effort } from './athlete'
@@ -192,7 +193,7 @@ function* criticalNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
 }
 
 function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
-  for (const sport of ['run', 'ride', 'swim'] as const) {
+  for (const sport of sportNames) {
     for (const [name, share] of [
       ['steady', 88],
       ['easy', 78],
@@ -240,7 +241,7 @@ function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
       field: 'heart.max',
     }
   }
-  for (const sport of ['run', 'ride', 'swim'] as const) {
+  for (const sport of sportNames) {
     const { max, rest, threshold } = heartOf(standpoint.athlete, sport)
     const easy = {
       name: 'easy heart rate, at most',

@@ -1,3 +1,6 @@
+import type { Sport } from '../session/document'
+import { sports } from '../session/sports'
+
 /** Time in seconds over a distance in metres as `seconds = a * metres ** exponent`. */
 export interface PowerLaw {
   exponent: number
@@ -5,8 +8,6 @@ export interface PowerLaw {
   atSeconds: number
   clamped: boolean
 }
-
-const defaultExponent = { run: 1.06, swim: 1.03, ride: 1.05 } as const
 
 /**
  * The power law of race performance through an athlete's efforts: T2 = T1 (D2/D1)^b.
@@ -17,7 +18,7 @@ const defaultExponent = { run: 1.06, swim: 1.03, ride: 1.05 } as const
  * @source Riegel, Runner's World (1977); American Scientist 69 (1981)
  * @example fitPowerLaw('run', [{ metres: 10000, seconds: 2820 }])!.exponent // 1.06
  */
-export function fitPowerLaw(sport: 'run' | 'ride' | 'swim', efforts: readonly { metres: number; seconds: number }[]): PowerLaw | null {
+export function fitPowerLaw(sport: Sport, efforts: readonly { metres: number; seconds: number }[]): PowerLaw | null {
   if (efforts.length === 0) return null
   const x = efforts.map(effort => Math.log(effort.metres))
   const y = efforts.map(effort => Math.log(effort.seconds))
@@ -25,7 +26,7 @@ export function fitPowerLaw(sport: 'run' | 'ride' | 'swim', efforts: readonly { 
   const [meanX, meanY] = [mean(x), mean(y)]
   const spread = x.reduce((sum, value) => sum + (value - meanX) ** 2, 0)
   const through = { atMetres: Math.exp(meanX), atSeconds: Math.exp(meanY) }
-  if (spread < 1e-9) return { exponent: defaultExponent[sport], clamped: false, ...through }
+  if (spread < 1e-9) return { exponent: sports[sport].raceExponent, clamped: false, ...through }
   const slope = x.reduce((sum, value, index) => sum + (value - meanX) * (y[index]! - meanY), 0) / spread
   const exponent = Math.min(1.15, Math.max(1.02, slope))
   return { exponent, clamped: exponent !== slope, ...through }

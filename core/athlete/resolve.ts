@@ -1,9 +1,10 @@
+import { sports } from '../session/sports'
 import type { Missing } from '../words/missing'
 import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
 import type { Standpoint } from './standpoint'
-import { heartOf } from './athlete'
+import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
 import { resolveEffort } from './named-effort'
 import { zoneBounds } from './zones'
 import { speedOnGrade } from './grade'
@@ -75,15 +76,15 @@ function resolveBand(
     case 'm/s':
       return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
     case '%CS': {
-      const speed = sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed
-      return speed === undefined
-        ? missing({ code: 'critical-speed', sport })
-        : plain('pace', 'm/s', value => (speed * value) / 100)
+      const speed = criticalSpeedOf(standpoint.athlete, sport)
+      return speed === undefined ? missing({ code: 'critical-speed', sport }) : plain('pace', 'm/s', value => (speed * value) / 100)
     }
     case 'bpm':
       return plain('heart-rate', 'bpm', value => value)
     case '%HRmax':
-      return heart.max === undefined ? missing({ code: 'heart-max', sport }) : plain('heart-rate', 'bpm', value => (heart.max! * value) / 100)
+      return heart.max === undefined
+        ? missing({ code: 'heart-max', sport })
+        : plain('heart-rate', 'bpm', value => (heart.max! * value) / 100)
     case '%LTHR':
       return heart.threshold === undefined
         ? missing({ code: 'heart-threshold', sport })
@@ -95,10 +96,8 @@ function resolveBand(
     case 'W':
       return plain('power', 'W', value => value)
     case '%CP': {
-      const power = sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower
-      return power === undefined
-        ? missing({ code: 'critical-power', sport })
-        : plain('power', 'W', value => (power * value) / 100)
+      const power = criticalPowerOf(standpoint.athlete, sport)
+      return power === undefined ? missing({ code: 'critical-power', sport }) : plain('power', 'W', value => (power * value) / 100)
     }
     case 'rpm':
       return plain('cadence', 'rpm', value => value)
@@ -154,8 +153,7 @@ interface Room {
 
 function evenRoom(of: ResolvedMeasure, sport: Sport, easier: number | undefined, harder: number | undefined): Room {
   if (of === 'pace') {
-    const metres = sport === 'swim' ? 100 : 1000
-    const width = sport === 'swim' ? 3 : 5
+    const { paceMetres: metres, evenSeconds: width } = sports[sport]
     return {
       easier: value => metres / (metres / value + (easier ?? width)),
       harder: value => metres / Math.max(metres / value - (harder ?? width), (metres / value) * 0.5),
@@ -210,7 +208,7 @@ function withRoom(band: Band, room: Room | null): Band {
 /** On a hill a run's effort, percentage or zone is the pace that costs as much there; a pace said as a pace stays as it is. */
 function onTheHill(target: Target, { slope, sport }: ResolveContext): (resolution: PlainResolution) => PlainResolution {
   const isEffort = isEffortTarget(target) || !isBandTarget(target) || target.unit === '%CS'
-  if (!slope || sport !== 'run' || !isEffort) return resolution => resolution
+  if (!slope || !sports[sport].isOnFoot || !isEffort) return resolution => resolution
   return resolution =>
     resolution.ok && resolution.band.of === 'pace'
       ? { ok: true, band: { ...resolution.band, ...scaled(resolution.band, value => speedOnGrade(value, slope)) } }

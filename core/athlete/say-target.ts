@@ -1,3 +1,4 @@
+import { sports } from '../session/sports'
 import { metresPer } from '../quantity/distance'
 import { formatTime } from '../quantity/time'
 import type { Sport } from '../session/document'
@@ -10,8 +11,9 @@ export type ShownTarget = Omit<ResolvedTarget, 'said'>
 export type PaceReading = 'min/km' | 'min/mi' | 'min/100m' | 'km/h' | 'mi/h'
 
 export function paceReadingFor(sport: Sport, unit: 'km' | 'mi' | 'm' | 'yd' = 'km'): PaceReading {
-  if (sport === 'swim') return 'min/100m'
-  if (sport === 'ride') return unit === 'mi' ? 'mi/h' : 'km/h'
+  const { paceMetres, speedIsPace } = sports[sport]
+  if (paceMetres === 100) return 'min/100m'
+  if (!speedIsPace) return unit === 'mi' ? 'mi/h' : 'km/h'
   return unit === 'mi' ? 'min/mi' : 'min/km'
 }
 

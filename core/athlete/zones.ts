@@ -1,7 +1,7 @@
 import type { Missing } from '../words/missing'
 import type { Sport, ZoneMeasure, ZoneTarget } from '../session/document'
 import type { Athlete } from './athlete'
-import { heartOf } from './athlete'
+import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
 
 /** Shares of critical power or speed where zones begin; custom of this application, editable as own zones. */
 const criticalShares = { 3: [0.82, 1], 5: [0.65, 0.82, 0.95, 1.03] } as const
@@ -25,14 +25,7 @@ export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: A
   if (target.scheme === 'own') return missing({ code: 'own-zones', of: target.of, sport })
   const scheme = target.scheme ?? 5
   if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
-  const critical =
-    target.of === 'power'
-      ? sport === 'swim'
-        ? undefined
-        : athlete[sport]?.criticalPower
-      : sport === 'ride'
-        ? undefined
-        : athlete[sport]?.criticalSpeed
+  const critical = target.of === 'power' ? criticalPowerOf(athlete, sport) : criticalSpeedOf(athlete, sport)
   if (critical === undefined) return missing({ code: target.of === 'power' ? 'critical-power' : 'critical-speed', sport })
   return {
     ok: true,
@@ -57,13 +50,6 @@ function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds 
         ? 'two thresholds, the first reckoned as 82 % of the second'
         : 'two thresholds, Seiler & Kjerland (2006)',
   }
-}
-
-/** The measures that zones are made of in a sport. */
-export const zoneMeasures: Readonly<Record<Sport, readonly ZoneMeasure[]>> = {
-  run: ['heart-rate', 'pace', 'power'],
-  ride: ['power', 'heart-rate'],
-  swim: ['pace', 'heart-rate'],
 }
 
 /** Own zones from typed bounds: rising, more than zero, at most eight; or what is wrong with them. */

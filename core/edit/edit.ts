@@ -36,7 +36,10 @@ export type Edit =
 /** The session after the edit, and the path of what it left in the athlete's hand. */
 export type Edited = { ok: true; session: Session; select: Path | null } | { ok: false; refusal: EditRefusal }
 
-const failed = (refusal: EditRefusal | PlainRefusal): Edited => ({ ok: false, refusal: typeof refusal === 'string' ? { code: refusal } : refusal })
+const failed = (refusal: EditRefusal | PlainRefusal): Edited => ({
+  ok: false,
+  refusal: typeof refusal === 'string' ? { code: refusal } : refusal,
+})
 
 /** Replaces the list of items that a path's parent holds; all else stays the same objects. */
 function withItems(session: Session, parent: Path, change: (items: Item[]) => Item[]): Session {
@@ -190,8 +193,7 @@ function withTarget(session: Session, at: Path, item: Item, words: string, stand
   if (words.trim() === '') return { ok: true, session: withItem(session, at, () => [bare]), select: at }
   const said = words.trim().replace(/^@\s*/, '')
   const step = itemsOf(`${printEnd(item.end)} ${/^in\s/.test(said) ? said : `@ ${said}`}`, session, at, standpoint)?.[0]
-  if (step?.kind !== 'step' || !step.target || step.doubt)
-    return failed({ code: 'not-a-target', words })
+  if (step?.kind !== 'step' || !step.target || step.doubt) return failed({ code: 'not-a-target', words })
   return {
     ok: true,
     session: withItem(session, at, () => [{ ...bare, target: step.target, ...(step.also ? { also: step.also } : {}) }]),
@@ -242,7 +244,9 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
     }
     case 'replace': {
       const items = mayStand(edit.words, session, at) ? itemsOf(edit.words, session, at, standpoint) : null
-      return items ? { ok: true, session: withItem(session, at, () => items), select: at } : failed({ code: 'not-a-row', words: edit.words })
+      return items
+        ? { ok: true, session: withItem(session, at, () => items), select: at }
+        : failed({ code: 'not-a-row', words: edit.words })
     }
     case 'remove': {
       const removed = withItem(session, at, () => [])
@@ -271,8 +275,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       return { ok: true, session: withItem(session, at, () => [{ ...block, ...keeps, repeat: edit.repeat }]), select: at }
     }
     case 'drop-last': {
-      if (item!.kind !== 'block' || item!.repeat.times === undefined)
-        return failed('no-last-recovery')
+      if (item!.kind !== 'block' || item!.repeat.times === undefined) return failed('no-last-recovery')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Block, 'lastRecovery', 'drop')]), select: at }
     }
     case 'off': {
@@ -282,9 +285,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
     case 'harder': {
       const changed = { count: 0 }
       const copy = harderItem(structuredClone(item!), edit.shift, changed)
-      return changed.count > 0
-        ? place(session, [copy], at, 'after')
-        : failed({ code: 'no-target-of-unit', unit: edit.shift.unit })
+      return changed.count > 0 ? place(session, [copy], at, 'after') : failed({ code: 'no-target-of-unit', unit: edit.shift.unit })
     }
     case 'end':
       return withEnd(session, at, item!, edit.words, standpoint)

@@ -1,3 +1,4 @@
+import { sports } from '../session/sports'
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
 import type { Recording } from '../record/recording'
 import type { Mark } from '../wrist/engine/marks'
@@ -5,7 +6,7 @@ import type { SessionSport } from '../session/document'
 import type { ColumnName, Taken, Written } from './exchanged'
 import { emptyColumns, samplesOf } from './exchanged'
 
-const typeOf: Readonly<Record<SessionSport, string>> = { run: 'running', ride: 'cycling', swim: 'swimming', multi: 'multisport' }
+const typeOf = (sport: SessionSport): string => (sport === 'multi' ? 'multisport' : sports[sport].gpxType)
 const ownSpace = 'urn:agonis:recording'
 
 /**
@@ -53,7 +54,7 @@ export function recordingGpx(recording: Recording): Written | null {
       '@_creator': 'Agonis',
       '@_xmlns': 'http://www.topografix.com/GPX/1/1',
       '@_xmlns:a': ownSpace,
-      'trk': { type: typeOf[sport], extensions: { 'a:rest': rest }, trkseg: { trkpt: points } },
+      'trk': { type: typeOf(sport), extensions: { 'a:rest': rest }, trkseg: { trkpt: points } },
     },
   })
   const lost = samples.t.length - placed.length

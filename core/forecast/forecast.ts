@@ -1,3 +1,4 @@
+import { metresOfEnd } from '../session/ends'
 import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt, sportAt } from '../session/item-path'
@@ -111,7 +112,7 @@ export function* picturingNudges(
   const main = mainStep(session, held)
   const item = main && itemAt(session, main.entry.path)
   const sport = main ? sportAt(session, main.entry.path) : 'multi'
-  const stepMetres = item?.kind === 'step' && (item.end.on === 'distance' || item.end.on === 'send-off') ? toMetres(item.end) : undefined
+  const stepMetres = item?.kind === 'step' ? metresOfEnd(item.end) : undefined
   const schools =
     main && item?.kind === 'step' && item.target && sport !== 'multi'
       ? compareSchools(item.target, main.entry.target!, main.held.seconds, standpoint, sport, nudging, { stepMetres })

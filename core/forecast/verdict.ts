@@ -1,3 +1,4 @@
+import { isRecoveryRole } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import type { Edit } from '../edit/edit'
 import { apply } from '../edit/edit'
@@ -164,8 +165,7 @@ function longerRest(judged: Judged): Proposal | null {
   stretches.forEach((stretch, index) => {
     const isBetween = stretches.slice(index + 1).some(isAbove) && stretches.slice(0, index).some(isAbove)
     const item = itemAt(session, stretch.path)
-    if (isBetween && item?.kind === 'step' && (item.role === 'recovery' || item.role === 'rest') && item.end.on === 'time')
-      paths.add(stretch.path)
+    if (isBetween && item?.kind === 'step' && isRecoveryRole(item.role) && item.end.on === 'time') paths.add(stretch.path)
   })
   const editsFor = (seconds: number) =>
     [...paths].map((path): Edit => {

@@ -1,3 +1,4 @@
+import { isOpenEnd, metresOfEnd } from '../session/ends'
 import type { ReckonRemark } from '../words/reckoning'
 import type { Standpoint } from '../athlete/standpoint'
 import { metresPer, toMetres } from '../quantity/distance'
@@ -11,7 +12,7 @@ import { add, mapInterval, roundInterval, zero } from './interval'
 import { lapMetres } from './lap'
 import { poolLengths } from './splits'
 import type { ReckonedTarget } from './step'
-import { distanceOf, measureStep } from './step'
+import { measureStep } from './step'
 
 export type { ReckonedTarget } from './step'
 
@@ -102,10 +103,7 @@ function unroll(session: Session, context: ReckonContext, remarks: Map<string, R
     session,
     flat => {
       if (reckoned.length >= limits.flatSteps) {
-        remarks.set('rounds', {
-          path: flat.path,
-          code: 'too-many-rounds', steps: limits.flatSteps,
-        })
+        remarks.set('rounds', { path: flat.path, code: 'too-many-rounds', steps: limits.flatSteps })
         return false
       }
       const next = reckonStep(flat, context, remarks, false)
@@ -141,10 +139,7 @@ function shorten(next: Reckoned, around: OpenBlock[], remarks: Map<string, Recko
     const amount = amounts[index]
     if (amount === null || amount === undefined) {
       open.guessed = true
-      remarks.set(`rounds ${flat.path}`, {
-        path: flat.path,
-        code: 'rounds-unknown',
-      })
+      remarks.set(`rounds ${flat.path}`, { path: flat.path, code: 'rounds-unknown' })
     } else if (amount > 0 && amount >= open.left - 1e-9) {
       share = Math.min(share, open.left / amount)
     }
@@ -212,15 +207,12 @@ function poolRemarks(session: Session, place: Extract<PlaceOfSession, { kind: 'p
   const length = place.length * metresPer[place.unit]
   const found = new Map<string, ReckonRemark>()
   for (const { path, step } of walk(session)) {
-    const metres = distanceOf(step.end)
+    const metres = metresOfEnd(step.end)
     if (metres === undefined || found.has(path)) continue
     const whole = poolLengths(metres, length)
     if (Math.abs(whole.metres - metres) < 0.01) continue
     const distance = `${Math.round((whole.metres / metresPer[place.unit]) * 100) / 100} ${place.unit}`
-    found.set(path, {
-      path,
-      code: 'lengths', end: printEnd(step.end), lengths: whole.lengths, distance,
-    })
+    found.set(path, { path, code: 'lengths', end: printEnd(step.end), lengths: whole.lengths, distance })
   }
   return [...found.values()]
 }
@@ -234,6 +226,5 @@ function trackRemark(session: Session): ReckonRemark[] {
 
 /** What is known of a session's length for certain, without what habit guesses: the sum of all ends that are times. */
 export function knownSeconds(reckoning: Reckoning): number {
-  const isOpen = (end: End) => end.on === 'press' || end.on === 'heart-rate'
-  return reckoning.flat.reduce((sum, entry) => sum + (isOpen(entry.end) ? 0 : (entry.seconds.likely ?? 0)), 0)
+  return reckoning.flat.reduce((sum, entry) => sum + (isOpenEnd(entry.end) ? 0 : (entry.seconds.likely ?? 0)), 0)
 }

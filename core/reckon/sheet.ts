@@ -1,6 +1,7 @@
+import { isOpenEnd } from '../session/ends'
 import type { ShownTarget } from '../athlete/say-target'
 import type { Standpoint } from '../athlete/standpoint'
-import { heartOf, unitsOf } from '../athlete/athlete'
+import { criticalPowerOf, criticalSpeedOf, heartOf, unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
 import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
@@ -40,11 +41,11 @@ export const onEffortAxis = remembered((target: Reckoned, standpoint: Standpoint
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {
-        const critical = sport === 'swim' ? undefined : standpoint.athlete[sport]?.criticalPower
+        const critical = criticalPowerOf(standpoint.athlete, sport)
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'm/s': {
-        const critical = sport === 'ride' ? undefined : standpoint.athlete[sport]?.criticalSpeed
+        const critical = criticalSpeedOf(standpoint.athlete, sport)
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'bpm': {
@@ -92,7 +93,7 @@ function stepComesTo(step: Step, entry: ReckonedStep | undefined, standpoint: St
   if (entry.target) return targetWords(entry.target, standpoint, sport)
   const unit = sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport]
   const { seconds, metres } = entry
-  if (step.end.on === 'press' || step.end.on === 'heart-rate') return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
+  if (isOpenEnd(step.end)) return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
   if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(aboutMetres(metres.likely), unit)}` : ''
   return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
 }

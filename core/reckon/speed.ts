@@ -90,10 +90,7 @@ export function speedOfStep(
   }
   if (step.role === 'work' && !target && step.manner !== 'jog') {
     if (easy === undefined) return { speed: unknown, missing: { code: 'target-or-easy-pace', sport } }
-    return {
-      speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 },
-      isGuessed: true,
-    }
+    return { speed: { low: easy * 0.9, likely: easy * 1.1, high: easy * 1.35 }, isGuessed: true }
   }
   return easy === undefined ? { speed: unknown, missing: { code: 'easy-pace', sport } } : { speed: loosely(easy) }
 }

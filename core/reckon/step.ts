@@ -1,3 +1,4 @@
+import { metresOfEnd } from '../session/ends'
 import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualSecondsOf } from '../athlete/athlete'
@@ -124,15 +125,8 @@ function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
   return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
 }
 
-/** The metres that an end says itself; undefined where it says none. */
-export function distanceOf(end: End): number | undefined {
-  return end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
-}
-
 /** A remark on one step, before it is known where the step stands. */
-export type StepNote =
-  | { code: 'target-unresolved' | 'time-unknown' | 'distance-unknown'; missing: Missing }
-  | { code: 'speed-guessed' }
+export type StepNote = { code: 'target-unresolved' | 'time-unknown' | 'distance-unknown'; missing: Missing } | { code: 'speed-guessed' }
 
 /** What a step comes to by itself, wherever it stands. */
 export interface MeasuredStep extends Measured {
@@ -165,7 +159,7 @@ export const measureStep = remembered(
     if (step.target) {
       const resolution = resolveTarget(step.target, standpoint, {
         sport,
-        stepMetres: distanceOf(step.end),
+        stepMetres: metresOfEnd(step.end),
         smoothingSeconds,
         slope: step.grade && slopeOf(step.grade),
       })

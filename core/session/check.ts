@@ -1,3 +1,4 @@
+import { endKinds } from './ends'
 import type { BlockProblem, SessionProblem, StepProblem } from './problem'
 import type { Band, Block, End, Item, Session, Step, Target } from './document'
 import type { BandUnit } from '../quantity/units'
@@ -15,15 +16,13 @@ function checkBand(band: Band, unit: BandUnit, what: StepProblem): StepProblem |
 }
 
 function checkTarget(target: Target, end: End): StepProblem | null {
-  const linear = end.on === 'time' || end.on === 'distance'
+  const linear = endKinds[end.on].isLinear
   if (target.to && !linear) return 'changing-end'
   if (isBandTarget(target)) {
     if (target.unit === 's/step' && end.on !== 'distance') return 'own-time-end'
     if (target.to?.of !== undefined && target.to.of !== target.of) return 'changing-measure'
     if (target.to?.unit !== undefined && target.to.unit !== target.unit) return 'changing-unit'
-    return (
-      checkBand(target, target.unit, 'target-order') ?? (target.to ? checkBand(target.to, target.unit, 'goal-order') : null)
-    )
+    return checkBand(target, target.unit, 'target-order') ?? (target.to ? checkBand(target.to, target.unit, 'goal-order') : null)
   }
   if (isZoneTarget(target)) {
     const inOrder = (zone: typeof target.zone) => !Array.isArray(zone) || zone[0] <= zone[1]
@@ -34,8 +33,7 @@ function checkTarget(target: Target, end: End): StepProblem | null {
 }
 
 function checkEnd(end: End, depth = 0): StepProblem | null {
-  if (end.on === 'first')
-    return depth > 8 ? 'too-many-ends' : (checkEnd(end.of[0], depth + 1) ?? checkEnd(end.of[1], depth + 1))
+  if (end.on === 'first') return depth > 8 ? 'too-many-ends' : (checkEnd(end.of[0], depth + 1) ?? checkEnd(end.of[1], depth + 1))
   return null
 }
 
@@ -78,11 +76,7 @@ function checkItems(items: readonly Item[], prefix: string, session: Session, in
         break
       }
       case 'leg':
-        if (session.sport !== 'multi' || inLeg)
-          into.push({
-            code: 'leg',
-            path: `${prefix}${index + 1}`,
-          })
+        if (session.sport !== 'multi' || inLeg) into.push({ code: 'leg', path: `${prefix}${index + 1}` })
         checkItems(item.items, `${prefix}${index + 1}.`, session, true, into)
         break
       case 'block': {

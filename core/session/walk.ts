@@ -1,3 +1,4 @@
+import { isRecovery, withoutTrailing } from './recovery'
 import type { Block, Ceiling, Item, PlaceOfSession, Session, SessionSport, Step } from './document'
 
 /** One step as it comes in the session's order, with where it stands. */
@@ -26,8 +27,6 @@ export type GoesOn = (block: Block, round: readonly number[]) => boolean
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 
-const isRecovery = (item: Item) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
-
 /** Whether nothing of an item is ever carried out: it is off, unread, or holds nothing else. */
 function doesNothing(item: Item): boolean {
   if (isOff(item) || item.kind === 'unread') return true
@@ -46,9 +45,7 @@ function doesNothing(item: Item): boolean {
 export function itemsOfRound(block: Block, isLast: boolean): [Item, number][] {
   const active = block.items.map((item, index): [Item, number] => [item, index + 1]).filter(([item]) => !doesNothing(item))
   if (!isLast || block.lastRecovery !== 'drop') return active
-  let count = active.length
-  while (count > 0 && isRecovery(active[count - 1]![0])) count--
-  return active.slice(0, count)
+  return active.slice(0, withoutTrailing(active.map(([item]) => item)))
 }
 
 interface Surroundings {

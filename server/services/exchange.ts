@@ -1,3 +1,4 @@
+import { slugOf } from '../../core/quantity/slug'
 import { randomUUID } from 'node:crypto'
 import { and, eq, isNull } from 'drizzle-orm'
 import { strToU8, unzipSync, zipSync } from 'fflate'
@@ -13,14 +14,7 @@ import { Problem } from './problem'
 import { importSession, loadSession, saveSession } from './session'
 
 /** A name for a file that every system takes. */
-export const fileNameOf = (title: string) =>
-  title
-    .normalize('NFKD')
-    .replace(/[\u0300-\u036F]/g, '')
-    .replace(/[^\w.-]+/g, '-')
-    .replace(/^[-.]+|[-.]+$/g, '')
-    .slice(0, 60)
-    .toLowerCase() || 'session'
+export const fileNameOf = (title: string) => slugOf(title, 60) || 'session'
 
 /** Every session on the shelf in one archive, each as its script and as its document. */
 export async function exportAll(tx: OwnerTransaction): Promise<Uint8Array> {

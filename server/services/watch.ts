@@ -1,3 +1,4 @@
+import { slugOf } from '../../core/quantity/slug'
 import { eq } from 'drizzle-orm'
 import { validateWatchProfile } from '../../core/formats/validate'
 import { profileNamed } from '../../core/wrist/program/profile'
@@ -28,12 +29,8 @@ export async function listWatches(tx: OwnerTransaction): Promise<KeptWatch[]> {
 }
 
 const addressShape = /^[a-z0-9-]+\.[a-z-]+$/
-const slug = (name: string) =>
-  name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'watch'
+/** The part of an address that a watch's name gives. */
+const addressName = (name: string) => slugOf(name, 40).replaceAll(/[._]/g, '-') || 'watch'
 
 /** Takes a watch in, not paired yet: a new stand-in of a kind, or one that somebody else has used, by its address. */
 export async function addWatch(
@@ -50,7 +47,7 @@ export async function addWatch(
       profile ? 'body.profile' : 'body.address',
       'An address ends with its kind: quay.all-sport.',
     )
-  const found = address ?? `${slug(name)}-${owner.slice(0, 8)}.${kind}`
+  const found = address ?? `${addressName(name)}-${owner.slice(0, 8)}.${kind}`
   if (!addressShape.test(found))
     throw new Problem(422, `"${found}" is no address of a watch.`, 'body.address', "It stands in the stand-in's glass: quay.all-sport.")
   const [row] = await tx.insert(watch).values({ name, address: found, profile: shipped }).onConflictDoNothing().returning()

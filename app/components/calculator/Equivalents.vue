@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { metresPer } from '~~/core/quantity/distance'
 import { equivalentTimes } from '~~/core/calculator/equivalent'
 import type { Movement } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
@@ -8,10 +9,10 @@ import { dropOnDesk, showDistance, showTime } from '~/calculator/typed'
 const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
 const athletes = useAthleteStore()
 const distances = computed(() =>
-  props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, 1609.344, 3000, 5000, 10_000, 21_097.5, 42_195],
+  props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, metresPer.mi, 3000, 5000, 10_000, 21_097.5, 42_195],
 )
 const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, athletes.standpoint))
-const names: Record<number, string> = { 1609.344: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
+const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
 </script>
 
 <template>

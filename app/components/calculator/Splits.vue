@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { metresPer } from '~~/core/quantity/distance'
 import type { Movement } from '~~/core/calculator/movement'
 import type { Pacing } from '~~/core/calculator/pacing'
 import { pacedSplits } from '~~/core/calculator/pacing'
@@ -11,7 +12,7 @@ const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>
 const pacing = ref<Pacing>('even')
 const change = ref(2)
 const lengths = computed(() =>
-  (props.sport === 'swim' ? [50, 100, 200, 400] : [100, 200, 400, 1000, 1609.344, 5000]).filter(
+  (props.sport === 'swim' ? [50, 100, 200, 400] : [100, 200, 400, 1000, metresPer.mi, 5000]).filter(
     metres => metres < props.movement.metres && props.movement.metres / metres <= 60,
   ),
 )
@@ -24,7 +25,7 @@ watch(
   },
   { immediate: true },
 )
-const name = (metres: number) => (metres === 1609.344 ? '1 mi' : showDistance(metres))
+const name = (metres: number) => (metres === metresPer.mi ? '1 mi' : showDistance(metres))
 const splits = computed(() => pacedSplits(props.movement.metres, props.movement.seconds, each.value, pacing.value, change.value / 100))
 const asRows = computed(() =>
   splits.value

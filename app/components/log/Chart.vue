@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { metresPer } from '~~/core/quantity/distance'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -23,12 +24,12 @@ const props = defineProps<{
 }>()
 
 const smoothing = 10
-const paceMetres = { 'min/km': 1000, 'min/mi': 1609.344, 'min/100m': 100 } as const
+const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100 } as const
 const isPace = computed(() => !props.byPower && props.reading.startsWith('min'))
 /** A speed as the chart's axis counts it: seconds per unit, or the speed itself. */
 const onAxis = (speed: number) => {
   if (isPace.value) return paceMetres[props.reading as keyof typeof paceMetres] / speed
-  return props.reading === 'mi/h' ? (speed * 3600) / 1609.344 : speed * 3.6
+  return props.reading === 'mi/h' ? (speed * 3600) / metresPer.mi : speed * 3.6
 }
 
 const intensity = computed(() => {

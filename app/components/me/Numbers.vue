@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sports as sportFacts } from '~~/core/session/sports'
 import type { Athlete } from '~~/core/athlete/athlete'
 import type { DerivedNumber } from '~~/core/athlete/numbers'
 import { derivedNumbers } from '~~/core/athlete/numbers'
@@ -9,7 +10,7 @@ const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
 const athletes = useAthleteStore()
 const sports = ['run', 'ride', 'swim', 'all'] as const
-const titles = { run: 'Run', ride: 'Ride', swim: 'Swim', all: 'Heart' } as const
+const titles = { run: sportFacts.run.title, ride: sportFacts.ride.title, swim: sportFacts.swim.title, all: 'Heart' } as const
 const numbers = computed(() => derivedNumbers(athletes.standpoint))
 /** Under one name, one number a school. */
 const groups = computed(() =>

@@ -8,7 +8,8 @@ import VChart from 'vue-echarts'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { heartOf } from '~~/core/athlete/athlete'
 import { resolveEffort } from '~~/core/athlete/named-effort'
-import { zoneBounds, zoneMeasures } from '~~/core/athlete/zones'
+import { zoneBounds } from '~~/core/athlete/zones'
+import { sports } from '~~/core/session/sports'
 import type { EffortName, Sport, ZoneMeasure } from '~~/core/session/document'
 import { readBounds, showBound, zoneUnit } from '~/me/zone-fields'
 import { smallChart } from '~/theme/small-chart'
@@ -29,7 +30,7 @@ const unit = computed(() => zoneUnit(props.athlete, sport.value, of.value))
 const found = computed(() => zoneBounds({ of: of.value, scheme: scheme.value }, props.athlete, sport.value))
 const show = (value: number) => showBound(value, unit.value.metres)
 
-watch(sport, () => (of.value = zoneMeasures[sport.value].includes(of.value) ? of.value : zoneMeasures[sport.value][0]!))
+watch(sport, () => (of.value = sports[sport.value].zoneMeasures.includes(of.value) ? of.value : sports[sport.value].zoneMeasures[0]!))
 watch(
   [sport, of, own],
   () => {
@@ -188,7 +189,7 @@ const option = computed(() => {
     <label
       >by
       <select v-model="of" class="field" data-test="zone-of">
-        <option v-for="measure in zoneMeasures[sport]" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
+        <option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
       </select></label
     >
     <label

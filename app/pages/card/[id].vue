@@ -3,6 +3,7 @@ import type { CardSize } from '~~/core/card/card'
 import { cardSizes } from '~~/core/card/card'
 import { fitsCode, sessionCard } from '~~/core/card/session-card'
 import { cardSvg } from '~~/core/card/svg'
+import { slugOf } from '~~/core/quantity/slug'
 import { titleOf } from '~~/core/script/title'
 import type { KeptSession } from '~~/shared/api'
 import { saveFile } from '~/card/save'
@@ -30,7 +31,7 @@ const card = computed(
     kept.value && sessionCard(kept.value.document, athletes.standpoint, { size: size.value, withCode: withCode.value && hasCode.value }),
 )
 const pages = computed(() => (card.value ? card.value.pages.map((_, page) => cardSvg(card.value!, page)) : []))
-const fileName = computed(() => `${(kept.value?.title ?? 'session').toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}-${size.value}`)
+const fileName = computed(() => `${slugOf(kept.value?.title ?? '', 60) || 'session'}-${size.value}`)
 
 const saveSvg = () =>
   guarded(async () => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitsOf } from '~~/core/athlete/athlete'
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
 import { isSameMissing, sayMissing } from '~~/core/words/missing'
 import type { Remark } from '~~/core/script/remark'
@@ -74,7 +75,7 @@ const place = computed(() => {
 const unit = computed(() =>
   session.value?.sport === 'multi' || session.value?.sport === undefined
     ? 'km'
-    : ((athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[session.value.sport] as 'km' | 'mi' | 'm'),
+    : (unitsOf(athletes.athlete)[session.value.sport] as 'km' | 'mi' | 'm'),
 )
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitsOf } from '~~/core/athlete/athlete'
 import type { ScoredStep } from '~~/core/record/score'
 import { printAsRun } from '~~/core/script/as-run'
 import { resultsOf } from '~~/core/record/results'
@@ -36,7 +37,7 @@ const steps = computed(() => {
   return found
 })
 const sport = computed(() => (logged.value?.recording.sport === 'multi' ? 'run' : (logged.value?.recording.sport ?? 'run')))
-const unit = computed(() => (athletes.athlete.units ?? { run: 'km', ride: 'km', swim: 'm' })[sport.value])
+const unit = computed(() => unitsOf(athletes.athlete)[sport.value])
 const distanceUnit = computed(() => (unit.value === 'mi' ? ('mi' as const) : ('km' as const)))
 const reading = computed(() => paceReadingFor(sport.value, unit.value))
 const byPower = computed(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
 import type { Listed, LogRow } from '~~/shared/api'
@@ -24,7 +25,7 @@ onMounted(() => load())
 const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
 const way = (row: LogRow) => {
   if (row.metres === null) return '–'
-  const units = athletes.athlete.units ?? ({ run: 'km', ride: 'km', swim: 'm' } as const)
+  const units = unitsOf(athletes.athlete)
   return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
 }
 </script>

@@ -1,3 +1,4 @@
+import { sports } from '../../session/sports'
 import type { EffortName, EffortTarget, Offset } from '../../session/document'
 import { readNumber } from './quantities'
 import type { Form, Scanner } from './scanner'
@@ -38,7 +39,7 @@ function readOffset(scanner: Scanner): Offset | null {
     if (word.includes('mi')) return { value, unit: 's/mi' }
     if (word.includes('100')) return { value, unit: 's/100m' }
     const { sport, paceUnit } = scanner.setting
-    const own: Offset['unit'] = sport === 'swim' ? 's/100m' : paceUnit === 's/mi' ? 's/mi' : 's/km'
+    const own: Offset['unit'] = sports[sport].paceMetres === 100 ? 's/100m' : paceUnit === 's/mi' ? 's/mi' : 's/km'
     notice(scanner, from, 'ask', 'offset-unit', `${value} ${own}`)
     return { value, unit: own }
   })

@@ -1,3 +1,4 @@
+import { isRecoveryRole } from '../../session/recovery'
 import type { Item, Step, Swim } from '../../session/document'
 import type { Placed } from './placed'
 import { readQuantity } from './quantities'
@@ -133,7 +134,7 @@ function shortenEach(scanner: Scanner, placed: Placed[]): boolean {
       for (let round = 0; round < times; round++) {
         const steps = structuredClone(item.items)
         for (const step of steps) {
-          if (step.kind !== 'step' || (step.role !== 'recovery' && step.role !== 'rest') || step.end.on !== 'time') continue
+          if (step.kind !== 'step' || !isRecoveryRole(step.role) || step.end.on !== 'time') continue
           const seconds = step.end.seconds + by * round
           if (seconds <= 0) return null
           step.end = { on: 'time', seconds }

@@ -1,3 +1,4 @@
+import { isRecoveryRole } from '../../session/recovery'
 import type { Placed } from './placed'
 import type { Ceiling, End, Item, Sport, Step } from '../../session/document'
 import { limits } from '../../session/limits'
@@ -43,7 +44,7 @@ function readCommaRecovery(scanner: Scanner, soft: SoftSteps, memberFrom: number
     const word = soft.get(step)
     const said = saidBetween(scanner, from).replace(/^[,\u2013\u2014-]\s*/, '')
     const isBare = topLevel && isBareTime(scanner, said, step)
-    const isRecovery = word !== undefined || step.role === 'recovery' || step.role === 'rest' || isBare
+    const isRecovery = word !== undefined || isRecoveryRole(step.role) || isBare
     const endsLine = !sees(scanner, /\S/y) || sees(scanner, /#/y)
     if (!isRecovery || (word === 'easy' && topLevel && endsLine && (scanner.setting.sport === 'swim' || !isShort(step.end)))) return null
     asRecovery(step, soft)

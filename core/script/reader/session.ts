@@ -1,3 +1,4 @@
+import { sports } from '../../session/sports'
 import { unitsOf } from '../../athlete/athlete'
 import type { Item, Session, SessionSport, Sport } from '../../session/document'
 import type { Remark } from '../remark'
@@ -15,21 +16,9 @@ import { settleSoftSteps } from './soft'
 import type { Line, LineReading, State } from './state'
 import { addRemark, addSpelling, lengthThrough, settingFor } from './state'
 
-const sportSigns: readonly (readonly [RegExp, Sport])[] = [
-  [
-    /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\b(?:kick|pull buoy|paddles|medley|IM|swim|kick|catch-up|fins|paddles|send[\s-]?off|lengths)\b|\bfly\b|\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b|\bopen[\s-]water\b/i,
-    'swim',
-  ],
-  [/\d\s*(?:m|yd)?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i, 'swim'],
-  [
-    /\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b|\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i,
-    'ride',
-  ],
-]
-
-function inferSport(text: string): Sport | null {
-  return sportSigns.find(([pattern]) => pattern.test(text))?.[1] ?? null
-}
+/** The sport whose signs a text shows first. */
+const inferSport = (text: string): Sport | null =>
+  (Object.keys(sports) as Sport[]).find(sport => sports[sport].signs.some(sign => sign.test(text))) ?? null
 
 function paths(items: readonly Item[], places: Map<Item, RowPlace>, prefix: string, into: Map<string, RowPlace>): void {
   items.forEach((item, index) => {

@@ -1,3 +1,4 @@
+import { sports } from '../../session/sports'
 import { unitsOf } from '../../athlete/athlete'
 import type { Item, Session, Sport, Step } from '../../session/document'
 import type { Remark } from '../remark'
@@ -46,9 +47,9 @@ export interface State {
 export function settingFor(sport: Sport, context: ReadContext, poolUnit: 'm' | 'yd', poolLength?: number): Setting {
   const { athlete } = context.standpoint
   const units = unitsOf(athlete)
-  const byDefault = { run: 'heart-rate', ride: 'power', swim: 'pace' } as const
-  const paceUnit = sport === 'swim' ? (poolUnit === 'yd' ? 's/100yd' : 's/100m') : units[sport] === 'mi' ? 's/mi' : 's/km'
-  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: athlete.preferredMeasure?.[sport] ?? byDefault[sport] }
+  const { paceMetres, paceUnits, defaultMeasure } = sports[sport]
+  const paceUnit = paceUnits[paceMetres === 100 ? poolUnit : units[sport]]!
+  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: athlete.preferredMeasure?.[sport] ?? defaultMeasure }
 }
 
 /** From the start of one line to the end of a later one, in characters. */

@@ -1,3 +1,4 @@
+import { sports } from '../../session/sports'
 import { effortStarts, readEffortTarget } from './efforts'
 import { readGive } from './give'
 import type {
@@ -155,9 +156,9 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
   let target = context.unit ?? (isWith ? null : readUnit(scanner))
   if (!target && goal && !(isFrom && range.first.clock)) return null
   if (!target && cap && /hr|heart|pulse/i.test(cap[0])) target = { of: 'heart-rate', unit: 'bpm' }
-  if (!target && cap && /cadence/i.test(cap[0])) target = { of: 'cadence', unit: scanner.setting.sport === 'ride' ? 'rpm' : 'spm' }
+  if (!target && cap && /cadence/i.test(cap[0])) target = { of: 'cadence', unit: sports[scanner.setting.sport].cadenceUnit }
   if (!target && context.afterAt && take(scanner, /%(?!\s*(?:hill|incline|grad|of\b))/iy)) {
-    target = scanner.setting.sport === 'ride' ? { of: 'power', unit: '%CP' } : { of: 'pace', unit: '%CS' }
+    target = sports[scanner.setting.sport].critical[0] === 'power' ? { of: 'power', unit: '%CP' } : { of: 'pace', unit: '%CS' }
     notice(scanner, from, 'ask', 'percent-of', `percent of critical ${target.of === 'power' ? 'power' : 'speed'}`)
   }
   if (!target && (context.afterAt || (isFrom && goal)) && range.first.clock) {

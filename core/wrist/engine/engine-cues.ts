@@ -1,3 +1,4 @@
+import { endKinds } from '../../session/ends'
 import type { Run, Signal } from './engine-state'
 import { isCeilingCalled, isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
@@ -54,9 +55,8 @@ export function lapsBetween(run: Run, metres: number, seconds: number): void {
 }
 
 const needsOf = (end: ProgramEnd): Signal[] => {
-  if (end.on === 'distance' || end.on === 'send-off') return ['position']
-  if (end.on === 'heart-rate') return ['heart-rate']
-  if (end.on === 'energy') return ['power']
+  const { needs } = endKinds[end.on]
+  if (needs) return [needs]
   return end.on === 'first' ? end.of.flatMap(needsOf) : []
 }
 

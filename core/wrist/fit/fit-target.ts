@@ -1,3 +1,4 @@
+import { metresOfEnd } from '../../session/ends'
 import { sayMissing } from '../../words/missing'
 import { heartOf } from '../../athlete/athlete'
 import { slopeOf } from '../../athlete/grade'
@@ -123,7 +124,7 @@ export function fitTarget(
   if (!target) return undefined
   const { end } = step
   const { sport, place, profile } = context
-  const stepMetres = end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : undefined
+  const stepMetres = metresOfEnd(end)
   const resolution = resolveTarget(target, context.standpoint, {
     sport,
     stepMetres,

@@ -116,7 +116,7 @@ function fitBlock(block: Block, path: string, context: FitContext, isLast: boole
     context,
     { path, kind: 'repeat', what: `${sayEndOfBlock(until)}: this watch repeats only a number of times`, about: 'repeat' },
     rounds === null
-      ? [{ way: 'once', instead: 'once: how many rounds it takes is not known' }]
+      ? []
       : [
           { way: 'times', instead: `${rounds} times, what it likely comes to` },
           ...(rounds > 1 ? [{ way: 'fewer', instead: `${rounds - 1} times, whole rounds that likely fit in` }] : []),

@@ -1,3 +1,4 @@
+import { withoutTrailing } from '../../session/recovery'
 import { toMetres } from '../../quantity/distance'
 import type { Manner, PlaceOfSession, Prompt, Role, SessionSport, Sport, Step, Swim } from '../../session/document'
 import type { ResolvedTarget } from '../../athlete/resolve'
@@ -73,14 +74,10 @@ export interface Program {
   from: { session: string; athlete: string; profile: string }
 }
 
-const isRecovery = (item: ProgramItem) => item.kind === 'step' && (item.role === 'recovery' || item.role === 'rest')
-
 /** The items of one round of a block; its own last round leaves trailing recoveries and rests out where it drops them. */
 export function roundItems(block: ProgramBlock, isLast: boolean): ProgramItem[] {
   if (!isLast || !block.dropLastRecovery) return block.items
-  let count = block.items.length
-  while (count > 0 && isRecovery(block.items[count - 1]!)) count--
-  return block.items.slice(0, count)
+  return block.items.slice(0, withoutTrailing(block.items))
 }
 
 /** Where a step is carried out: in the place of its leg, else in the program's. */

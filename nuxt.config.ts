@@ -14,6 +14,13 @@ export default defineNuxtConfig({
   ],
   compatibilityDate: '2026-01-01',
   nitro: { preset: 'node-server' },
+  /** Rooms under the names they had before. */
+  routeRules: {
+    '/wrist': { redirect: '/watches' },
+    '/reckoner': { redirect: '/calculator' },
+    '/watch': { redirect: '/standin' },
+    '/watch/**': { redirect: '/standin/**' },
+  },
   vite: { build: { chunkSizeWarningLimit: 2000 } },
   typescript: { strict: true },
   telemetry: false,

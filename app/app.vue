@@ -3,10 +3,9 @@ const rooms = [
   { to: '/desk', name: 'Desk' },
   { to: '/shelf', name: 'Shelf' },
   { to: '/weeks', name: 'Weeks' },
-  { to: '/wrist', name: 'Wrist' },
-  { to: '/watch', name: 'Stand-in watch' },
+  { to: '/watches', name: 'Watches' },
   { to: '/log', name: 'Log' },
-  { to: '/reckoner', name: 'Reckoner' },
+  { to: '/calculator', name: 'Calculator' },
   { to: '/me', name: 'Me' },
 ]
 const route = useRoute()
@@ -22,7 +21,9 @@ function onKey(event: KeyboardEvent) {
 }
 onMounted(() => window.addEventListener('keydown', onKey, true))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
-const isHere = (to: string) => route.path === to || route.path.startsWith(`${to}/`)
+/** The stand-in watch is reached from Watches. */
+const isHere = (to: string) =>
+  route.path === to || route.path.startsWith(`${to}/`) || (to === '/watches' && route.path.startsWith('/standin'))
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { ilse } from '../demo/athlete'
 import { rehearse } from '../standin/body/rehearse'
 import { score } from '../core/record/score'
 import { advise } from '../core/advise/advise'
-import { tollOf } from '../core/forecast/forecast'
+import { forecastOf } from '../core/forecast/forecast'
 import { finish, forecastingNudges, heldSteps } from '../core/forecast/nudges'
 import { reckon } from '../core/reckon/reckon'
 import { sheetRows } from '../core/reckon/sheet'
@@ -83,7 +83,7 @@ bench
   .add('engine, an hour of 60 steps', hourOfEngine)
   .add('rehearsal, an hour of 60 steps', rehearsal)
   .add('one sealed frame of a radio', sealed)
-  .add('what an hour does to the athlete', () => tollOf(hour, seenBy(ilse)))
+  .add('what an hour does to the athlete', () => forecastOf(hour, seenBy(ilse)))
   .add('nudges of 10 000 sessions of 60 min', tenThousandHours)
 await bench.run()
 

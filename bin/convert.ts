@@ -13,7 +13,8 @@ import { sessionIcs } from '../core/exchange/session-ics'
 import { printSessions } from '../core/script/print'
 import type { Session, SessionSport } from '../core/session/document'
 import { readAnyRecording } from './documents'
-import { BadInput, readSessions } from './input'
+import { BadInput } from './files'
+import { readSessions } from './input'
 
 interface ConvertOptions {
   standpoint: Standpoint

@@ -12,7 +12,7 @@ import type { Session, SessionSport } from '../core/session/document'
 import { saySessionProblem } from '../core/words/session-problems'
 import type { WatchProfile } from '../core/wrist/program/profile'
 import { profileNamed, watchProfiles } from '../core/wrist/program/profile'
-import { BadInput, parseJson, readText } from './input'
+import { BadInput, parseJson, readText } from './files'
 
 function accepted<T>(validated: Validated<T>): T {
   if (!validated.ok) throw new BadInput(validated.problems)

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util'
-import { BadInput } from './input'
+import { BadInput } from './files'
 import type { Values } from './usage'
 import { options, usage, WrongUse } from './usage'
 

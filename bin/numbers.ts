@@ -10,7 +10,7 @@ const significant = (value: number) => Number(value.toPrecision(5))
 /** Every derived number as the command line gives it. */
 export function numbersOf(standpoint: Standpoint) {
   return derivedNumbers(standpoint).map(
-    ({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, said }: DerivedNumber) => ({
+    ({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, weakness }: DerivedNumber) => ({
       name,
       sport,
       value: significant(value),
@@ -21,7 +21,7 @@ export function numbersOf(standpoint: Standpoint) {
       ...(uncertainty === undefined ? {} : { uncertainty: Number(uncertainty.toPrecision(2)) }),
       ...(date === undefined ? {} : { date }),
       ...(isAged ? { isAged } : {}),
-      ...(said === undefined ? {} : { weakness: said }),
+      ...(weakness === undefined ? {} : { weakness }),
     }),
   )
 }

@@ -7,10 +7,10 @@ import type { Button } from '../core/wrist/engine/engine'
 import type { LossChoices } from '../core/wrist/fit/fit'
 import { fit } from '../core/wrist/fit/fit'
 import type { WatchProfile } from '../core/wrist/program/profile'
-import type { Manner } from '../standin/body/manner'
+import type { Behaviour } from '../standin/body/behaviour'
 import { rehearse } from '../standin/body/rehearse'
 import type { Press } from '../standin/body/rehearse'
-import { BadInput, readText } from './input'
+import { BadInput, readText } from './files'
 
 function readJson(file: string): unknown {
   try {
@@ -49,7 +49,7 @@ const isShare = (value: unknown) => typeof value === 'number' && value >= 0 && v
 const isSilence = (value: unknown) =>
   isObject(value) && typeof value.from === 'number' && typeof value.to === 'number' && value.from <= value.to
 const isNumber = (value: unknown) => typeof value === 'number' && Number.isFinite(value)
-const faults: Record<keyof Manner, [(value: unknown) => boolean, string]> = {
+const faults: Record<keyof Behaviour, [(value: unknown) => boolean, string]> = {
   bias: [value => isNumber(value) && Math.abs(value as number) <= 0.5, 'a share from -0.5 to 0.5'],
   startsFast: [isShare, 'a share from 0 to 1'],
   missesCue: [isShare, 'a chance from 0 to 1'],
@@ -64,23 +64,24 @@ const faults: Record<keyof Manner, [(value: unknown) => boolean, string]> = {
   ],
 }
 
-function faultsOf(file: string | undefined): Partial<Manner> {
+function faultsOf(file: string | undefined): Partial<Behaviour> {
   if (file === undefined) return {}
   const value = readJson(file)
   if (!isObject(value)) throw new BadInput([{ problem: `faults are an object of ${Object.keys(faults).join(', ')}`, pointer: '' }])
   for (const [name, given] of Object.entries(value)) {
-    const known = faults[name as keyof Manner]
+    const known = faults[name as keyof Behaviour]
     if (!known) throw new BadInput([{ problem: `"${name}" is no fault; there are ${Object.keys(faults).join(', ')}`, pointer: `/${name}` }])
     if (!known[0](given)) throw new BadInput([{ problem: `${name} is ${known[1]}`, pointer: `/${name}` }])
   }
-  return value as Partial<Manner>
+  return value as Partial<Behaviour>
 }
 
 /** Choices about losses: { "standing": { about: way }, "here": { "path kind": way } }. */
 export function choicesOf(file: string | undefined): LossChoices {
   if (file === undefined) return {}
   const value = readJson(file)
-  const isWays = (ways: unknown) => ways === undefined || (isObject(ways) && Object.values(ways).every(way => typeof way === 'string'))
+  const isWays = (ways: unknown) =>
+    ways === undefined || (isObject(ways) && Object.values(ways).every(distance => typeof distance === 'string'))
   if (!isObject(value) || !isWays(value.standing) || !isWays(value.here))
     throw new BadInput([{ problem: 'choices are { "standing": { about: way }, "here": { "path kind": way } }', pointer: '' }])
   return value as LossChoices
@@ -90,7 +91,7 @@ function placeOf(words: string | undefined, program: Program): StepPosition | un
   if (words === undefined) return undefined
   const [path, round] = words.split('@')
   const place: StepPosition = { path: path!, round: round ? round.split('.').map(Number) : [] }
-  if (!/^[1-9]\d*(\.[1-9]\d*)*$/.test(path!) || !isRound(place.round) || !cursorAt(program, place, null, { moving: 0, way: 0 })) {
+  if (!/^[1-9]\d*(\.[1-9]\d*)*$/.test(path!) || !isRound(place.round) || !cursorAt(program, place, null, { moving: 0, distance: 0 })) {
     throw new BadInput([{ problem: `there is no step ${words} to begin at; a round is said behind it: 2.1@4`, pointer: path! }])
   }
   return place
@@ -109,7 +110,7 @@ export function rehearsalOf(
   session: Session,
   profile: WatchProfile,
   standpoint: Standpoint,
-  { seed, presses, faults: manner, from, choices }: RehearsalAsk,
+  { seed, presses, faults: behaviour, from, choices }: RehearsalAsk,
 ): Recording {
   const { program, losses } = fit(session, profile, standpoint, { choices: choicesOf(choices) })
   const against = losses.filter(loss => loss.instead === null && loss.kind !== 'repeat')
@@ -119,7 +120,7 @@ export function rehearsalOf(
     startedAt: `${standpoint.day ?? '2026-03-31'}T06:30:00.000Z`,
     timeZone: standpoint.athlete.timeZone,
     presses: pressesOf(presses),
-    manner: faultsOf(manner),
+    behaviour: faultsOf(behaviour),
     from: placeOf(from, program),
   })
 }

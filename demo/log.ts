@@ -5,7 +5,7 @@ import type { Session } from '../core/session/document'
 import { fit } from '../core/wrist/fit/fit'
 import { profileNamed } from '../core/wrist/program/profile'
 import type { Program } from '../core/wrist/program/program'
-import type { Manner } from '../standin/body/manner'
+import type { Behaviour } from '../standin/body/behaviour'
 import { rehearse } from '../standin/body/rehearse'
 
 interface Done {
@@ -14,7 +14,7 @@ interface Done {
   title: string
   rpe: number
   note?: string
-  manner?: Partial<Manner>
+  behaviour?: Partial<Behaviour>
   stopAt?: number
 }
 
@@ -35,7 +35,7 @@ const done: readonly Done[] = [
     rpe: 9,
     note: 'stopped, a cold is coming',
     stopAt: 1700,
-    manner: { bias: -0.05 },
+    behaviour: { bias: -0.05 },
   },
   {
     day: '2026-03-22',
@@ -43,10 +43,10 @@ const done: readonly Done[] = [
     title: 'Recovery jog',
     rpe: 4,
     note: 'first one after the cold',
-    manner: { silentHeart: { from: 600, to: 780 } },
+    behaviour: { silentHeart: { from: 600, to: 780 } },
   },
   { day: '2026-03-23', at: '06:10', title: 'Kick and pull', rpe: 4 },
-  { day: '2026-03-24', at: '17:30', title: 'Twelve threes', rpe: 9, note: 'went off like a hare', manner: { bias: 0.07 } },
+  { day: '2026-03-24', at: '17:30', title: 'Twelve threes', rpe: 9, note: 'went off like a hare', behaviour: { bias: 0.07 } },
   { day: '2026-03-25', at: '18:00', title: 'Cadence ladder', rpe: 3 },
   { day: '2026-03-26', at: '06:30', title: 'Easy and strides', rpe: 3 },
   { day: '2026-03-27', at: '06:10', title: 'Threshold swim', rpe: 6 },
@@ -82,7 +82,7 @@ export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, 
       seed: 1000 + index,
       startedAt: `${entry.day}T${entry.at}:00.000Z`,
       timeZone: athlete.timeZone,
-      manner: entry.manner,
+      behaviour: entry.behaviour,
       presses: entry.stopAt === undefined ? [] : [{ t: entry.stopAt, button: 'stop' }],
     })
     yield {

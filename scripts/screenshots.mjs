@@ -63,7 +63,7 @@ try {
   await page.locator('.side').evaluate(side => side.scrollTo(0, 300))
   await take('desk-verdict')
 
-  await page.goto('/reckoner')
+  await page.goto('/calculator')
   await page.locator('[data-test=equivalents]').waitFor()
   await take('reckoner')
 
@@ -103,7 +103,7 @@ try {
   const quay = watches.find(watch => watch.name === 'Quay watch')
   for (const act of [{ do: 'make' }, { do: 'delete', slot: 2 }, { do: 'edit', slot: 3 }])
     await page.request.post(`/api/standin/${quay.id}/hand`, { data: act })
-  await page.goto('/wrist')
+  await page.goto('/watches')
   await page.locator('tr[data-standing=edited]').getByRole('button', { name: 'read back' }).click()
   await page.locator('[data-test=compared]').waitFor()
   await take('wrist')
@@ -118,7 +118,7 @@ try {
   await page.locator('[data-test=way]').first().waitFor()
   await take('losses')
 
-  await page.goto('/watch')
+  await page.goto('/standin')
   await page.locator('[data-test=glass]').waitFor()
   await page.fill('[data-test=speed]', '200')
   await page.locator('[data-test=speed]').blur()

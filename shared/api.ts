@@ -11,7 +11,7 @@ import type { WatchProfile } from '../core/wrist/program/profile'
 import type { Program } from '../core/wrist/program/program'
 import type { SlotState } from '../core/wrist/link/protocol'
 import type { NamingSchool, PushAct, PushingSchool } from '../core/wrist/link/schools'
-import type { SlotStanding, StaleReason } from '../core/wrist/link/standing'
+import type { SlotStatus, StaleReason } from '../core/wrist/link/slot-status'
 
 export interface KeptAthlete {
   number: number
@@ -35,7 +35,7 @@ export interface KeptSession {
   /** The words as pasted, where there were some. */
   source: string | null
   tags: string[]
-  waved: string[]
+  dismissed: string[]
   isArchived: boolean
 }
 
@@ -52,7 +52,7 @@ export interface ShelfRow {
   isArchived: boolean
   /** Other sessions of its family, and others with the same rows. */
   variants: number
-  twins: number
+  duplicates: number
 }
 
 export type ShelfSort = 'newest' | 'title' | 'shortest' | 'longest'
@@ -92,7 +92,7 @@ export interface KeptWatch {
 
 export interface SlotRow {
   slot: number
-  standing: SlotStanding
+  status: SlotStatus
   generation: number
   holds: string | null
   by: SlotState['by']
@@ -188,7 +188,7 @@ export type Felt = NonNullable<Recording['felt']>
 export type LinkKind = 'cable' | 'radio'
 
 /** How a link to a watch behaves: slow, lossy or cut. A real fault, met by both sides. */
-export interface LinkManner {
+export interface LinkFaults {
   /** Milliseconds that every message takes, each way, and how much more it may take. */
   delay: number
   jitter: number
@@ -223,5 +223,5 @@ export interface Glass {
   recordingsWaiting: number
   speed: number
   look: boolean
-  links: Record<LinkKind, LinkManner>
+  links: Record<LinkKind, LinkFaults>
 }

@@ -34,8 +34,8 @@ describe('what keys do to a row', () => {
     expect(after('\u22121 round', '3')![4]).toBe('1 times')
     expect(blockAt(session, '1')).toBeNull()
     expect(after('+1 round', '1')).toBeNull()
-    expect(after('Last recovery', '2.2')![1]).toBe('3 times')
-    expect(after('Unwrap', '3.1')!.slice(-2)).toEqual(['1:00', 'cool-down 5:00'])
+    expect(after('Drop last recovery', '2.2')![1]).toBe('3 times')
+    expect(after('Ungroup', '3.1')!.slice(-2)).toEqual(['1:00', 'cool-down 5:00'])
   })
 
   it('have a key each, none twice', () => {

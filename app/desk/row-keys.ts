@@ -51,22 +51,22 @@ function count(session: Session, path: string, by: number): Edit | null {
 export const rowActions: readonly RowAction[] = [
   { name: 'Up', key: 'Alt-ArrowUp', shown: 'Alt \u2191', edit: up },
   { name: 'Down', key: 'Alt-ArrowDown', shown: 'Alt \u2193', edit: down },
-  { name: 'Again', key: 'Alt-d', shown: 'Alt D', edit: (_, at) => ({ do: 'duplicate', at }) },
+  { name: 'Duplicate', key: 'Alt-d', shown: 'Alt D', edit: (_, at) => ({ do: 'duplicate', at }) },
   { name: 'Split', key: 'Alt-s', shown: 'Alt S', edit: (_, at) => ({ do: 'split', at }) },
-  { name: 'Repeat it', key: 'Alt-w', shown: 'Alt W', edit: (_, at) => ({ do: 'wrap', from: at, to: at, times: 2 }) },
+  { name: 'Repeat', key: 'Alt-w', shown: 'Alt W', edit: (_, at) => ({ do: 'wrap', from: at, to: at, times: 2 }) },
   {
-    name: 'Unwrap',
+    name: 'Ungroup',
     key: 'Alt-Shift-w',
     shown: 'Alt Shift W',
     edit: (session, at) => {
       const block = blockAt(session, at)
-      return block && { do: 'unwrap', at: block.path }
+      return block && { do: 'ungroup', at: block.path }
     },
   },
   { name: '+1 round', key: 'Alt-=', shown: 'Alt +', edit: (session, at) => count(session, at, 1) },
   { name: '\u22121 round', key: 'Alt--', shown: 'Alt \u2212', edit: (session, at) => count(session, at, -1) },
   {
-    name: 'Last recovery',
+    name: 'Drop last recovery',
     key: 'Alt-l',
     shown: 'Alt L',
     edit: (session, at) => {
@@ -74,8 +74,8 @@ export const rowActions: readonly RowAction[] = [
       return block && { do: 'drop-last', at: block.path }
     },
   },
-  { name: 'On / off', key: 'Alt-o', shown: 'Alt O', edit: (_, at) => ({ do: 'off', at }) },
+  { name: 'Switch off', key: 'Alt-o', shown: 'Alt O', edit: (_, at) => ({ do: 'off', at }) },
   { name: 'Harder copy', key: 'Alt-h', shown: 'Alt H', edit: (_, at) => ({ do: 'harder', at, shift: { by: 3, unit: '%' } }) },
   { name: 'Easier copy', key: 'Alt-Shift-h', shown: 'Alt Shift H', edit: (_, at) => ({ do: 'harder', at, shift: { by: -3, unit: '%' } }) },
-  { name: 'Take away', key: 'Alt-Backspace', shown: 'Alt \u232B', edit: (_, at) => ({ do: 'remove', at }) },
+  { name: 'Delete', key: 'Alt-Backspace', shown: 'Alt \u232B', edit: (_, at) => ({ do: 'delete', at }) },
 ]

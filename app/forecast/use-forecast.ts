@@ -1,5 +1,5 @@
 import type { Standpoint } from '~~/core/athlete/standpoint'
-import type { NudgePicture, Toll } from '~~/core/forecast/forecast'
+import type { NudgePicture, SessionForecast } from '~~/core/forecast/forecast'
 import type { Nudging } from '~~/core/nudge/nudging'
 import type { Session } from '~~/core/session/document'
 import type { Answer, Question } from '~/workers/messages'
@@ -13,8 +13,8 @@ const progressStep = 0.1
 
 /** The forecast of the session on the desk, made in a worker and made anew when the session, the athlete or the watch changes. */
 export function useForecast(session: () => Session | undefined, standpoint: () => Standpoint, nudging: () => Nudging) {
-  /** The toll with the session that it is of: the one on the desk may have gone on. */
-  const tolled = shallowRef<{ toll: Toll; session: Session } | null>(null)
+  /** The forecast with the session that it is of: the one on the desk may have gone on. */
+  const made = shallowRef<{ forecast: SessionForecast; session: Session } | null>(null)
   let askedFor: Session | undefined
   const picture = shallowRef<NudgePicture | null>(null)
   /** Share done of what is being reckoned; null when nothing is. */
@@ -28,7 +28,7 @@ export function useForecast(session: () => Session | undefined, standpoint: () =
 
   function hear({ data }: MessageEvent<Answer>) {
     if (data.id !== id) return
-    if (data.kind === 'toll' && askedFor) tolled.value = { toll: data.toll, session: askedFor }
+    if (data.kind === 'forecast' && askedFor) made.value = { forecast: data.forecast, session: askedFor }
     if (data.kind === 'progress' && (progress.value === null || data.share - progress.value >= progressStep)) progress.value = data.share
     if (data.kind === 'failed') problem.value = data.problem
     if (data.kind === 'nudges') picture.value = data.picture
@@ -42,7 +42,7 @@ export function useForecast(session: () => Session | undefined, standpoint: () =
     problem.value = ''
     if (!asked || asked.items.length === 0) {
       send({ kind: 'stop' })
-      tolled.value = null
+      made.value = null
       picture.value = null
       progress.value = null
       return
@@ -77,5 +77,5 @@ export function useForecast(session: () => Session | undefined, standpoint: () =
   watchDebounced([session, standpoint, nudging], () => ask(), { debounce: askAfter })
   onMounted(() => ask())
   onBeforeUnmount(() => worker?.terminate())
-  return { tolled, picture, progress, runs, problem, ask, stop }
+  return { made, picture, progress, runs, problem, ask, stop }
 }

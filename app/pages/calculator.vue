@@ -4,7 +4,7 @@ import { movementOf } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
 import { dropOnDesk, parseDistance, showDistance, showTime, speedUnits } from '~/calculator/typed'
 
-useHead({ title: 'Reckoner · Agonis' })
+useHead({ title: 'Calculator · Agonis' })
 const athletes = useAthleteStore()
 onMounted(() => (athletes.isLoaded ? undefined : athletes.load().catch(() => {})))
 
@@ -77,7 +77,7 @@ const print = () => window.print()
 <template>
   <div class="page reckoner">
     <div class="head">
-      <h1>Reckoner</h1>
+      <h1>Calculator</h1>
       <button class="act noprint" @click="print">Print</button>
     </div>
     <form class="known" aria-label="Distance, time and pace" @submit.prevent>
@@ -133,12 +133,12 @@ const print = () => window.print()
     <p v-else-if="!reading.ok" class="faint">It takes {{ reading.missing }}.</p>
     <p v-else class="faint">Type any two; the third, in italics, follows from the two typed last.</p>
     <div v-if="movement" class="tables">
-      <ReckonerSplits :movement="movement" :sport="sport" :unit="unit" />
-      <ReckonerEquivalents v-if="sport !== 'ride'" :movement="movement" :sport="sport" :unit="unit" :athlete="athletes.athlete" />
-      <ReckonerTreadmill v-if="sport === 'run'" :speed="movement.speed" :unit="unit" />
-      <ReckonerLanes v-if="sport === 'run'" :speed="movement.speed" />
-      <ReckonerSendOffs v-if="sport === 'swim'" :speed="movement.speed" />
-      <ReckonerFuel :seconds="movement.seconds" />
+      <CalculatorSplits :movement="movement" :sport="sport" :unit="unit" />
+      <CalculatorEquivalents v-if="sport !== 'ride'" :movement="movement" :sport="sport" :unit="unit" :athlete="athletes.athlete" />
+      <CalculatorTreadmill v-if="sport === 'run'" :speed="movement.speed" :unit="unit" />
+      <CalculatorLanes v-if="sport === 'run'" :speed="movement.speed" />
+      <CalculatorSendOffs v-if="sport === 'swim'" :speed="movement.speed" />
+      <CalculatorFuel :seconds="movement.seconds" />
     </div>
   </div>
 </template>

@@ -100,7 +100,7 @@ const sections = [
   ['benchmarks', 'Benchmarks'],
   ['numbers', 'What follows'],
   ['zones', 'Zones'],
-  ['set', 'Numbers, units, schools'],
+  ['set', 'Numbers, units, ways'],
   ['steadiness', 'Steadiness'],
   ['history', 'History'],
 ] as const
@@ -218,7 +218,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         </p>
         <p class="faint small">What a bare zone 4 is taken for.</p>
       </section>
-      <MeWristSchools :athlete="athletes.athlete" @keep="keep" />
+      <MeWays :athlete="athletes.athlete" @keep="keep" />
     </div>
 
     <h2 id="steadiness">Steadiness</h2>

@@ -228,7 +228,7 @@ onBeforeUnmount(() => {
       <p v-if="said && !run" class="said note" role="status">{{ said }}</p>
       <template v-if="!run">
         <h1>This phone as a watch</h1>
-        <p class="faint"><NuxtLink to="/wrist">to the Wrist</NuxtLink> · <NuxtLink to="/log">to the log</NuxtLink></p>
+        <p class="faint"><NuxtLink to="/watches">to Watches</NuxtLink> · <NuxtLink to="/log">to the log</NuxtLink></p>
         <section>
           <h2>On it</h2>
           <p v-if="held.length === 0" class="faint">Nothing yet.</p>

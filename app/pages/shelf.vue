@@ -153,7 +153,7 @@ onMounted(() =>
       <button class="plain" :aria-pressed="search.split(' ').includes('families')" data-test="families" @click="find('families')">
         families
       </button>
-      <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">put away</button>
+      <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</button>
       <span class="files">
         <label class="plain take"
           >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip" data-test="import" @change="takeIn"
@@ -198,7 +198,9 @@ onMounted(() =>
           <tr v-for="row in rows" :key="row.id">
             <td class="title">
               <NuxtLink :to="`/desk/${row.id}`">{{ row.title }}</NuxtLink>
-              <span v-if="row.twins > 0" class="doubt kin">same content as {{ row.twins }} other{{ row.twins > 1 ? 's' : '' }}</span>
+              <span v-if="row.duplicates > 0" class="doubt kin"
+                >same content as {{ row.duplicates }} other{{ row.duplicates > 1 ? 's' : '' }}</span
+              >
               <button
                 v-if="row.variants > 0"
                 class="plain kin"
@@ -232,11 +234,8 @@ onMounted(() =>
               </button>
               <NuxtLink :to="`/card/${row.id}`" :aria-label="`${row.title} on paper`">paper</NuxtLink>
               <a :href="`/api/sessions/${row.id}/export?as=json`" download :aria-label="`Give out ${row.title}`">give out</a>
-              <button
-                class="plain"
-                :aria-label="row.isArchived ? `Bring back ${row.title}` : `Put away ${row.title}`"
-                @click="archive(row)">
-                {{ row.isArchived ? 'bring back' : 'put away' }}
+              <button class="plain" :aria-label="row.isArchived ? `Bring back ${row.title}` : `Archive ${row.title}`" @click="archive(row)">
+                {{ row.isArchived ? 'bring back' : 'archive' }}
               </button>
               <button class="plain" :aria-label="`Remove ${row.title}`" @click="remove(row)">remove</button>
             </td>
@@ -245,7 +244,7 @@ onMounted(() =>
       </table>
     </div>
     <p class="faint foot">
-      {{ rows.length }} of {{ total }}. A + beside the time: steps that end by a press are counted by habit.
+      {{ rows.length }} of {{ total }}. A + beside the time: steps that end by a press are estimated.
       <button v-if="rows.length < total" class="plain" @click="guarded(() => load(rows.length))">Show more</button>
     </p>
   </div>

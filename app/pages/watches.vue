@@ -2,9 +2,9 @@
 import { aboutWords } from '~/watches/words'
 import type { LinkKind, SlotComparison, SlotRow, TransferState, WatchState } from '~~/shared/api'
 
-useHead({ title: 'Wrist · Agonis' })
+useHead({ title: 'Watches · Agonis' })
 const route = useRoute()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const chosen = ref('')
 const state = ref<WatchState | null>(null)
 const sendings = ref<TransferState[]>([])
@@ -51,7 +51,7 @@ const letGo = (row: SlotRow) =>
     await look()
   })
 function sendAgain(row: SlotRow) {
-  if (row.standing === 'edited' && !askToLose(row)) return
+  if (row.status === 'edited' && !askToLose(row)) return
   return guarded(async () => {
     await wrist.send(chosen.value, row.should!.sessionId!, row.by === 'hand')
     await look()
@@ -62,9 +62,9 @@ const resume = (id: string) =>
     await wrist.resume(id)
     await look()
   })
-const callOff = (id: string) =>
+const cancelSending = (id: string) =>
   guarded(async () => {
-    await wrist.callOff(id)
+    await wrist.cancelSending(id)
     await look()
   })
 const collect = () =>
@@ -110,14 +110,14 @@ watch(
   (isNow, wasBefore) => isNow && wasBefore === false && lookAgain(),
 )
 
-const order: SlotRow['standing'][] = ['missing', 'edited', 'stale', 'leaving', 'extra', 'equal']
+const order: SlotRow['status'][] = ['missing', 'edited', 'stale', 'leaving', 'extra', 'equal']
 const used = computed(() =>
   (state.value?.rows ?? [])
-    .filter(row => row.standing !== 'empty')
-    .sort((a, b) => order.indexOf(a.standing) - order.indexOf(b.standing) || a.slot - b.slot),
+    .filter(row => row.status !== 'empty')
+    .sort((a, b) => order.indexOf(a.status) - order.indexOf(b.status) || a.slot - b.slot),
 )
-const free = computed(() => state.value?.rows.filter(row => row.standing === 'empty').length ?? 0)
-const differing = computed(() => used.value.filter(row => row.standing !== 'equal').length)
+const free = computed(() => state.value?.rows.filter(row => row.status === 'empty').length ?? 0)
+const differing = computed(() => used.value.filter(row => row.status !== 'equal').length)
 const shown = computed(() => {
   const live = wrist.transfer?.watchId === chosen.value ? wrist.transfer : null
   return live ? [live, ...sendings.value.filter(entry => entry.id !== live.id)] : sendings.value
@@ -133,7 +133,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
 
 <template>
   <div class="page">
-    <h1>Wrist</h1>
+    <h1>Watches</h1>
     <div class="watches" role="group" aria-label="Watches">
       <button
         v-for="entry in wrist.watches"
@@ -147,7 +147,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       <button class="plain" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</button>
       <NuxtLink to="/phone">this phone as a watch</NuxtLink>
     </div>
-    <WristAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
+    <WatchesAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
     <div v-if="kept" class="bar">
       <label
         >Link
@@ -164,24 +164,24 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       <button class="act" :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
         Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}
       </button>
-      <NuxtLink :to="`/watch/${chosen}`">its glass and buttons</NuxtLink>
+      <NuxtLink :to="`/standin/${chosen}`">its glass and buttons</NuxtLink>
       <button class="plain" @click="forget">forget this watch</button>
     </div>
     <p v-if="problem" class="said error" role="alert" data-test="problem">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button class="plain" @click="lookAgain">Try again</button>
     </p>
-    <WristPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
+    <WatchesPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
     <p v-if="state?.wasReset" class="said ask">
       This watch has been reset since it was last seen: what it should hold is missing there and can be sent again.
     </p>
     <p v-if="clockWords" class="said ask">{{ clockWords }}</p>
     <p v-if="said" class="said note" role="status" data-test="said">{{ said }}</p>
-    <WristSendingRow
+    <WatchesSendingRow
       v-for="sending in shown"
       :key="sending.id"
       :sending="sending"
       @resume="resume(sending.id)"
-      @call-off="callOff(sending.id)" />
+      @cancel="cancelSending(sending.id)" />
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">
       No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.
     </p>
@@ -193,7 +193,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
             : `${used.length} in use, ${free} free. ${differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`}`
         }}
       </p>
-      <WristSlotTable
+      <WatchesSlotTable
         v-if="used.length > 0"
         :rows="used"
         :is-busy="isBusy"
@@ -201,11 +201,11 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
         @send="sendAgain"
         @clear="clear"
         @let-go="letGo" />
-      <WristReadBack v-if="compared" :compared="compared" />
-      <WristPush :key="chosen" :watch-id="chosen" @pushed="lookAgain" />
+      <WatchesReadBack v-if="compared" :compared="compared" />
+      <WatchesPush :key="chosen" :watch-id="chosen" @pushed="lookAgain" />
     </template>
     <template v-if="kept">
-      <WristAbility :watch="kept" @changed="lookAgain" />
+      <WatchesAbility :watch="kept" @changed="lookAgain" />
       <section v-if="Object.keys(kept.standing).length > 0" class="standing">
         <h2>Standing choices</h2>
         <ul>

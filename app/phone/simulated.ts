@@ -11,7 +11,7 @@ import { ledBy, noPress, ownPresses } from '~~/standin/body/rehearse'
 
 const start = { lat: 58.93, lon: 5.62 }
 const metresPerDegree = 111_195
-const manner = { bias: 0 }
+const behaviour = { bias: 0 }
 
 /** What the simulated sensors send in a second: the same bytes that real ones send, and a position. */
 export interface Sent {
@@ -30,7 +30,7 @@ export function simulatedWearer(athlete: Athlete, seed: number) {
     heed: (cues: readonly Cue[]) => (body = heed(body, cues)),
     second(program: Program, state: EngineState): Sent {
       const led = ledBy(program, state, athlete)
-      const lived = live(body, led, 1, random, manner)
+      const lived = live(body, led, 1, random, behaviour)
       body = lived.body
       const { reading } = lived
       const cadence = reading.cadence ?? 0
@@ -45,7 +45,7 @@ export function simulatedWearer(athlete: Athlete, seed: number) {
         ...(led.sport === 'ride' ? ['cycling-power' as const] : led.sport === 'run' ? ['running-speed' as const] : []),
       ]
       const felt = { bpm: reading.heartRate ?? 0, watts: reading.power ?? 0, cadence, speed: body.speed, crank }
-      const own = ownPresses(program, state, press, athlete, random, manner)
+      const own = ownPresses(program, state, press, athlete, random, behaviour)
       press = own.press
       return {
         messages: kinds.flatMap(kind => decodeSensor(kind, encodeSensor(kind, felt)) ?? []),

@@ -42,7 +42,7 @@ export const useDeskStore = defineStore('desk', () => {
   const source = ref<string | null>(null)
   const base = ref(0)
   const tags = ref<string[]>([])
-  const waved = ref<string[]>([])
+  const dismissed = ref<string[]>([])
   const minutesToday = ref<number | null>(null)
   const keeping = ref<Keeping>({ state: 'empty' })
   let tab = ''
@@ -59,7 +59,7 @@ export const useDeskStore = defineStore('desk', () => {
   const lineOf = (path: string) => places.value.get(path)?.line ?? null
   const known = computed(() => (reckoning.value ? knownSeconds(reckoning.value) : 0))
   const hard = computed(() => (session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.standpoint) : 0))
-  const advice = computed(() =>
+  const suggestions = computed(() =>
     session.value && reckoning.value && reading.value.sessions.length === 1
       ? advise(
           session.value,
@@ -115,7 +115,7 @@ export const useDeskStore = defineStore('desk', () => {
     })
     if (id.value !== wanted) return
     tags.value = kept?.tags ?? []
-    waved.value = kept?.waved ?? []
+    dismissed.value = kept?.dismissed ?? []
     const own = keptDraft(wanted, tab)
     const left = await leftBehind(wanted, kept?.script)
     const first = own ?? left
@@ -232,19 +232,19 @@ export const useDeskStore = defineStore('desk', () => {
   }
 
   /** Waits until the words are on the server, for what needs them there. */
-  async function settleSave(): Promise<boolean> {
+  async function flush(): Promise<boolean> {
     clearTimeout(timer)
     await save()
     return keeping.value.state === 'there'
   }
 
-  async function waveOff(keys: string[]) {
-    waved.value = keys
-    if (await settleSave()) await api(`/sessions/${id.value}/waved`, { method: 'PUT', body: { waved: keys } })
+  async function dismiss(keys: string[]) {
+    dismissed.value = keys
+    if (await flush()) await api(`/sessions/${id.value}/dismissed`, { method: 'PUT', body: { dismissed: keys } })
   }
 
   async function setTags(wanted: string[]) {
-    if (!(await settleSave())) return
+    if (!(await flush())) return
     tags.value = (await api<{ tags: string[] }>(`/sessions/${id.value}/tags`, { method: 'PUT', body: { tags: wanted } })).tags
   }
 
@@ -254,7 +254,7 @@ export const useDeskStore = defineStore('desk', () => {
     source,
     base,
     tags,
-    waved,
+    dismissed,
     minutesToday,
     keeping,
     read,
@@ -266,15 +266,15 @@ export const useDeskStore = defineStore('desk', () => {
     lineOf,
     known,
     hard,
-    advice,
+    suggestions,
     open,
     type,
     paste,
     dropSource,
     save,
     settle,
-    settleSave,
-    waveOff,
+    flush,
+    dismiss,
     setTags,
   }
 })

@@ -3,7 +3,7 @@ import type { KeptWatch, LinkKind, TransferState } from '~~/shared/api'
 const followEvery = 250
 
 /** The athlete's watches, and the sending that is being followed. */
-export const useWristStore = defineStore('wrist', () => {
+export const useWatchesStore = defineStore('wrist', () => {
   const watches = ref<KeptWatch[]>([])
   const transfer = ref<TransferState | null>(null)
 
@@ -28,7 +28,7 @@ export const useWristStore = defineStore('wrist', () => {
   const send = async (watchId: string, session: string, over = false) =>
     follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, over } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
-  const callOff = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
+  const cancelSending = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
 
   const taken = (changed: KeptWatch) => {
     watches.value = watches.value.map(watch => (watch.id === changed.id ? changed : watch))
@@ -52,5 +52,5 @@ export const useWristStore = defineStore('wrist', () => {
     await change(id, { standing: way === null ? others : { ...others, [about]: way } })
   }
 
-  return { watches, transfer, load, preferred, follow, send, resume, callOff, change, pair, add, forget, stand }
+  return { watches, transfer, load, preferred, follow, send, resume, cancelSending, change, pair, add, forget, stand }
 })

@@ -9,18 +9,18 @@ const staleWords = {
 } as const
 
 /** How a slot stands, in words. */
-export function standingWords(row: Pick<SlotRow, 'standing' | 'stale' | 'by'>): string {
-  switch (row.standing) {
+export function slotStatusWords(row: Pick<SlotRow, 'status' | 'stale' | 'by'>): string {
+  switch (row.status) {
     case 'equal':
       return 'equal'
     case 'stale':
       return `older: ${row.stale.map(reason => staleWords[reason]).join(', ') || 'the session has changed'}`
     case 'edited':
-      return 'changed on the watch'
+      return 'changed there'
     case 'missing':
-      return 'missing there'
+      return 'missing'
     case 'extra':
-      return row.by === 'hand' ? 'made on the watch' : 'there, but not sent from here'
+      return row.by === 'hand' ? 'made there' : 'there, but not sent from here'
     case 'leaving':
       return 'asked to be cleared, still there'
     case 'empty':
@@ -28,8 +28,8 @@ export function standingWords(row: Pick<SlotRow, 'standing' | 'stale' | 'by'>): 
   }
 }
 
-export const standingClass = (row: Pick<SlotRow, 'standing'>): string =>
-  row.standing === 'equal' ? 'good' : row.standing === 'stale' || row.standing === 'extra' || row.standing === 'leaving' ? 'doubt' : 'bad'
+export const slotStatusClass = (row: Pick<SlotRow, 'status'>): string =>
+  row.status === 'equal' ? 'good' : row.status === 'stale' || row.status === 'extra' || row.status === 'leaving' ? 'doubt' : 'bad'
 
 /** One thing that pushing would do, in words. */
 export function actWords(act: PushAct): string {

@@ -1,4 +1,4 @@
-import { picturingNudges, tollOf } from '~~/core/forecast/forecast'
+import { picturingNudges, forecastOf } from '~~/core/forecast/forecast'
 import type { Answer, Question } from './messages'
 
 /** The question being answered; a newer one takes its place at the next breath. */
@@ -7,7 +7,7 @@ const tell = (answer: Answer) => self.postMessage(answer)
 const breath = () => new Promise(resolve => setTimeout(resolve, 0))
 
 async function answer({ id, session, standpoint, nudging, runs }: Extract<Question, { kind: 'ask' }>): Promise<void> {
-  tell({ kind: 'toll', id, toll: tollOf(session, standpoint) })
+  tell({ kind: 'forecast', id, forecast: forecastOf(session, standpoint) })
   const picturing = picturingNudges(session, standpoint, nudging, { runs })
   for (let step = picturing.next(); ; step = picturing.next()) {
     if (step.done) return tell({ kind: 'nudges', id, picture: step.value })

@@ -1,5 +1,5 @@
 import { readScript } from '../../core/script/reader/read-script'
-import { BadInput, readText } from '../input'
+import { BadInput, readText } from '../files'
 import { standpointIn } from '../standpoint'
 import type { Values } from '../usage'
 import { hintsIn, WrongUse, write } from '../usage'

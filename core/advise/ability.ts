@@ -12,7 +12,7 @@ import { printTarget } from '../script/print-target'
 import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
 import { remembered } from '../session/settled'
-import type { Thought } from './suggestion'
+import type { UnkeyedSuggestion } from './suggestion'
 
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
 export function shownFor(standpoint: Standpoint, sport: Sport, seconds: number): number | null {
@@ -44,7 +44,7 @@ const defined = (easiest: number | undefined, hardest: number | undefined): Band
   ...(hardest === undefined ? {} : { hardest }),
 })
 
-function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sport: Sport): Thought | null {
+function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sport: Sport): UnkeyedSuggestion | null {
   const { target, seconds } = entry
   const easiest = target?.easiest ?? target?.hardest ?? null
   const isSpeed = target?.unit === 'm/s' || (target?.unit === 'W' && sport === 'ride')
@@ -59,7 +59,7 @@ function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sp
   return {
     code: 'beyond-shown',
     path: entry.path,
-    said: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
+    message: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
     fixes:
       words === null
         ? []
@@ -106,14 +106,14 @@ const heldWords = remembered((step: Step, standpoint: Standpoint, sport: Sport):
   return printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
 })
 
-function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Sport): Thought | null {
+function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Sport): UnkeyedSuggestion | null {
   const words = heldWords(step, standpoint, sport)
   return words === null
     ? null
     : {
         code: 'narrow-band',
         path,
-        said: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`,
+        message: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`,
         fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }],
       }
 }
@@ -123,9 +123,9 @@ function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Spo
  *
  * @param atMost so many of each kind, from the first row on
  */
-export function abilityAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint, atMost: number): Thought[] {
-  const beyond: Thought[] = []
-  const narrow: Thought[] = []
+export function abilityAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint, atMost: number): UnkeyedSuggestion[] {
+  const beyond: UnkeyedSuggestion[] = []
+  const narrow: UnkeyedSuggestion[] = []
   for (const entry of reckoning.flat) {
     if (beyond.length >= atMost && narrow.length >= atMost) break
     if (entry.round.some(count => count > 1)) continue

@@ -64,7 +64,7 @@ describe('what a training partner would remark on', () => {
   })
 
   it('says how long two recoveries are together', () => {
-    expect(about(read('1:00\nrecovery 2:00\nrest 4:00\n1:00'))[0]!.said).toMatch(/6:00 in all/)
+    expect(about(read('1:00\nrecovery 2:00\nrest 4:00\n1:00'))[0]!.message).toMatch(/6:00 in all/)
   })
 
   it("takes a band for narrow by the steadiness that the athlete's own recordings have told", () => {
@@ -97,7 +97,7 @@ describe('what a training partner would remark on', () => {
   it('says when the day is too short', () => {
     const [advice] = about(read('1:30:00 @ easy effort'), { secondsToday: 3600 })
     expect(advice).toMatchObject({ code: 'over-time', path: null })
-    expect(advice!.said).toMatch(/30 min too long/)
+    expect(advice!.message).toMatch(/30 min too long/)
     expect(about(read('50:00 @ easy effort'), { secondsToday: 3600 })).toEqual([])
   })
 
@@ -112,7 +112,7 @@ describe('what a training partner would remark on', () => {
     fc.assert(
       fc.property(arbitrarySession, fc.constantFrom(ilse, unknownAthlete), (session, athlete) => {
         for (const advice of about(session, { secondsToday: 1800 }, athlete)) {
-          expect(advice.said).not.toMatch(/NaN|Infinity|undefined|null/)
+          expect(advice.message).not.toMatch(/NaN|Infinity|undefined|null/)
           for (const fix of advice.fixes) expect(apply(session, fix.edits[0]!, nobody)).toMatchObject({ ok: true })
         }
       }),

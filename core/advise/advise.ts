@@ -1,4 +1,4 @@
-import type { Advice, AdviceCode, Thought } from './suggestion'
+import type { Suggestion, SuggestionCode, UnkeyedSuggestion } from './suggestion'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt } from '../session/item-path'
 import { sayDuration } from '../quantity/time'
@@ -9,7 +9,7 @@ import { abilityAdvice } from './ability'
 import { shapeAdvice } from './shape'
 import { unitAdvice } from './units'
 
-export interface AdviceOptions {
+export interface SuggestionOptions {
   /** Seconds that the athlete has today. */
   secondsToday?: number
 }
@@ -29,7 +29,7 @@ const wordsOf = (item: Item | null): string => {
   }
 }
 
-function timeAdvice(reckoning: Reckoning, options: AdviceOptions): Thought[] {
+function timeAdvice(reckoning: Reckoning, options: SuggestionOptions): UnkeyedSuggestion[] {
   const { likely } = reckoning.seconds
   if (options.secondsToday === undefined || likely === null || likely <= options.secondsToday) return []
   return [
@@ -37,7 +37,7 @@ function timeAdvice(reckoning: Reckoning, options: AdviceOptions): Thought[] {
       code: 'over-time',
       path: null,
       fixes: [],
-      said: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
+      message: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
     },
   ]
 }
@@ -61,14 +61,14 @@ function byPath(one: string | null, other: string | null): number {
  *
  * @param reckoning of the same session and athlete
  */
-export function advise(session: Session, reckoning: Reckoning, standpoint: Standpoint, options: AdviceOptions = {}): Advice[] {
+export function advise(session: Session, reckoning: Reckoning, standpoint: Standpoint, options: SuggestionOptions = {}): Suggestion[] {
   const thoughts = [
     ...timeAdvice(reckoning, options),
     ...shapeAdvice(session, reckoning, standpoint),
     ...abilityAdvice(session, reckoning, standpoint, alikeAtMost),
     ...unitAdvice(session),
   ]
-  const counts = new Map<AdviceCode, number>()
+  const counts = new Map<SuggestionCode, number>()
   return thoughts
     .filter(thought => {
       const count = (counts.get(thought.code) ?? 0) + 1

@@ -8,7 +8,7 @@ import { onEffortAxis } from '../reckon/sheet'
 import { toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, Item, Session, Sport, Step } from '../session/document'
-import type { Thought } from './suggestion'
+import type { UnkeyedSuggestion } from './suggestion'
 
 const isOff = (item: Item) => (item.kind === 'step' || item.kind === 'block') && item.off === true
 function isRecovery(item: Item | undefined): item is Step {
@@ -35,7 +35,7 @@ function twoInARow(first: Step, second: Step): string {
 }
 
 /** What stands before and after each other: recoveries that nobody adds up. */
-function recoveries(items: readonly Item[], prefix: string, into: Thought[]): void {
+function recoveries(items: readonly Item[], prefix: string, into: UnkeyedSuggestion[]): void {
   for (let index = nextActive(items, 0); index < items.length;) {
     const item = items[index]!
     const nextIndex = nextActive(items, index + 1)
@@ -46,10 +46,10 @@ function recoveries(items: readonly Item[], prefix: string, into: Thought[]): vo
       into.push({
         code: 'two-recoveries',
         path: nextPath,
-        said: twoInARow(item, next),
+        message: twoInARow(item, next),
         fixes: isAddable
           ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }]
-          : [{ label: 'take this one away', edits: [{ do: 'remove', at: nextPath }] }],
+          : [{ label: 'take this one away', edits: [{ do: 'delete', at: nextPath }] }],
       })
     }
     const trailing = trailingRecovery(item)
@@ -67,16 +67,16 @@ function nextActive(items: readonly Item[], from: number): number {
 }
 
 /** What a block's trailing recovery comes to after its last round. */
-function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isOutermost: boolean): Thought[] {
-  const fixes: Thought['fixes'] = [{ label: 'leave it out after the last round', edits: [{ do: 'drop-last', at: path }] }]
-  if (isRecovery(after)) return [{ code: 'two-recoveries', path, said: `after the last round, ${twoInARow(trailing, after)}`, fixes }]
+function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isOutermost: boolean): UnkeyedSuggestion[] {
+  const fixes: UnkeyedSuggestion['fixes'] = [{ label: 'leave it out after the last round', edits: [{ do: 'drop-last', at: path }] }]
+  if (isRecovery(after)) return [{ code: 'two-recoveries', path, message: `after the last round, ${twoInARow(trailing, after)}`, fixes }]
   const isNeedless = isOutermost && (after === undefined || ('role' in after && after.role === 'cool-down'))
   return isNeedless
     ? [
         {
           code: 'needless-last-recovery',
           path,
-          said: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`,
+          message: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`,
           fixes,
         },
       ]
@@ -86,28 +86,28 @@ function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isO
 const hourSeconds = 3600
 
 /** A length that is likelier a slip: hours typed for minutes, kilometres for metres. */
-function slip(step: Step, isRepeated: boolean): { said: string; end: string } | null {
+function slip(step: Step, isRepeated: boolean): { message: string; end: string } | null {
   const { end } = step
   const isPause = step.role === 'rest' || step.role === 'recovery'
   if (end.on === 'time') {
     if (end.seconds >= hourSeconds && (isPause || (isRepeated && end.seconds > 1.5 * hourSeconds)))
       return {
-        said: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`,
+        message: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`,
         end: formatTime(end.seconds / 60),
       }
-    if (end.seconds < 5) return { said: `${formatTime(end.seconds)} is over before it can be told`, end: formatTime(end.seconds * 60) }
+    if (end.seconds < 5) return { message: `${formatTime(end.seconds)} is over before it can be told`, end: formatTime(end.seconds * 60) }
   }
   if (end.on === 'distance') {
     const metres = toMetres(end)
     const isLong = metres > 60_000 || (isPause && metres > 5000) || (isRepeated && metres > 30_000)
     if (isLong && (end.unit === 'km' || end.unit === 'mi'))
-      return { said: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
-    if (metres < 10) return { said: `${printEnd(end)} is over in a moment`, end: `${end.value} km` }
+      return { message: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
+    if (metres < 10) return { message: `${printEnd(end)} is over in a moment`, end: `${end.value} km` }
   }
   return null
 }
 
-function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', inBlock: boolean, into: Thought[]): void {
+function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', inBlock: boolean, into: UnkeyedSuggestion[]): void {
   items.forEach((item, index) => {
     if (isOff(item)) return
     if (item.kind === 'block') slips(item.items, `${prefix}${index + 1}.`, sport, inBlock || (item.repeat.times ?? 2) > 1, into)
@@ -118,14 +118,14 @@ function slips(items: readonly Item[], prefix: string, sport: Sport | 'multi', i
     into.push({
       code: 'implausible',
       path,
-      said: found.said,
+      message: found.message,
       fixes: [{ label: found.end, edits: [{ do: 'end', at: path, words: found.end }] }],
     })
   })
 }
 
 /** A step that waits for the button while others of its round follow by themselves. */
-function presses(items: readonly Item[], prefix: string, block: Block | null, usual: number, into: Thought[]): void {
+function presses(items: readonly Item[], prefix: string, block: Block | null, usual: number, into: UnkeyedSuggestion[]): void {
   items.forEach((item, index) => {
     if (isOff(item)) return
     if (item.kind === 'block' || item.kind === 'leg')
@@ -136,7 +136,7 @@ function presses(items: readonly Item[], prefix: string, block: Block | null, us
       into.push({
         code: 'press-in-block',
         path,
-        said: 'waits for the button in the middle of a repeat',
+        message: 'waits for the button in the middle of a repeat',
         fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }],
       })
     }
@@ -153,7 +153,7 @@ export function shareOf(entry: ReckonedStep, standpoint: Standpoint, sport: Spor
   return band && (band.low + band.high) / 2
 }
 
-function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, into: Thought[]): void {
+function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, into: UnkeyedSuggestion[]): void {
   const sport = session.sport as Sport
   const shares = reckoning.flat.map(entry => shareOf(entry, standpoint, sport) ?? 0)
   const [first] = reckoning.flat
@@ -162,7 +162,7 @@ function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, 
     into.push({
       code: 'no-warm-up',
       path: '1',
-      said: 'the first step is very hard, with nothing easy before it',
+      message: 'the first step is very hard, with nothing easy before it',
       fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }],
     })
   }
@@ -174,15 +174,15 @@ function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, 
     into.push({
       code: 'no-easy-after',
       path: reckoning.flat[last]!.path,
-      said: `${sayDuration(hard)} of hard work, and nothing easy after it`,
+      message: `${sayDuration(hard)} of hard work, and nothing easy after it`,
       fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }],
     })
   }
 }
 
 /** What the order and the lengths of the steps suggest. */
-export function shapeAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint): Thought[] {
-  const thoughts: Thought[] = []
+export function shapeAdvice(session: Session, reckoning: Reckoning, standpoint: Standpoint): UnkeyedSuggestion[] {
+  const thoughts: UnkeyedSuggestion[] = []
   recoveries(session.items, '', thoughts)
   slips(session.items, '', session.sport, false, thoughts)
   presses(session.items, '', null, usualOf(standpoint.athlete).otherOpenSeconds, thoughts)

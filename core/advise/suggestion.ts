@@ -1,6 +1,6 @@
 import type { Edit } from '../edit/edit'
 
-export type AdviceCode =
+export type SuggestionCode =
   | 'needless-last-recovery'
   | 'two-recoveries'
   | 'narrow-band'
@@ -13,15 +13,15 @@ export type AdviceCode =
   | 'over-time'
 
 /** Something worth a thought about a session that reads well, with what would change it. */
-export interface Advice {
-  code: AdviceCode
+export interface Suggestion {
+  code: SuggestionCode
   /** The row it is about; null for the session as a whole. */
   path: string | null
-  said: string
+  message: string
   fixes: { label: string; edits: Edit[] }[]
   /** Names this thought in this session: it stays waved off while the row says the same. */
   key: string
 }
 
 /** An advice before it is keyed. */
-export type Thought = Omit<Advice, 'key'>
+export type UnkeyedSuggestion = Omit<Suggestion, 'key'>

@@ -3,7 +3,7 @@ import { printTarget } from '../script/print-target'
 import type { BandTarget, Item, Session } from '../session/document'
 import type { PaceUnit } from '../quantity/units'
 import { isBandTarget } from '../session/document'
-import type { Thought } from './suggestion'
+import type { UnkeyedSuggestion } from './suggestion'
 
 type DistancePace = Exclude<PaceUnit, 's/step'>
 interface Paced {
@@ -33,7 +33,7 @@ function inUnit(target: Paced['target'], unit: DistancePace): BandTarget {
 }
 
 /** Paces in more than one unit: read side by side they cannot be compared. */
-export function unitAdvice(session: Session): Thought[] {
+export function unitAdvice(session: Session): UnkeyedSuggestion[] {
   if (session.sport === 'multi') return []
   const paced = pacedSteps(session.items, '')
   const counts = new Map<DistancePace, number>()
@@ -47,7 +47,7 @@ export function unitAdvice(session: Session): Thought[] {
     {
       code: 'mixed-units',
       path: others[0]!.path,
-      said: `paces in ${named} side by side`,
+      message: `paces in ${named} side by side`,
       fixes: [
         {
           label: `all in /${most.slice(2)}`,

@@ -40,7 +40,7 @@ export interface DerivedNumber {
   /** What would change it. */
   changes: string
   /** What else weakens it, in words. */
-  said?: string
+  weakness?: string
   field?: NumberField
 }
 
@@ -70,9 +70,9 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
   const inputs = efforts.map(effortWords)
   const common = { sport, inputs, date: youngest(efforts) }
   const clamped = law.clamped
-    ? { said: 'held to 1.02-1.15: the efforts alone would say more or less' }
+    ? { weakness: 'held to 1.02-1.15: the efforts alone would say more or less' }
     : efforts.length === 1
-      ? { said: 'customary: one effort tells no exponent' }
+      ? { weakness: 'customary: one effort tells no exponent' }
       : {}
   yield { ...common, ...race, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1', method: 'power law' }
   const capacity = sport === 'run' ? oxygenCapacityOf(standpoint) : null
@@ -133,7 +133,7 @@ function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, 
     sport,
     inputs: efforts.map(effortWords),
     date: youngest(efforts),
-    ...(fit.weaknesses.length > 0 ? { said: fit.weaknesses.map(sayFitWeakness).join('; ') } : {}),
+    ...(fit.weaknesses.length > 0 ? { weakness: fit.weaknesses.map(sayFitWeakness).join('; ') } : {}),
   }
   const sure = (error: number | null) => (error === null ? {} : { uncertainty: error })
   if (measure === 'power') {
@@ -237,7 +237,7 @@ function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
       inputs: [`age ${age}`],
       uncertainty: 10,
       changes: 'a maximum seen in a hard finish',
-      said: 'an estimate for a crowd, not for you',
+      weakness: 'an estimate for a crowd, not for you',
       field: 'heart.max',
     }
   }

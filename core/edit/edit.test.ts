@@ -59,7 +59,7 @@ describe('edits of a session as edits of its text', () => {
       '  400 m @ 5k effort  # tall\n',
       '  400 m @ 5k effort  # tall\n  400 m @ 5k effort  # tall\n',
     ],
-    ['remove a row', { do: 'remove', at: '3' }, 'recovery 3:00\n', ''],
+    ['remove a row', { do: 'delete', at: '3' }, 'recovery 3:00\n', ''],
     ['split a time', { do: 'split', at: '3' }, 'recovery 3:00\n', 'recovery 2:00\nrecovery 1:00\n'],
     ['change a count', { do: 'repeat', at: '2', repeat: { times: 5 } }, '3 times, drop', '5 times, drop'],
     ['keep the last recovery', { do: 'drop-last', at: '2' }, '3 times, drop last recovery', '3 times'],
@@ -93,7 +93,7 @@ describe('edits of a session as edits of its text', () => {
     ],
     [
       'unwrap a repeat',
-      { do: 'unwrap', at: '2' },
+      { do: 'ungroup', at: '2' },
       '3 times, drop last recovery\n  400 m @ 5k effort  # tall\n  recovery 1:30 jog\n',
       '400 m @ 5k effort  # tall\nrecovery 1:30 jog\n',
     ],
@@ -120,7 +120,7 @@ describe('edits of a session as edits of its text', () => {
   it('lets a repeat go with its last row', () => {
     const one = 'sport run\n\n2 times\n  1:00\n2:00\n'
     expect(edited(one, { do: 'move', at: '1.1', to: '2', where: 'after' })).toBe('sport run\n\n2:00\n1:00\n')
-    expect(edited(one, { do: 'remove', at: '1.1' })).toBe('sport run\n\n2:00\n')
+    expect(edited(one, { do: 'delete', at: '1.1' })).toBe('sport run\n\n2:00\n')
   })
 
   it.each<[Edit, RegExp]>([
@@ -130,8 +130,8 @@ describe('edits of a session as edits of its text', () => {
     [{ do: 'end', at: '3', words: 'soon' }, /not a length/],
     [{ do: 'target', at: '3', words: 'fast-ish 12' }, /not a target/],
     [{ do: 'harder', at: '3', shift: { by: 3, unit: '%' } }, /Nothing here/],
-    [{ do: 'remove', at: '9' }, /no row 9/],
-    [{ do: 'unwrap', at: '3' }, /Only a repeat/],
+    [{ do: 'delete', at: '9' }, /no row 9/],
+    [{ do: 'ungroup', at: '3' }, /Only a repeat/],
     [{ do: 'insert', at: '1', where: 'inside', words: '1:00' }, /inside a repeat/],
   ])('says why %o does not fit', (edit, why) => {
     const result = apply(readScript(text, nobody).sessions[0]!, edit, nobody)
@@ -166,9 +166,9 @@ describe('the laws of edits', () => {
         if (!at) return
         const [parent, position] = [at.includes('.') ? `${at.slice(0, at.lastIndexOf('.'))}.` : '', Number(at.split('.').at(-1))]
         const next = `${parent}${position + 1}`
-        same(done(done(session, { do: 'duplicate', at })!, { do: 'remove', at: next })!, session)
+        same(done(done(session, { do: 'duplicate', at })!, { do: 'delete', at: next })!, session)
         const wrapped = done(session, { do: 'wrap', from: at, to: at, times: 2 })
-        if (wrapped) same(done(wrapped, { do: 'unwrap', at })!, session)
+        if (wrapped) same(done(wrapped, { do: 'ungroup', at })!, session)
         const off = done(session, { do: 'off', at })
         if (off) same(done(off, { do: 'off', at })!, session)
         if (itemAt(session, next)) {

@@ -18,12 +18,12 @@ import { limits } from '../session/limits'
 export type Edit =
   | { do: 'insert'; words: string; at: Path; where: 'before' | 'after' | 'inside' }
   | { do: 'replace'; at: Path; words: string }
-  | { do: 'remove'; at: Path }
+  | { do: 'delete'; at: Path }
   | { do: 'duplicate'; at: Path }
   | { do: 'split'; at: Path }
   | { do: 'move'; at: Path; to: Path; where: 'before' | 'after' | 'inside' }
   | { do: 'wrap'; from: Path; to: Path; times: number }
-  | { do: 'unwrap'; at: Path }
+  | { do: 'ungroup'; at: Path }
   | { do: 'repeat'; at: Path; repeat: Repeat }
   | { do: 'drop-last'; at: Path }
   | { do: 'off'; at: Path }
@@ -31,7 +31,7 @@ export type Edit =
   | { do: 'end'; at: Path; words: string }
   | { do: 'target'; at: Path; words: string }
   | { do: 'join'; at: Path }
-  | { do: 'settle'; at: Path }
+  | { do: 'resolve-doubt'; at: Path }
 
 /** The session after the edit, and the path of what it left in the athlete's hand. */
 export type Edited = { ok: true; session: Session; select: Path | null } | { ok: false; refusal: EditRefusal }
@@ -248,7 +248,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
         ? { ok: true, session: withItem(session, at, () => items), select: at }
         : failed({ code: 'not-a-row', words: edit.words })
     }
-    case 'remove': {
+    case 'delete': {
       const removed = withItem(session, at, () => [])
       return { ok: true, session: { ...removed, items: withoutEmpty(removed.items) }, select: null }
     }
@@ -262,7 +262,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       return edit.times >= 1 && edit.times <= limits.times
         ? wrap(session, edit.from, edit.to, edit.times)
         : failed({ code: 'count-out-of-bounds', most: limits.times })
-    case 'unwrap':
+    case 'ungroup':
       return item!.kind === 'block'
         ? { ok: true, session: withItem(session, at, () => (item as Block).items), select: at }
         : failed('not-ungroupable')
@@ -293,7 +293,7 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       return withTarget(session, at, item!, edit.words, standpoint)
     case 'join':
       return join(session, at, item!)
-    case 'settle': {
+    case 'resolve-doubt': {
       if (item!.kind !== 'step' && item!.kind !== 'block') return failed('not-in-doubt')
       const { doubt: _, ...sure } = item as Step
       return { ok: true, session: withItem(session, at, () => [sure as Item]), select: at }

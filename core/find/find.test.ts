@@ -40,7 +40,7 @@ describe('what a search asks for', () => {
     ['#track quay ladder', { tags: ['track'], words: ['quay', 'ladder'] }],
     ['"in the dark" 400 m', { words: ['in the dark'], facets: [['length:400m']] }],
     ['5k effort hills', { facets: [['effort:5k'], ['hill']] }],
-    ['duplicates', { twins: true }],
+    ['duplicates', { duplicates: true }],
     ['families of swim', { families: true, sport: 'swim' }],
     ['ride with variants', { sport: 'ride', families: true }],
     ['archived swim', { archived: true, sport: 'swim' }],

@@ -16,7 +16,7 @@ export interface Query {
   tags: string[]
   words: string[]
   /** Only sessions that others have the same rows as. */
-  twins?: true
+  duplicates?: true
   /** Only sessions with variants. */
   families?: true
   archived?: true
@@ -123,7 +123,7 @@ function takeOne(reader: Reader): void {
   if (tag) return void query.tags.push(tag[1]!.toLowerCase())
   const quoted = take(reader, /^"([^"]*)"?/)
   if (quoted) return void (quoted[1] && query.words.push(quoted[1]))
-  if (take(reader, /^(?:duplicates|twins|same content)\b/i)) return void (query.twins = true)
+  if (take(reader, /^(?:duplicates|twins|same content)\b/i)) return void (query.duplicates = true)
   if (take(reader, /^(?:families|variants|with variants)\b/i)) return void (query.families = true)
   if (take(reader, /^archived?\b/i)) return void (query.archived = true)
   if (takeBound(reader) || takeRounds(reader)) return

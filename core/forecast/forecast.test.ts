@@ -8,9 +8,9 @@ import { apply } from '../edit/edit'
 import { reckon } from '../reckon/reckon'
 import { readScript } from '../script/reader/read-script'
 import type { Session } from '../session/document'
-import { tollOf } from './forecast'
+import { forecastOf } from './forecast'
 import { ceilingAt, heartThrough } from './heart-response'
-import type { Stretch } from './intensity'
+import type { IntensitySegment } from './intensity'
 import { effortOfShare, shareOfEffort } from '../athlete/critical-share'
 import { heartRateImpulse, impulseWeight, withLoad } from './load'
 import { balanceAfter, reserveRate, reserveThrough } from './reserve'
@@ -37,7 +37,7 @@ const ilse: Athlete = {
   schools: { band: { kind: 'lean-fast' } },
 }
 const session = (text: string): Session => readScript(text, nobody).sessions[0]!
-const stretch = (seconds: number, share: number, role: Stretch['role'] = 'work'): Stretch => ({
+const segment = (seconds: number, share: number, role: IntensitySegment['role'] = 'work'): IntensitySegment => ({
   path: '1',
   round: [],
   role,
@@ -50,8 +50,8 @@ const stretch = (seconds: number, share: number, role: Stretch['role'] = 'work')
 describe('the reserve above critical (Skiba 2015, differential form)', () => {
   it("is spent in a straight line above critical: W' lasts W'/(P-CP)", () => {
     const rate = 215 / 15_000
-    expect(reserveThrough([stretch(15_000 / 60, 275 / 215)], rate).least.share).toBeCloseTo(0, 9)
-    expect(reserveThrough([stretch(125, 275 / 215)], rate).least.share).toBeCloseTo(0.5, 9)
+    expect(reserveThrough([segment(15_000 / 60, 275 / 215)], rate).least.share).toBeCloseTo(0, 9)
+    expect(reserveThrough([segment(125, 275 / 215)], rate).least.share).toBeCloseTo(0.5, 9)
   })
   it('comes back as an exponential below, whatever the slices', () => {
     const rate = 215 / 15_000
@@ -73,8 +73,8 @@ describe('the reserve above critical (Skiba 2015, differential form)', () => {
   it('tells when and in which step it runs out', () => {
     const course = reserveThrough(
       [
-        { ...stretch(600, 0.6), path: '1' },
-        { ...stretch(300, 275 / 215), path: '2' },
+        { ...segment(600, 0.6), path: '1' },
+        { ...segment(300, 275 / 215), path: '2' },
       ],
       215 / 15_000,
     )
@@ -93,17 +93,17 @@ describe('the reserve above critical (Skiba 2015, differential form)', () => {
 
 describe('the forecast heart rate', () => {
   it('comes within 1/e of its aim in 30 s upward and in 50 s downward', () => {
-    const up = heartThrough([stretch(30, 1)], seenBy(ilse))!
+    const up = heartThrough([segment(30, 1)], seenBy(ilse))!
     const aim = 50 + 132 * 0.88
     expect((aim - up.points.at(-1)!.bpm) / (aim - 62)).toBeCloseTo(Math.exp(-1), 6)
-    const down = heartThrough([stretch(600, 1), stretch(50, 0, 'rest')], seenBy(ilse))!
+    const down = heartThrough([segment(600, 1), segment(50, 0, 'rest')], seenBy(ilse))!
     const before = down.points.find(point => Math.abs(point.t - 600) < 1e-6)!.bpm
     expect((down.points.at(-1)!.bpm - 62) / (before - 62)).toBeCloseTo(Math.exp(-1), 6)
   })
   it('drifts 0.3 bpm a minute after 20 min of work, and stays below the maximum', () => {
-    const at = (minutes: number) => heartThrough([stretch(minutes * 60, 0.7)], seenBy(ilse))!.points.at(-1)!.bpm
+    const at = (minutes: number) => heartThrough([segment(minutes * 60, 0.7)], seenBy(ilse))!.points.at(-1)!.bpm
     expect(at(60) - at(50)).toBeCloseTo(3, 1)
-    expect(heartThrough([stretch(7200, 1.4)], seenBy(ilse))!.highest.bpm).toBeLessThanOrEqual(182)
+    expect(heartThrough([segment(7200, 1.4)], seenBy(ilse))!.highest.bpm).toBeLessThanOrEqual(182)
   })
   it('finds the lowest ceiling around a step, and where it is crossed', () => {
     const capped = session('sport run\nceiling 172 bpm\n\n2 times, ceiling 165 bpm\n  9:00 @ 10k effort\n  recovery 1:00\n')
@@ -112,7 +112,7 @@ describe('the forecast heart rate', () => {
       null,
     ])
     expect(
-      tollOf(session('sport run\nceiling 150 bpm\n\n2 times\n  9:00 @ 10k effort\n  recovery 1:00\n'), seenBy(ilse)).heart!.crossed,
+      forecastOf(session('sport run\nceiling 150 bpm\n\n2 times\n  9:00 @ 10k effort\n  recovery 1:00\n'), seenBy(ilse)).heart!.crossed,
     ).toMatchObject({ path: '1.1', round: [1], above: 150 })
   })
 })
@@ -142,17 +142,19 @@ describe('load', () => {
     const { load, flat } = withLoad(hour, reckon(hour, seenBy(ilse)), seenBy(ilse))
     expect(flat).toHaveLength(1)
     expect(load.sessionEffort).toEqual({
-      low: Math.round(tollOf(hour, seenBy(ilse)).load.sessionEffort.low!),
-      likely: Math.round(tollOf(hour, seenBy(ilse)).load.sessionEffort.likely!),
-      high: Math.round(tollOf(hour, seenBy(ilse)).load.sessionEffort.high!),
+      low: Math.round(forecastOf(hour, seenBy(ilse)).load.sessionEffort.low!),
+      likely: Math.round(forecastOf(hour, seenBy(ilse)).load.sessionEffort.likely!),
+      high: Math.round(forecastOf(hour, seenBy(ilse)).load.sessionEffort.high!),
     })
   })
   it("of a session has a range, and is unknown without the heart's numbers", () => {
-    const { load } = tollOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse))
+    const { load } = forecastOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse))
     expect(load.sessionEffort.likely! / 45).toBeGreaterThan(2)
     expect(load.sessionEffort.likely! / 45).toBeLessThan(5)
     expect(load.heartRateImpulse.low!).toBeLessThan(load.heartRateImpulse.high!)
-    expect(tollOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy({ ...ilse, heart: {} })).load.heartRateImpulse.likely).toBeNull()
+    expect(
+      forecastOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy({ ...ilse, heart: {} })).load.heartRateImpulse.likely,
+    ).toBeNull()
   })
 })
 
@@ -174,16 +176,16 @@ describe('the verdict', () => {
   )
 
   it('names the step that is too much, in its round', () => {
-    const { verdict, reserve } = tollOf(beyond, seenBy(ilse))
+    const { verdict, reserve } = forecastOf(beyond, seenBy(ilse))
     expect(verdict!.reach).toBe('beyond')
-    expect(verdict!.said).toContain(`the ${ordinal(reserve!.empty!.round[0]!)} 300 m`)
+    expect(verdict!.message).toContain(`the ${ordinal(reserve!.empty!.round[0]!)} 300 m`)
     expect(reserve!.empty!.path).toBe('2.1')
   })
   it.each([
     ['paces', beyond, 's/km slower'],
     ['shares', byTime, '% easier'],
   ])('proposes what is reckoned: taken, each brings the session within reach (%s)', (_, document, label) => {
-    const { verdict } = tollOf(document, seenBy(ilse))
+    const { verdict } = forecastOf(document, seenBy(ilse))
     expect(verdict!.proposals.map(proposal => proposal.label).join()).toContain(label)
     const words = verdict!.proposals.flatMap(proposal => proposal.edits.map(edit => ('words' in edit ? edit.words : '')))
     expect(words.join(' ')).not.toMatch(/\d\.\d/)
@@ -194,13 +196,13 @@ describe('the verdict', () => {
         if (!result.ok) throw new Error(sayRefusal(result.refusal))
         eased = result.session
       }
-      const after = tollOf(eased, seenBy(ilse))
+      const after = forecastOf(eased, seenBy(ilse))
       expect(after.reserve!.least.share).toBeGreaterThanOrEqual(0.1)
       expect(after.reserve!.least.share).toBeCloseTo(leaves, 9)
     }
   })
   it('proposes the least that is enough: a step less is not', () => {
-    const { verdict } = tollOf(byTime, seenBy(ilse))
+    const { verdict } = forecastOf(byTime, seenBy(ilse))
     const rest = verdict!.proposals.find(proposal => proposal.label.startsWith('rest'))!
     const edit = rest.edits[0] as { words: string; at: string; do: 'end' }
     const seconds = Number(edit.words.split(':')[0]) * 60 + Number(edit.words.split(':')[1])
@@ -209,13 +211,13 @@ describe('the verdict', () => {
       { ...edit, words: `${Math.floor((seconds - 15) / 60)}:${String((seconds - 15) % 60).padStart(2, '0')}` },
       nobody,
     )
-    expect(less.ok && tollOf(less.session, seenBy(ilse)).reserve!.least.share).toBeLessThan(0.1)
+    expect(less.ok && forecastOf(less.session, seenBy(ilse)).reserve!.least.share).toBeLessThan(0.1)
   })
   it('is calm where nothing goes above critical, and says the number it needs where something does', () => {
-    expect(tollOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse)).verdict).toMatchObject({ reach: 'easy', proposals: [] })
-    const bare = tollOf(byTime, seenBy({ ...ilse, ride: { criticalPower: 215 } }))
+    expect(forecastOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse)).verdict).toMatchObject({ reach: 'easy', proposals: [] })
+    const bare = forecastOf(byTime, seenBy({ ...ilse, ride: { criticalPower: 215 } }))
     expect([bare.verdict, bare.missing]).toEqual([null, [{ code: 'reserve', sport: 'ride' }]])
-    expect(tollOf(byTime, seenBy({ ...ilse, ride: {} })).verdict).toBeNull()
+    expect(forecastOf(byTime, seenBy({ ...ilse, ride: {} })).verdict).toBeNull()
   })
   it('counts in words', () =>
     expect([1, 4, 12, 13, 21, 111, 123].map(ordinal)).toEqual(['first', 'fourth', 'twelfth', '13th', '21st', '111th', '123rd']))
@@ -224,7 +226,7 @@ describe('the verdict', () => {
     const athletes = fc.constantFrom(ilse, unknownAthlete, { ...ilse, heart: {} }, { ...ilse, run: {} }, { ...ilse, efforts: [], swim: {} })
     fc.assert(
       fc.property(arbitrarySession, athletes, (document, athlete) => {
-        const told = JSON.stringify(tollOf(document, seenBy(athlete)), (_, value: unknown) => {
+        const told = JSON.stringify(forecastOf(document, seenBy(athlete)), (_, value: unknown) => {
           if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('not a finite number')
           return value
         })

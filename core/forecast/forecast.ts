@@ -8,7 +8,7 @@ import type { Session } from '../session/document'
 import { ceilingAt, heartThrough } from './heart-response'
 import type { HeartCourse } from './heart-response'
 import { courseOf } from './intensity'
-import type { Stretch } from './intensity'
+import type { IntensitySegment } from './intensity'
 import type { Load } from './load'
 import { loadOf } from './load'
 import type { NudgeForecast, SimulationOptions } from './nudges'
@@ -21,7 +21,7 @@ import { reserveMissing, reserveRate, reserveThrough } from './reserve'
 import type { Verdict } from './verdict'
 import { verdictOn } from './verdict'
 
-export interface TollStep {
+export interface ForecastStep {
   path: string
   round: number[]
   endsAt: number
@@ -35,9 +35,9 @@ const near = <Point extends { t: number }>(points: readonly Point[], t: number, 
   return index
 }
 
-function stepsOf(stretches: readonly Stretch[], reserve: ReserveCourse | null, heart: HeartCourse | null): TollStep[] {
+function stepsOf(segments: readonly IntensitySegment[], reserve: ReserveCourse | null, heart: HeartCourse | null): ForecastStep[] {
   let [t, atReserve, atHeart] = [0, 0, 0]
-  return stretches.map(({ path, round, seconds }) => {
+  return segments.map(({ path, round, seconds }) => {
     t += seconds
     if (reserve) atReserve = near(reserve.points, t, atReserve)
     if (heart) atHeart = near(heart.points, t, atHeart)
@@ -52,43 +52,43 @@ function stepsOf(stretches: readonly Stretch[], reserve: ReserveCourse | null, h
 }
 
 /** What a session will do to the athlete who carries it out. */
-export interface Toll {
+export interface SessionForecast {
   load: Load
   /** What is left, and the heart rate, at the end of each step. */
-  steps: TollStep[]
+  steps: ForecastStep[]
   heart: HeartCourse | null
   reserve: ReserveCourse | null
   verdict: Verdict | null
   /** The numbers of the athlete without which something above is not known. */
   missing: Missing[]
   /** What is rough about it, in words. */
-  said: string[]
+  notes: string[]
 }
 
 /**
  * Load, heart rate, reserve and verdict of a session for an athlete.
  */
-export function tollOf(session: Session, standpoint: Standpoint): Toll {
+export function forecastOf(session: Session, standpoint: Standpoint): SessionForecast {
   const { flat } = reckon(session, standpoint)
   const course = courseOf(session, flat, standpoint)
   const load = loadOf(course, standpoint)
-  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], said: [] }
-  const { stretches, guessed } = course
+  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], notes: [] }
+  const { segments, guessed } = course
   const missing: Missing[] = []
-  const heart = heartThrough(stretches, standpoint, path => ceilingAt(session, path, standpoint))
-  if (!heart && stretches.length > 0) missing.push({ code: 'heart-reserve', sport: stretches[0]!.sport })
-  const hardest = stretches.reduce((most, stretch) => Math.max(most, stretch.from, stretch.to), 0)
-  const sport = stretches.find(stretch => Math.max(stretch.from, stretch.to) === hardest)?.sport
+  const heart = heartThrough(segments, standpoint, path => ceilingAt(session, path, standpoint))
+  if (!heart && segments.length > 0) missing.push({ code: 'heart-reserve', sport: segments[0]!.sport })
+  const hardest = segments.reduce((most, segment) => Math.max(most, segment.from, segment.to), 0)
+  const sport = segments.find(segment => Math.max(segment.from, segment.to) === hardest)?.sport
   const rate = sport ? reserveRate(standpoint.athlete, sport) : null
   if (sport && rate === null && hardest > 1) missing.push(reserveMissing(standpoint.athlete, sport))
-  const reserve = rate === null || stretches.length === 0 ? null : reserveThrough(stretches, rate)
-  const verdict = reserve && rate !== null ? verdictOn(session, standpoint, stretches, reserve, rate, heart) : null
-  const said = [
+  const reserve = rate === null || segments.length === 0 ? null : reserveThrough(segments, rate)
+  const verdict = reserve && rate !== null ? verdictOn(session, standpoint, segments, reserve, rate, heart) : null
+  const notes = [
     ...(guessed ? ['Work without a target is reckoned as moderate.'] : []),
     ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
-    ...(stretches.some(stretch => stretch.sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
+    ...(segments.some(segment => segment.sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
   ]
-  return { load, steps: stepsOf(stretches, reserve, heart), heart, reserve, verdict, missing, said }
+  return { load, steps: stepsOf(segments, reserve, heart), heart, reserve, verdict, missing, notes }
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */

@@ -4,7 +4,7 @@ import { ceilingBpm } from '../athlete/ceiling'
 import type { Session } from '../session/document'
 import { itemAt, sportAt } from '../session/item-path'
 import { reserveAtCritical } from '../athlete/critical-share'
-import type { Stretch } from './intensity'
+import type { IntensitySegment } from './intensity'
 
 export interface HeartPoint {
   t: number
@@ -63,11 +63,11 @@ export function heartAfter(
  * @source on-kinetics as in Bunc et al. (1988); Bearden & Moffatt (2001)
  */
 export function heartThrough(
-  stretches: readonly Stretch[],
+  segments: readonly IntensitySegment[],
   standpoint: Standpoint,
   ceilingOf: (path: string) => number | null = () => null,
 ): HeartCourse | null {
-  const first = stretches[0]
+  const first = segments[0]
   if (!first) return null
   const { rest, max } = heartOf(standpoint.athlete, first.sport)
   if (rest === undefined || max === undefined || max <= rest) return null
@@ -77,7 +77,7 @@ export function heartThrough(
   const points: HeartPoint[] = [{ t, bpm }]
   let highest: HeartCourse['highest'] = { bpm, t, path: first.path, round: first.round }
   let crossed: HeartCourse['crossed'] = null
-  for (const { path, round, seconds, from, to } of stretches) {
+  for (const { path, round, seconds, from, to } of segments) {
     const ceiling = ceilingOf(path)
     const slices = Math.max(1, Math.min(720, Math.ceil(seconds / sliceSeconds)))
     const length = seconds / slices

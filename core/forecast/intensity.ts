@@ -9,7 +9,7 @@ import type { ReckonedStep, ReckonedTarget } from '../reckon/reckon'
 import type { Role, Session, Sport, Step } from '../session/document'
 
 /** A stretch of the session at one intensity, or one that changes evenly. */
-export interface Stretch {
+export interface IntensitySegment {
   path: string
   round: number[]
   role: Role
@@ -58,7 +58,7 @@ function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
   return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
 
-export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok: false; missing: Missing }
+export type Course = { ok: true; segments: IntensitySegment[]; guessed: boolean } | { ok: false; missing: Missing }
 
 /**
  * The session as it is likely gone through: how long each step lasts and at which share of critical.
@@ -67,7 +67,7 @@ export type Course = { ok: true; stretches: Stretch[]; guessed: boolean } | { ok
  * @returns what is missing where a step's time or a work target's intensity cannot be told
  */
 export function courseOf(session: Session, flat: readonly ReckonedStep[], standpoint: Standpoint): Course {
-  const stretches: Stretch[] = []
+  const segments: IntensitySegment[] = []
   const known = new Map<string, { step: Step; sport: Sport } | null>()
   let guessed = false
   for (const entry of flat) {
@@ -87,9 +87,9 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], standp
     if (isTold && !shares) return { ok: false, missing: missingFor(entry.target!.unit, sport) }
     if (!shares && step.role === 'work') guessed = true
     const [from, to] = shares ?? [byRole(step, standpoint, sport), byRole(step, standpoint, sport)]
-    stretches.push({ path: entry.path, round: entry.round, role: step.role, sport, seconds, from, to })
+    segments.push({ path: entry.path, round: entry.round, role: step.role, sport, seconds, from, to })
   }
-  return { ok: true, stretches, guessed }
+  return { ok: true, segments, guessed }
 }
 
 function missingFor(unit: string, sport: Sport): Missing {

@@ -51,10 +51,10 @@ export function heartRateImpulse(points: readonly HeartPoint[], rest: number, ma
 function sessionEffortOf(course: Extract<Course, { ok: true }>): { effort: number; minutes: number } {
   let seconds = 0
   let squares = 0
-  for (const stretch of course.stretches) {
-    const effort = (effortOfShare(stretch.from) + effortOfShare(stretch.to)) / 2
-    seconds += stretch.seconds
-    squares += effort * effort * stretch.seconds
+  for (const segment of course.segments) {
+    const effort = (effortOfShare(segment.from) + effortOfShare(segment.to)) / 2
+    seconds += segment.seconds
+    squares += effort * effort * segment.seconds
   }
   return { effort: seconds === 0 ? 0 : Math.sqrt(squares / seconds), minutes: seconds / 60 }
 }
@@ -70,11 +70,11 @@ const heartRange = 5
  * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is an own rough one
  */
 export function loadOf(course: Course, standpoint: Standpoint): Load {
-  if (!course.ok || course.stretches.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
+  if (!course.ok || course.segments.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
   const { effort, minutes } = sessionEffortOf(course)
   const sessionEffort = { low: Math.max(0, effort - 1) * minutes, likely: effort * minutes, high: Math.min(10, effort + 1) * minutes }
-  const heart = heartThrough(course.stretches, standpoint)
-  const { rest, max } = heartOf(standpoint.athlete, course.stretches[0]!.sport)
+  const heart = heartThrough(course.segments, standpoint)
+  const { rest, max } = heartOf(standpoint.athlete, course.segments[0]!.sport)
   if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
   const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, standpoint.athlete.sex, shift)
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }

@@ -1,7 +1,7 @@
 import type { Missing } from '../words/missing'
 import type { Athlete } from '../athlete/athlete'
 import type { Sport } from '../session/document'
-import type { Stretch } from './intensity'
+import type { IntensitySegment } from './intensity'
 
 /** What is left of the reserve above critical at a moment, as a share: 1 is full, 0 empty, below it beyond reach. */
 export interface ReservePoint {
@@ -48,13 +48,13 @@ export function balanceAfter(balance: number, share: number, seconds: number, ra
  * @returns may go below zero: beyond reach, by as much as it says
  * @source differential form, Skiba et al., Eur J Appl Physiol 115 (2015); Skiba & Clarke, IJSPP (2021)
  */
-export function reserveThrough(stretches: readonly Stretch[], rate: number): ReserveCourse {
+export function reserveThrough(segments: readonly IntensitySegment[], rate: number): ReserveCourse {
   const points: ReservePoint[] = [{ t: 0, share: 1 }]
-  let least: ReserveCourse['least'] = { share: 1, t: 0, path: stretches[0]?.path ?? '', round: stretches[0]?.round ?? [] }
+  let least: ReserveCourse['least'] = { share: 1, t: 0, path: segments[0]?.path ?? '', round: segments[0]?.round ?? [] }
   let empty: ReserveCourse['empty'] = null
   let t = 0
   let balance = 1
-  for (const { path, round, seconds, from, to } of stretches) {
+  for (const { path, round, seconds, from, to } of segments) {
     const slices = Math.max(1, from === to ? Math.min(12, Math.ceil(seconds / 60)) : Math.ceil(seconds / sliceSeconds))
     for (let slice = 0; slice < slices; slice++) {
       const share = from + ((to - from) * (slice + 0.5)) / slices

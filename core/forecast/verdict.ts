@@ -12,7 +12,7 @@ import { printTarget } from '../script/print-target'
 import type { Session, Step, Target } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import type { HeartCourse } from './heart-response'
-import type { Stretch } from './intensity'
+import type { IntensitySegment } from './intensity'
 import { courseOf } from './intensity'
 import type { ReserveCourse } from './reserve'
 import { reserveThrough } from './reserve'
@@ -28,7 +28,7 @@ export interface Proposal {
 
 export interface Verdict {
   reach: Reach
-  said: string
+  message: string
   proposals: Proposal[]
 }
 
@@ -57,20 +57,20 @@ export function ordinal(count: number): string {
 }
 
 /** Names a step by its place among the steps of its path: `the fourth repeat`, `the second round's 400 m`. */
-function nameStep(session: Session, path: string, round: readonly number[], stretches: readonly Stretch[]): string {
-  const alike = stretches.filter(stretch => stretch.path === path)
-  const position = alike.findIndex(stretch => stretch.round.join('.') === round.join('.')) + 1
+function nameStep(session: Session, path: string, round: readonly number[], segments: readonly IntensitySegment[]): string {
+  const alike = segments.filter(segment => segment.path === path)
+  const position = alike.findIndex(segment => segment.round.join('.') === round.join('.')) + 1
   const item = itemAt(session, path)
   const words = item?.kind === 'step' ? printEnd(item.end) : 'step'
   return alike.length > 1 ? `the ${ordinal(position)} ${words}` : `the ${words}`
 }
 
-const isAbove = (stretch: Stretch) => stretch.role === 'work' && (stretch.from > 1 || stretch.to > 1)
+const isAbove = (segment: IntensitySegment) => segment.role === 'work' && (segment.from > 1 || segment.to > 1)
 
 interface Judged {
   session: Session
   standpoint: Standpoint
-  stretches: readonly Stretch[]
+  segments: readonly IntensitySegment[]
   rate: number
 }
 
@@ -83,7 +83,7 @@ function leastAfter({ session, standpoint, rate }: Judged, edits: readonly Edit[
     changed = result.session
   }
   const course = courseOf(changed, reckon(changed, standpoint).flat, standpoint)
-  return course.ok ? reserveThrough(course.stretches, rate).least.share : null
+  return course.ok ? reserveThrough(course.segments, rate).least.share : null
 }
 
 /** The least amount, in steps, whose edits leave enough of the reserve. */
@@ -112,8 +112,8 @@ function leastAmount(
 }
 
 /** The unit in which a target is eased: its own where it has one that can be shifted. */
-function easingUnit(target: Target, stretch: Stretch): Shift['unit'] | null {
-  if (isEffortTarget(target)) return target.offset?.unit ?? (stretch.sport === 'ride' ? '%' : 's/km')
+function easingUnit(target: Target, segment: IntensitySegment): Shift['unit'] | null {
+  if (isEffortTarget(target)) return target.offset?.unit ?? (segment.sport === 'ride' ? '%' : 's/km')
   if (!isBandTarget(target)) return null
   if (target.unit === 's/km' || target.unit === 's/mi' || target.unit === 's/100m' || target.unit === 'W') return target.unit
   return '%'
@@ -134,12 +134,12 @@ const easingWords = (amount: number, unit: Shift['unit']) =>
   unit === 'W' ? `${amount} W less` : unit === '%' ? `${amount} % easier` : `${amount} ${unit} slower`
 
 function easier(judged: Judged): Proposal | null {
-  const { session, stretches } = judged
-  const hard = stretches.filter(isAbove)
+  const { session, segments } = judged
+  const hard = segments.filter(isAbove)
   const first = hard[0] && itemAt(session, hard[0].path)
   const unit = first?.kind === 'step' && first.target ? easingUnit(first.target, hard[0]!) : null
   if (unit === null) return null
-  const paths = [...new Set(hard.map(stretch => stretch.path))]
+  const paths = [...new Set(hard.map(segment => segment.path))]
   const editsFor = (amount: number) =>
     paths.flatMap((path): Edit[] => {
       const step = itemAt(session, path) as Step
@@ -160,12 +160,12 @@ function easier(judged: Judged): Proposal | null {
 }
 
 function longerRest(judged: Judged): Proposal | null {
-  const { session, stretches } = judged
+  const { session, segments } = judged
   const paths = new Set<string>()
-  stretches.forEach((stretch, index) => {
-    const isBetween = stretches.slice(index + 1).some(isAbove) && stretches.slice(0, index).some(isAbove)
-    const item = itemAt(session, stretch.path)
-    if (isBetween && item?.kind === 'step' && isRecoveryRole(item.role) && item.end.on === 'time') paths.add(stretch.path)
+  segments.forEach((segment, index) => {
+    const isBetween = segments.slice(index + 1).some(isAbove) && segments.slice(0, index).some(isAbove)
+    const item = itemAt(session, segment.path)
+    if (isBetween && item?.kind === 'step' && isRecoveryRole(item.role) && item.end.on === 'time') paths.add(segment.path)
   })
   const editsFor = (seconds: number) =>
     [...paths].map((path): Edit => {
@@ -177,8 +177,8 @@ function longerRest(judged: Judged): Proposal | null {
 }
 
 function fewerRounds(judged: Judged): Proposal | null {
-  const { session, stretches } = judged
-  const last = stretches.filter(isAbove).at(-1)?.path
+  const { session, segments } = judged
+  const last = segments.filter(isAbove).at(-1)?.path
   const path = last?.includes('.') ? last.split('.')[0]! : null
   const block = path === null ? null : itemAt(session, path)
   if (path === null || block?.kind !== 'block' || block.repeat.times === undefined || block.repeat.times < 2) return null
@@ -199,12 +199,12 @@ const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
 export function verdictOn(
   session: Session,
   standpoint: Standpoint,
-  stretches: readonly Stretch[],
+  segments: readonly IntensitySegment[],
   course: ReserveCourse,
   rate: number,
   heart: HeartCourse | null,
 ): Verdict {
-  const judged: Judged = { session, standpoint, stretches, rate }
+  const judged: Judged = { session, standpoint, segments, rate }
   const { least, empty } = course
   const reach: Reach =
     least.share < edges.beyond
@@ -217,7 +217,7 @@ export function verdictOn(
             ? 'within'
             : 'easy'
   const at = empty ?? least
-  const name = at.path === '' ? '' : nameStep(session, at.path, at.round, stretches)
+  const name = at.path === '' ? '' : nameStep(session, at.path, at.round, segments)
   const words: Record<Reach, string> = {
     beyond: `Beyond reach: ${name} is more than you have above critical.`,
     edge: `At the edge: ${name} leaves ${percent(least.share)} of what you have above critical.`,
@@ -226,11 +226,11 @@ export function verdictOn(
     easy: 'Nothing here goes far above critical.',
   }
   const ceiling = heart?.crossed
-    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, stretches)}.`
+    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, segments)}.`
     : ''
   const proposals =
     reach === 'beyond' || reach === 'edge'
       ? [easier(judged), longerRest(judged), fewerRounds(judged)].filter(proposal => proposal !== null)
       : []
-  return { reach, said: words[reach] + ceiling, proposals }
+  return { reach, message: words[reach] + ceiling, proposals }
 }

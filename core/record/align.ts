@@ -2,7 +2,7 @@ import type { Recording } from './recording'
 import type { Mark } from '../wrist/engine/marks'
 
 /** A stretch of a recording that one planned step took. */
-export interface Stretch {
+export interface RecordedStep {
   path: string
   round: number[]
   /** Elapsed seconds. */
@@ -25,7 +25,7 @@ interface Opened {
   from: number
   pauses: { from: number; to: number }[]
   ceilings: number
-  endedBy: Stretch['endedBy']
+  endedBy: RecordedStep['endedBy']
   to: number | null
 }
 
@@ -55,8 +55,8 @@ export function metresAt(recording: Recording, t: number): number | null {
 }
 
 /** Elapsed seconds of a stretch without its pauses. */
-export const movingSeconds = (stretch: Pick<Stretch, 'from' | 'to' | 'pauses'>) =>
-  stretch.pauses.reduce((sum, pause) => sum - (Math.min(pause.to, stretch.to) - pause.from), stretch.to - stretch.from)
+export const movingSeconds = (recordedStep: Pick<RecordedStep, 'from' | 'to' | 'pauses'>) =>
+  recordedStep.pauses.reduce((sum, pause) => sum - (Math.min(pause.to, recordedStep.to) - pause.from), recordedStep.to - recordedStep.from)
 
 function reopen(opened: Opened[], mark: Mark): void {
   const name = JSON.stringify([mark.path, mark.round])
@@ -76,12 +76,12 @@ function reopen(opened: Opened[], mark: Mark): void {
  * The stretches that the engine's own marks cut a recording into, in order. A step taken back by `back` goes on as if
  * it had not ended. Empty when the recording has no step marks.
  */
-export function alignByMarks(recording: Recording): Stretch[] {
+export function alignByMarks(recording: Recording): RecordedStep[] {
   const opened: Opened[] = []
   let byHand: 'press' | 'skip' | null = null
   let pausedAt: number | null = null
   const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
-  const close = (t: number, how: Stretch['endedBy']) => {
+  const close = (t: number, how: RecordedStep['endedBy']) => {
     const last = opened.at(-1)
     if (last && last.to === null) {
       last.to = t
@@ -126,7 +126,7 @@ export function alignByMarks(recording: Recording): Stretch[] {
     }
   }
   close(end, 'stop')
-  return opened.map((entry): Stretch => {
+  return opened.map((entry): RecordedStep => {
     const to = entry.to ?? end
     const first = firstAfter(recording.samples.t, entry.from)
     const last = firstAfter(recording.samples.t, to) - 1

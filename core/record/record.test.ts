@@ -58,7 +58,7 @@ describe("aligning by the engine's marks", () => {
     expect(first!.metres).toBeCloseTo(160, 6)
   })
   it('goes on with a step that was taken back', () => {
-    const stretches = alignByMarks(
+    const recordedSteps = alignByMarks(
       recordingOf(60, [
         mark(0, 'step', '1'),
         mark(20, 'skip', '1'),
@@ -68,7 +68,7 @@ describe("aligning by the engine's marks", () => {
         mark(60, 'stop'),
       ]),
     )
-    expect(stretches.map(({ path, from, to, endedBy }) => [path, from, to, endedBy])).toEqual([
+    expect(recordedSteps.map(({ path, from, to, endedBy }) => [path, from, to, endedBy])).toEqual([
       ['1', 0, 40, 'end'],
       ['2', 40, 60, 'stop'],
     ])

@@ -1,4 +1,4 @@
-import type { Reading } from '../wrist/engine/holding'
+import type { SensorSample } from '../wrist/engine/holding'
 import type { Recording, Samples } from './recording'
 import type { Mark } from '../wrist/engine/marks'
 
@@ -17,7 +17,7 @@ const rounded = (value: number | null | undefined, steps: number) =>
   value === null || value === undefined ? null : Math.round(value * steps) / steps
 
 /** Adds a sample; one that is not later than the last is passed over, so that time strictly goes on. */
-export function addReading(recorder: Recorder, reading: Reading): void {
+export function addReading(recorder: Recorder, reading: SensorSample): void {
   const { samples } = recorder
   const last = samples.t.at(-1)
   if (last !== undefined && reading.t <= last) return

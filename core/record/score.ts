@@ -1,11 +1,11 @@
 import type { ResolvedMeasure } from '../athlete/resolve'
-import type { Reading } from '../wrist/engine/holding'
+import type { SensorSample } from '../wrist/engine/holding'
 import { sideOf, slide, smoothedValue } from '../wrist/engine/holding'
 import { settlingSeconds } from '../nudge/settling'
 import type { Program, ProgramEnd, ProgramItem, ProgramStep } from '../wrist/program/program'
 import { roundItems, timesOf } from '../wrist/program/program'
 import { digestOf } from '../wrist/program/digest'
-import type { Stretch } from './align'
+import type { RecordedStep } from './align'
 import { alignByMarks, movingSeconds } from './align'
 import type { Recording } from './recording'
 
@@ -76,7 +76,7 @@ interface Judged {
   seconds: number
 }
 
-function readingAt(recording: Recording, index: number): Reading {
+function readingAt(recording: Recording, index: number): SensorSample {
   const { t, metres, heartRate, power, cadence } = recording.samples
   return {
     t: t[index]!,
@@ -88,29 +88,29 @@ function readingAt(recording: Recording, index: number): Reading {
 }
 
 /** Progress through the step at a time, for targets that change. */
-function shareAt(end: ProgramEnd, stretch: Stretch, reading: Reading, startMetres: number | null): number {
-  if (end.on === 'time') return Math.min(1, Math.max(0, (reading.t - stretch.from) / end.seconds))
+function shareAt(end: ProgramEnd, recordedStep: RecordedStep, reading: SensorSample, startMetres: number | null): number {
+  if (end.on === 'time') return Math.min(1, Math.max(0, (reading.t - recordedStep.from) / end.seconds))
   if (end.on === 'distance' && reading.metres !== null && startMetres !== null)
     return Math.min(1, Math.max(0, (reading.metres - startMetres) / end.metres))
   return 0
 }
 
-function judge(recording: Recording, step: ProgramStep, stretch: Stretch, smoothing: number): Judged {
+function judge(recording: Recording, step: ProgramStep, recordedStep: RecordedStep, smoothing: number): Judged {
   const result: Judged = { held: null, hard: 0, easy: 0, seconds: 0 }
   const target = step.target
   if (!target || target.of === 'rpe') return result
   const length = Math.max(smoothing, target.over ?? 0)
   const settle = settlingSeconds[target.of as ResolvedMeasure]
-  let window: Reading[] = []
+  let window: SensorSample[] = []
   let inside = 0
   let moved = 0
-  let before = stretch.from
-  const startMetres = stretch.first === null ? null : readingAt(recording, stretch.first).metres
-  for (let index = stretch.first ?? 0; index <= (stretch.last ?? -1); index++) {
+  let before = recordedStep.from
+  const startMetres = recordedStep.first === null ? null : readingAt(recording, recordedStep.first).metres
+  for (let index = recordedStep.first ?? 0; index <= (recordedStep.last ?? -1); index++) {
     const reading = readingAt(recording, index)
     const seconds = reading.t - before
     before = reading.t
-    if (stretch.pauses.some(pause => reading.t > pause.from && reading.t <= pause.to)) {
+    if (recordedStep.pauses.some(pause => reading.t > pause.from && reading.t <= pause.to)) {
       window = []
       continue
     }
@@ -119,7 +119,7 @@ function judge(recording: Recording, step: ProgramStep, stretch: Stretch, smooth
     if (moved <= settle) continue
     const value = smoothedValue(target.of, window)
     if (value === null) continue
-    const side = sideOf(value, target, shareAt(step.end, stretch, reading, startMetres))
+    const side = sideOf(value, target, shareAt(step.end, recordedStep, reading, startMetres))
     result.seconds += seconds
     if (side === 'inside') inside += seconds
     if (side === 'too-hard') result.hard += seconds
@@ -129,8 +129,8 @@ function judge(recording: Recording, step: ProgramStep, stretch: Stretch, smooth
   return result
 }
 
-function reasonOf(judged: Judged, step: ProgramStep, stretch: Stretch, moving: number): StepReason | undefined {
-  if (stretch.ceilings > 0) return 'ceiling'
+function reasonOf(judged: Judged, step: ProgramStep, recordedStep: RecordedStep, moving: number): StepReason | undefined {
+  if (recordedStep.ceilings > 0) return 'ceiling'
   if (!step.target || step.target.of === 'rpe') return undefined
   if (judged.seconds === 0) return moving > settlingSeconds[step.target.of] + 10 ? 'no-signal' : undefined
   if (judged.held === null || judged.held >= 0.5) return undefined
@@ -157,10 +157,10 @@ function reached(end: ProgramEnd, moving: number, metres: number | null): boolea
   }
 }
 
-function meansOf(recording: Recording, stretch: Stretch, metres: number | null, moving: number): Means {
+function meansOf(recording: Recording, recordedStep: RecordedStep, metres: number | null, moving: number): Means {
   const values = (column: (number | null)[] | undefined) => {
     const found: number[] = []
-    for (let index = stretch.first ?? 0; index <= (stretch.last ?? -1); index++) {
+    for (let index = recordedStep.first ?? 0; index <= (recordedStep.last ?? -1); index++) {
       const value = column?.[index]
       if (value !== null && value !== undefined) found.push(value)
     }
@@ -184,14 +184,14 @@ const nothing: Pick<ScoredStep, 'seconds' | 'metres' | 'held' | 'mean' | 'starts
   endsAt: null,
 }
 
-function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, smoothing: number): ScoredStep {
+function scoreStretch(recording: Recording, planned: Planned, recordedStep: RecordedStep, smoothing: number): ScoredStep {
   const { step } = planned
-  const moving = movingSeconds(stretch)
-  const { metres } = stretch
-  const judged = judge(recording, step, stretch, smoothing)
-  const isReached = stretch.endedBy === 'end' || reached(step.end, moving, metres)
+  const moving = movingSeconds(recordedStep)
+  const { metres } = recordedStep
+  const judged = judge(recording, step, recordedStep, smoothing)
+  const isReached = recordedStep.endedBy === 'end' || reached(step.end, moving, metres)
   const status: StepStatus = isReached ? 'done' : moving < 3 ? 'skipped' : 'cut-short'
-  const reason = reasonOf(judged, step, stretch, moving)
+  const reason = reasonOf(judged, step, recordedStep, moving)
   return {
     path: planned.path,
     round: planned.round,
@@ -200,9 +200,9 @@ function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, 
     seconds: round1(moving),
     metres: metres === null ? null : round1(metres),
     held: judged.held,
-    mean: meansOf(recording, stretch, metres, moving),
-    startsAt: stretch.from,
-    endsAt: stretch.to,
+    mean: meansOf(recording, recordedStep, metres, moving),
+    startsAt: recordedStep.from,
+    endsAt: recordedStep.to,
   }
 }
 
@@ -215,9 +215,9 @@ function scoreStretch(recording: Recording, planned: Planned, stretch: Stretch, 
  * engine's marks nothing is claimed: every step is unknown.
  */
 export function score(program: Program, recording: Recording): Score {
-  const stretches = alignByMarks(recording)
+  const recordedSteps = alignByMarks(recording)
   const planned = [...plannedSteps(program.items)]
-  if (stretches.length === 0) {
+  if (recordedSteps.length === 0) {
     const { t, metres } = recording.samples
     return {
       basis: 'none',
@@ -235,25 +235,25 @@ export function score(program: Program, recording: Recording): Score {
   const steps: ScoredStep[] = []
   const known = new Map(planned.map(entry => [key(entry.path, entry.round), entry]))
   const byPath = new Map(planned.map(entry => [entry.path, entry]))
-  for (const stretch of stretches) {
-    const own = known.get(key(stretch.path, stretch.round))
-    const template = own ?? byPath.get(stretch.path)
+  for (const recordedStep of recordedSteps) {
+    const own = known.get(key(recordedStep.path, recordedStep.round))
+    const template = own ?? byPath.get(recordedStep.path)
     if (!template) {
-      const moving = movingSeconds(stretch)
+      const moving = movingSeconds(recordedStep)
       steps.push({
-        path: stretch.path,
-        round: stretch.round,
+        path: recordedStep.path,
+        round: recordedStep.round,
         status: 'extra',
         ...nothing,
         seconds: round1(moving),
-        metres: stretch.metres,
-        startsAt: stretch.from,
-        endsAt: stretch.to,
+        metres: recordedStep.metres,
+        startsAt: recordedStep.from,
+        endsAt: recordedStep.to,
       })
       continue
     }
-    known.delete(key(stretch.path, stretch.round))
-    steps.push(scoreStretch(recording, { ...template, round: stretch.round }, stretch, program.smoothingSeconds))
+    known.delete(key(recordedStep.path, recordedStep.round))
+    steps.push(scoreStretch(recording, { ...template, round: recordedStep.round }, recordedStep, program.smoothingSeconds))
   }
   const isThisProgram = recording.program === digestOf(program)
   const placed = steps.filter(step => step.status !== 'extra').length / steps.length

@@ -1,4 +1,4 @@
-import type { Reading } from '../wrist/engine/holding'
+import type { SensorSample } from '../wrist/engine/holding'
 import type { PlaceKind } from '../session/document'
 import type { Revolutions, SensorMessage } from './gatt'
 import { cadenceBetween } from './gatt'
@@ -55,7 +55,7 @@ export function hearSensor(state: SensorState, message: SensorMessage, t: number
 /**
  * The reading of one moment. Outdoors way is that of the position, indoors that of belt or foot; a value that is not fresh is null.
  */
-export function readingOf(state: SensorState, t: number, place: PlaceKind | undefined): Reading {
+export function readingOf(state: SensorState, t: number, place: PlaceKind | undefined): SensorSample {
   const isFresh = (entry: { t: number } | null, seconds: number) => entry !== null && t - entry.t <= seconds
   const isIndoors = place === 'treadmill' || place === 'trainer'
   const byPosition = !isIndoors && isFresh(state.position, freshFor.position) ? state.position : null

@@ -85,7 +85,7 @@ export const session = pgTable(
       .notNull()
       .default(sql`'{}'`),
     /** Thoughts about it that the athlete has waved off, by their keys. */
-    waved: text('waved')
+    dismissed: text('waved')
       .array()
       .notNull()
       .default(sql`'{}'`),
@@ -247,7 +247,7 @@ export const transfer = pgTable(
     expects: integer('expects').notNull(),
     incarnation: text('incarnation').notNull().default(''),
     day: date('day'),
-    isCalledOff: boolean('is_called_off').notNull().default(false),
+    isCancelled: boolean('is_called_off').notNull().default(false),
     program: text('program').notNull(),
     digest: text('digest').notNull(),
     state: text('state').$type<'sending' | 'stopped' | 'done' | 'cancelled'>().notNull(),

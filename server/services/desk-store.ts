@@ -28,8 +28,8 @@ export function deskStore(database: Database, owner: string, turn: Turn, clockAh
           .update(transfer)
           .set({ arrived, updatedAt: new Date() })
           .where(eq(transfer.id, id))
-          .returning({ isCalledOff: transfer.isCalledOff })
-        return row?.isCalledOff ? ('cancelled' as const) : ('go-on' as const)
+          .returning({ isCancelled: transfer.isCancelled })
+        return row?.isCancelled ? ('cancelled' as const) : ('go-on' as const)
       })
       return noted ?? 'lost'
     },

@@ -12,8 +12,8 @@ import { fitterFor } from './fit'
 import { atWatch } from './lease'
 import { listPlan } from './plan'
 import { Problem } from './problem'
-import { beginTransfer } from './transfer'
-import { clearThere, lookAt } from './wrist'
+import { startTransfer } from './transfer'
+import { clearThere, lookAt } from './slots'
 
 async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnType<typeof lookAt>>): Promise<PushQuestion> {
   const { athlete, day: today } = await currentStandpoint(tx)
@@ -92,7 +92,7 @@ export async function push(database: Database, owner: string, watchId: string, d
   for (const act of acts) {
     if (act.do !== 'send') continue
     begun.push(
-      await beginTransfer(database, owner, {
+      await startTransfer(database, owner, {
         watchId,
         sessionId: act.session,
         name: act.name,

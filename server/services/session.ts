@@ -73,7 +73,7 @@ export async function loadSession(tx: OwnerTransaction, id: string): Promise<Kep
     updatedAt: row.head.updatedAt.toISOString(),
     source: row.revision.source,
     tags: row.head.tags,
-    waved: row.head.waved,
+    dismissed: row.head.dismissed,
     isArchived: row.head.archivedAt !== null,
   }
 }

@@ -26,7 +26,7 @@ function conditions(search: string): SQL | undefined {
     query.families
       ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)`
       : undefined,
-    query.twins
+    query.duplicates
       ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)`
       : undefined,
   )
@@ -69,7 +69,7 @@ export async function listSessions(
     .select({ total: sql<number>`count(*)::int` })
     .from(session)
     .where(matches)
-  const [families, twins] = [
+  const [families, duplicates] = [
     await countsBy(
       tx,
       session.familyId,
@@ -89,7 +89,7 @@ export async function listSessions(
       updatedAt: row.updatedAt.toISOString(),
       isArchived: archivedAt !== null,
       variants: Math.max(0, (families.get(familyId) ?? 1) - 1),
-      twins: Math.max(0, (twins.get(content) ?? 1) - 1),
+      duplicates: Math.max(0, (duplicates.get(content) ?? 1) - 1),
     })),
   }
 }
@@ -142,7 +142,8 @@ export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boo
   change(tx, id, { archivedAt: isArchived ? new Date() : null })
 
 /** Remembers which thoughts about a session the athlete has waved off. */
-export const waveOff = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> => change(tx, id, { waved: [...new Set(keys)] })
+export const dismiss = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> =>
+  change(tx, id, { dismissed: [...new Set(keys)] })
 
 /** The variants of a session, itself among them, oldest first. */
 export async function listFamily(tx: OwnerTransaction, id: string): Promise<Relative[]> {

@@ -13,13 +13,13 @@ import { fitSession } from './fit'
 import { atWatch } from './lease'
 import { notFound, Problem } from './problem'
 
-type TransferRow = typeof transfer.$inferSelect
+type TransferRecord = typeof transfer.$inferSelect
 const abandonedAfter = 40_000
 /** Sendings that this process carries on, and the last of each watch, behind which the next one queues. */
 const underWay = new Set<string>()
 const lastOf = new Map<string, Promise<void>>()
 
-const stateOf = (row: TransferRow): TransferState => ({
+const stateOf = (row: TransferRecord): TransferState => ({
   id: row.id,
   watchId: row.watchId,
   sessionId: row.sessionId,
@@ -84,7 +84,7 @@ export interface SendingAsk {
 }
 
 /** Begins to send a session to a watch; the sending goes on by itself and can be followed, called off and resumed. */
-export async function beginTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
+export async function startTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
   const { watchId, sessionId } = ask
   const { kept, revision, program, losses, fits } = await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId, ask.name))
   if (!fits) {
@@ -122,7 +122,7 @@ export async function beginTransfer(database: Database, owner: string, ask: Send
   return { ...stateOf(row), losses }
 }
 
-async function loadTransfer(tx: OwnerTransaction, id: string): Promise<TransferRow> {
+async function loadTransfer(tx: OwnerTransaction, id: string): Promise<TransferRecord> {
   const [row] = await tx.select().from(transfer).where(eq(transfer.id, id))
   if (!row) throw notFound('sending', 'params.id')
   return row
@@ -148,13 +148,13 @@ export async function resumeTransfer(database: Database, owner: string, id: stri
  * Calls a sending off. It is called off once the watch has been asked whether it came too late: then the program is there, and the
  * sending is done after all.
  */
-export async function callOff(database: Database, owner: string, id: string): Promise<TransferState> {
+export async function cancelSending(database: Database, owner: string, id: string): Promise<TransferState> {
   const row = await asOwner(database, owner, async tx => {
     const current = await loadTransfer(tx, id)
     if (current.state === 'done' || current.state === 'cancelled') return current
     const [next] = await tx
       .update(transfer)
-      .set({ isCalledOff: true, state: 'sending', updatedAt: new Date() })
+      .set({ isCancelled: true, state: 'sending', updatedAt: new Date() })
       .where(eq(transfer.id, id))
       .returning()
     return next!
@@ -163,7 +163,7 @@ export async function callOff(database: Database, owner: string, id: string): Pr
   return stateOf(row)
 }
 
-const isAbandoned = (row: TransferRow) =>
+const isAbandoned = (row: TransferRecord) =>
   row.state === 'sending' && !underWay.has(row.id) && Date.now() - row.updatedAt.getTime() > abandonedAfter
 
 /** Where a sending stands; one that nobody carries on any more is said to have stopped. */
@@ -186,7 +186,7 @@ export async function openTransfers(tx: OwnerTransaction, watchId: string): Prom
 
 const sayWhy = (error: unknown) => (error instanceof Problem ? error.problem : (error as Error).message)
 
-function enqueue(database: Database, owner: string, row: TransferRow): void {
+function enqueue(database: Database, owner: string, row: TransferRecord): void {
   if (underWay.has(row.id)) return
   underWay.add(row.id)
   const run = (lastOf.get(row.watchId) ?? Promise.resolve())
@@ -198,8 +198,8 @@ function enqueue(database: Database, owner: string, row: TransferRow): void {
   lastOf.set(row.watchId, run)
 }
 
-async function carryOn(database: Database, owner: string, row: TransferRow): Promise<void> {
-  const end = (values: Partial<TransferRow>) =>
+async function carryOn(database: Database, owner: string, row: TransferRecord): Promise<void> {
+  const end = (values: Partial<TransferRecord>) =>
     asOwner(database, owner, tx =>
       tx
         .update(transfer)

@@ -61,7 +61,7 @@ describe('the simulated body', () => {
     const hilly = rehearse(programOf('sport run\n\n20:00 @ RPE 5'), ilse, {
       seed: 2,
       startedAt,
-      manner: { hills: { percent: 8, metres: 600 } },
+      behaviour: { hills: { percent: 8, metres: 600 } },
     })
     expect(hilly.samples.metres.at(-1)!).toBeLessThan(flat.samples.metres.at(-1)!)
     expect(flat.samples.altitude).toBeUndefined()
@@ -75,12 +75,12 @@ describe('the simulated body', () => {
 
   it('makes its mistakes: a change unnoticed, a start too fast, a watch not stopped', () => {
     const program = programOf('sport ride\n\n5:00 @ 120-130 W\n5:00 @ 200-210 W')
-    const around = (manner: Parameters<typeof rehearse>[2]['manner'], from: number, to: number) =>
-      mean(rehearse(program, ilse, { seed: 3, startedAt, manner }).samples.power!.slice(from, to).map(Number))
+    const around = (behaviour: Parameters<typeof rehearse>[2]['behaviour'], from: number, to: number) =>
+      mean(rehearse(program, ilse, { seed: 3, startedAt, behaviour }).samples.power!.slice(from, to).map(Number))
     expect(around({ missesCue: 1 }, 301, 305)).toBeLessThan(150)
     expect(around({}, 301, 305)).toBeGreaterThan(170)
     expect(around({ startsFast: 0.2 }, 303, 318)).toBeGreaterThan(around({}, 303, 318) * 1.15)
-    expect(rehearse(program, ilse, { seed: 3, startedAt, manner: { forgetsStop: 90 } }).samples.t.at(-1)).toBe(690)
+    expect(rehearse(program, ilse, { seed: 3, startedAt, behaviour: { forgetsStop: 90 } }).samples.t.at(-1)).toBe(690)
   })
 
   it('heeds a nudge, and nothing else', () => {
@@ -93,7 +93,7 @@ describe('the simulated body', () => {
     const { samples } = rehearse(programOf('sport run\n\n5:00 @ 5:00-5:10 /km'), ilse, {
       seed: 2,
       startedAt,
-      manner: { silentPosition: { from: 100, to: 130 } },
+      behaviour: { silentPosition: { from: 100, to: 130 } },
     })
     expect(samples.metres.slice(99, 129).every(value => value === null)).toBe(true)
     expect(samples.metres[130]! - samples.metres[98]!).toBeGreaterThan(80)

@@ -7,11 +7,11 @@ import { toMetres } from '../../core/quantity/distance'
 import type { Random } from '../../core/quantity/random'
 import type { PlaceOfSession, Sport } from '../../core/session/document'
 import type { Cue } from '../../core/wrist/engine/engine'
-import type { Reading } from '../../core/wrist/engine/holding'
+import type { SensorSample } from '../../core/wrist/engine/holding'
 import type { ProgramStep } from '../../core/wrist/program/program'
 import { abilityOf, intendedShare, shareAt, speedAt } from './ability'
-import type { Manner } from './manner'
-import { heightAt, isSilent, slopeAt } from './manner'
+import type { Behaviour } from './behaviour'
+import { heightAt, isSilent, slopeAt } from './behaviour'
 
 /**
  * The simulated body: it moves toward what the wrist leads it to with the steadiness of a person, tires when its reserve is
@@ -67,10 +67,10 @@ const emptied = 0.96
 /** Share of the reserve after which it goes hard again. */
 const wonBack = 0.15
 
-function takeNotice(body: Body, step: ProgramStep | null, random: Random, manner: Manner): Body['step'] {
+function takeNotice(body: Body, step: ProgramStep | null, random: Random, behaviour: Behaviour): Body['step'] {
   const path = step?.path ?? null
   if (path === body.step.path) return body.step
-  const isMissed = manner.missesCue !== undefined && random.next() < manner.missesCue
+  const isMissed = behaviour.missesCue !== undefined && random.next() < behaviour.missesCue
   return { path, seconds: 0, unnoticedUntil: isMissed ? 5 + 10 * random.next() : 0, before: body.step.meant, meant: body.step.meant }
 }
 
@@ -93,19 +93,20 @@ function measuredMetres(body: Body, { sport, place }: Led): number {
  *
  * @source reserve as in `core/forecast/reserve.ts`, heart as in `core/forecast/heart-response.ts`
  */
-export function live(before: Body, led: Led, seconds: number, random: Random, manner: Manner): { body: Body; reading: Reading } {
+export function live(before: Body, led: Led, seconds: number, random: Random, behaviour: Behaviour): { body: Body; reading: SensorSample } {
   const { athlete, sport, step, along, place } = led
   const ability = abilityOf(athlete, sport)
   const { sd, tau } = defaultSteadiness[sport === 'ride' ? 'power' : 'speed']
   const phi = Math.exp(-seconds / tau)
   const noise = before.noise * phi + random.normal() * sd * Math.sqrt(1 - phi * phi)
   const isStill = place?.kind === 'trainer' || place?.kind === 'treadmill' || sport === 'swim'
-  const slope = step?.grade ? slopeOf(step.grade) : isStill ? 0 : slopeAt(manner, before.metres)
-  const noticed = takeNotice(before, step, random, manner)
+  const slope = step?.grade ? slopeOf(step.grade) : isStill ? 0 : slopeAt(behaviour, before.metres)
+  const noticed = takeNotice(before, step, random, behaviour)
   const isUnnoticed = step !== null && noticed.seconds < noticed.unnoticedUntil
   const meant = isUnnoticed ? noticed.before : intendedShare(step, along, ability, slope)
   const isWork = step?.role === 'work' && step.target !== undefined
-  const tooHard = (isWork ? manner.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? (manner.startsFast ?? 0) : 0)
+  const tooHard =
+    (isWork ? behaviour.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? (behaviour.startsFast ?? 0) : 0)
   const wanted = meant === 0 ? 0 : Math.max(0, meant * (1 + noise) * (1 + tooHard))
   const actual = before.isSpent ? Math.min(wanted, emptied) : wanted
   const aim = speedAt(actual, ability, slope)
@@ -135,11 +136,11 @@ export function live(before: Body, led: Led, seconds: number, random: Random, ma
     body,
     reading: {
       t,
-      metres: isSilent(manner.silentPosition, t) ? null : told,
-      heartRate: isSilent(manner.silentHeart, t) ? null : body.heartRate + random.normal() * 0.6,
-      power: hasPower && !isSilent(manner.silentPower, t) ? watts : null,
+      metres: isSilent(behaviour.silentPosition, t) ? null : told,
+      heartRate: isSilent(behaviour.silentHeart, t) ? null : body.heartRate + random.normal() * 0.6,
+      power: hasPower && !isSilent(behaviour.silentPower, t) ? watts : null,
       cadence: sport === 'swim' ? null : meant === 0 ? 0 : (isOnFoot ? 172 : 86) + random.normal() * 2,
-      ...(manner.hills ? { altitude: heightAt(manner, metres) } : {}),
+      ...(behaviour.hills ? { altitude: heightAt(behaviour, metres) } : {}),
     },
   }
 }

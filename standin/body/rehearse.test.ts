@@ -53,14 +53,14 @@ describe('rehearsing', () => {
 
   it('shows a body that goes too hard, and a strap that falls silent', () => {
     const program = programOf('sport run\n\n4 times\n  2:00 @ 4:40-4:50 /km\n  recovery 1:00')
-    const hard = score(program, rehearse(program, ilse, { seed: 1, startedAt, manner: { bias: 0.08 } }))
+    const hard = score(program, rehearse(program, ilse, { seed: 1, startedAt, behaviour: { bias: 0.08 } }))
     expect(hard.steps.filter(step => step.path === '1.1').map(step => step.reason)).toEqual([
       'too-hard',
       'too-hard',
       'too-hard',
       'too-hard',
     ])
-    const silent = rehearse(program, ilse, { seed: 1, startedAt, manner: { silentHeart: { from: 100, to: 200 } } })
+    const silent = rehearse(program, ilse, { seed: 1, startedAt, behaviour: { silentHeart: { from: 100, to: 200 } } })
     expect(silent.samples.heartRate!.slice(99, 199).every(value => value === null)).toBe(true)
     expect(silent.samples.heartRate![210]).not.toBeNull()
   })
@@ -81,10 +81,11 @@ describe('rehearsing', () => {
   it('presses twice by mistake, and what that does is in the marks', () => {
     const program = programOf('sport run\n\nuntil press\n1:00\nuntil press')
     const quick = { ...ilse, usual: { warmUpSeconds: 60, coolDownSeconds: 60, otherOpenSeconds: 60 } }
-    const presses = (manner: object) => rehearse(program, quick, { seed: 4, startedAt, manner }).marks.filter(mark => mark.kind === 'press')
+    const presses = (behaviour: object) =>
+      rehearse(program, quick, { seed: 4, startedAt, behaviour }).marks.filter(mark => mark.kind === 'press')
     expect(presses({})).toHaveLength(2)
     expect(presses({ pressesTwice: 1 })).toHaveLength(2)
-    const both = rehearse(programOf('sport run\n\nuntil press\nuntil press'), quick, { seed: 4, startedAt, manner: { pressesTwice: 1 } })
+    const both = rehearse(programOf('sport run\n\nuntil press\nuntil press'), quick, { seed: 4, startedAt, behaviour: { pressesTwice: 1 } })
     expect(both.marks.filter(mark => mark.kind === 'press').map(mark => mark.path)).toEqual(['1', '2'])
   })
 })

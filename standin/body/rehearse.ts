@@ -14,8 +14,8 @@ import { stepAt } from '../../core/wrist/engine/cursor'
 import { placeOf } from '../../core/wrist/program/program'
 import { heed, live, restedBody } from './body'
 import type { Led } from './body'
-import type { Manner } from './manner'
-import { carefulManner } from './manner'
+import type { Behaviour } from './behaviour'
+import { carefulManner } from './behaviour'
 
 /** A button pushed at a time, in elapsed seconds; a jump says where to. */
 export type Press = { t: number; button: Button } | ({ t: number; button: 'jump' } & StepPosition)
@@ -27,7 +27,7 @@ export interface Rehearsal {
   presses?: readonly Press[]
   /** Where to begin; at the first step unless said. */
   from?: StepPosition
-  manner?: Partial<Manner>
+  behaviour?: Partial<Behaviour>
   settings?: EngineSettings
 }
 
@@ -71,13 +71,13 @@ export function ownPresses(
   press: OwnPress,
   athlete: Athlete,
   random: Random,
-  manner: Manner,
+  behaviour: Behaviour,
 ): { press: OwnPress; count: 0 | 1 | 2 } {
   const active = state.step
   if (!active || state.phase !== 'running') return { press, count: 0 }
   const next = press.of === active.startT ? press : { of: active.startT, at: pressMoment(currentStep(program, state)!, athlete, random) }
   const isDue = next.at !== null && state.moving - active.startMoving >= next.at
-  return { press: next, count: isDue ? (manner.pressesTwice !== undefined && random.next() < manner.pressesTwice ? 2 : 1) : 0 }
+  return { press: next, count: isDue ? (behaviour.pressesTwice !== undefined && random.next() < behaviour.pressesTwice ? 2 : 1) : 0 }
 }
 
 const asEvent = (press: Press, t: number): EngineEvent =>
@@ -91,11 +91,11 @@ const asEvent = (press: Press, t: number): EngineEvent =>
 export function rehearse(
   program: Program,
   athlete: Athlete,
-  { seed, startedAt, timeZone, presses = [], from, manner: given = {}, settings = usualSettings }: Rehearsal,
+  { seed, startedAt, timeZone, presses = [], from, behaviour: given = {}, settings = usualSettings }: Rehearsal,
 ): Recording {
   const random = randomFrom(seed)
   const recorder = emptyRecorder()
-  const manner: Manner = { ...carefulManner, ...given }
+  const behaviour: Behaviour = { ...carefulManner, ...given }
   const queue = [...presses].sort((a, b) => a.t - b.t)
   let body = restedBody(athlete)
   let state = initialState
@@ -114,16 +114,22 @@ export function rehearse(
       take(asEvent(pushed, Math.max(pushed.t, state.t)))
     }
     if (isOver()) break
-    const lived = live(body, ledBy(program, state, athlete), 1, random, manner)
+    const lived = live(body, ledBy(program, state, athlete), 1, random, behaviour)
     body = lived.body
     addReading(recorder, lived.reading)
     take({ kind: 'reading', ...lived.reading })
-    const own = ownPresses(program, state, press, athlete, random, manner)
+    const own = ownPresses(program, state, press, athlete, random, behaviour)
     press = own.press
     for (let count = 0; count < own.count && !isOver(); count++) take({ kind: 'press', t: state.t })
   }
-  for (let second = 0; second < (manner.forgetsStop ?? 0); second++) {
-    const lived = live(body, { athlete, sport: program.sport === 'multi' ? 'run' : program.sport, step: null, along: 0 }, 1, random, manner)
+  for (let second = 0; second < (behaviour.forgetsStop ?? 0); second++) {
+    const lived = live(
+      body,
+      { athlete, sport: program.sport === 'multi' ? 'run' : program.sport, step: null, along: 0 },
+      1,
+      random,
+      behaviour,
+    )
     body = lived.body
     addReading(recorder, lived.reading)
   }

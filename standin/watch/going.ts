@@ -13,7 +13,7 @@ import type { SpeakerState, Utterance } from '../../core/wrist/engine/speaker'
 import { sayCue, silentSpeaker, speak } from '../../core/wrist/engine/speaker'
 import type { Body } from '../body/body'
 import { heed, live, restedBody } from '../body/body'
-import type { Manner } from '../body/manner'
+import type { Behaviour } from '../body/behaviour'
 import type { OwnPress } from '../body/rehearse'
 import { ledBy, noPress, ownPresses } from '../body/rehearse'
 
@@ -23,7 +23,7 @@ export interface Wearer {
   seed: number
   speed: number
   pressesItself: boolean
-  manner: Manner
+  behaviour: Behaviour
 }
 
 /** A program being carried out, as plain data that survives a power cut. */
@@ -83,11 +83,11 @@ export const pushNow = (
 /** One second of the body's life, and what the engine makes of it. */
 export function second(before: Going, random: Random): Going {
   const { program, wearer } = before
-  const lived = live(before.body, ledBy(program, before.state, wearer.athlete), 1, random, wearer.manner)
+  const lived = live(before.body, ledBy(program, before.state, wearer.athlete), 1, random, wearer.behaviour)
   addReading(before.recorder, lived.reading)
   let going = take({ ...before, body: lived.body }, { kind: 'reading', ...lived.reading })
   if (!wearer.pressesItself || isOver(going)) return going
-  const own = ownPresses(program, going.state, going.press, wearer.athlete, random, wearer.manner)
+  const own = ownPresses(program, going.state, going.press, wearer.athlete, random, wearer.behaviour)
   going = { ...going, press: own.press }
   for (let count = 0; count < own.count && !isOver(going); count++) going = pushNow(going, { kind: 'press' })
   return going

@@ -1,24 +1,24 @@
 import type { Random } from '../../core/quantity/random'
-import type { LinkKind, LinkManner } from '../../shared/api'
+import type { LinkKind, LinkFaults } from '../../shared/api'
 
-export const goodLink: LinkManner = { delay: 0, jitter: 0, loss: 0, double: 0, late: 0, cutAfter: null }
+export const goodLink: LinkFaults = { delay: 0, jitter: 0, loss: 0, double: 0, late: 0, cutAfter: null }
 
 /** A link as it is on an ordinary day. */
-export const usualLinks: Readonly<Record<LinkKind, LinkManner>> = {
+export const usualLinks: Readonly<Record<LinkKind, LinkFaults>> = {
   cable: { ...goodLink, delay: 1 },
   radio: { ...goodLink, delay: 15, jitter: 15 },
 }
 
 export interface Passage {
   passes: boolean
-  manner: LinkManner
+  faults: LinkFaults
 }
 
 /** Whether a message of so many bytes gets through, and what is left of the link after it. */
-export function carry(manner: LinkManner, bytes: number, random: Random): Passage {
-  const cutAfter = manner.cutAfter === null ? null : Math.max(0, manner.cutAfter - bytes)
-  const isCut = manner.cutAfter !== null && bytes > manner.cutAfter
-  return { passes: !isCut && !(random.next() < manner.loss), manner: { ...manner, cutAfter } }
+export function carry(faults: LinkFaults, bytes: number, random: Random): Passage {
+  const cutAfter = faults.cutAfter === null ? null : Math.max(0, faults.cutAfter - bytes)
+  const isCut = faults.cutAfter !== null && bytes > faults.cutAfter
+  return { passes: !isCut && !(random.next() < faults.loss), faults: { ...faults, cutAfter } }
 }
 
 const pause = (milliseconds: number) =>
@@ -34,23 +34,23 @@ const lateMilliseconds = 2500
  */
 export async function carryFrame(
   frame: string,
-  manner: () => LinkManner,
-  keep: (manner: LinkManner) => void,
+  faults: () => LinkFaults,
+  keep: (faults: LinkFaults) => void,
   random: Random,
   hear: (frame: string) => string | null,
 ): Promise<string | null> {
   const oneWay = async (text: string): Promise<boolean> => {
-    const passage = carry(manner(), Buffer.byteLength(text), random)
-    keep(passage.manner)
-    await pause(manner().delay + manner().jitter * random.next())
+    const passage = carry(faults(), Buffer.byteLength(text), random)
+    keep(passage.faults)
+    await pause(faults().delay + faults().jitter * random.next())
     return passage.passes
   }
   if (!(await oneWay(frame))) return null
-  if (random.next() < manner().late) {
+  if (random.next() < faults().late) {
     setTimeout(() => void hear(frame), lateMilliseconds * random.next())
     return null
   }
   const first = hear(frame)
-  const reply = random.next() < manner().double ? hear(frame) : first
+  const reply = random.next() < faults().double ? hear(frame) : first
   return reply !== null && (await oneWay(reply)) ? reply : null
 }

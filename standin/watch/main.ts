@@ -4,7 +4,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http'
 import { join } from 'node:path'
 import { profileNamed } from '../../core/wrist/program/profile'
 import type { Knob } from '../../core/wrist/engine/buttons'
-import type { LinkKind, LinkManner } from '../../shared/api'
+import type { LinkKind, LinkFaults } from '../../shared/api'
 import type { HandAct } from './hand'
 import { openStore } from './store'
 import type { Watch, Wearer } from './watch'
@@ -25,7 +25,7 @@ const nobody: Wearer = {
   seed: 1,
   speed: 1,
   pressesItself: false,
-  manner: { bias: 0 },
+  behaviour: { bias: 0 },
 }
 const watches = new Map<string, Watch>()
 
@@ -77,9 +77,9 @@ async function handle(request: IncomingMessage, response: ServerResponse) {
       if (reply === null) return void response.destroy()
       return void response.writeHead(200, { 'content-type': 'application/json' }).end(reply)
     }
-    case 'PUT manner': {
-      const { link, ...manner } = JSON.parse(body) as LinkManner & { link: LinkKind }
-      watch.setLink(link, manner)
+    case 'PUT link-faults': {
+      const { link, ...faults } = JSON.parse(body) as LinkFaults & { link: LinkKind }
+      watch.setLink(link, faults)
       return answer(response, 200, watch.glass())
     }
     case 'PUT wearer':

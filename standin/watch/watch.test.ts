@@ -29,8 +29,8 @@ describe('the link', () => {
   it('lets everything through when it is good, and nothing behind a cut', () => {
     expect(pass(goodLink, 1e6, randomFrom(1)).passes).toBe(true)
     const first = pass({ ...goodLink, cutAfter: 100 }, 80, randomFrom(1))
-    expect([first.passes, first.manner.cutAfter]).toEqual([true, 20])
-    expect(pass(first.manner, 21, randomFrom(1)).passes).toBe(false)
+    expect([first.passes, first.faults.cutAfter]).toEqual([true, 20])
+    expect(pass(first.faults, 21, randomFrom(1)).passes).toBe(false)
     expect(pass({ ...goodLink, cutAfter: 0 }, 1, randomFrom(1)).passes).toBe(false)
   })
   it('loses its share of messages', () => {
@@ -41,10 +41,10 @@ describe('the link', () => {
 
   it('brings some messages twice and some too late, and the watch hears both', async () => {
     const heard: string[] = []
-    const over = (manner: typeof goodLink, seed: number) =>
+    const over = (faults: typeof goodLink, seed: number) =>
       carryFrame(
         'frame',
-        () => manner,
+        () => faults,
         () => {},
         randomFrom(seed),
         frame => {
@@ -65,7 +65,7 @@ describe('the link', () => {
 describe('the watch', () => {
   let folder: string
   let watch: Watch
-  const wearer: Wearer = { athlete: ilse, seed: 1, speed: 600, pressesItself: true, manner: { bias: 0 } }
+  const wearer: Wearer = { athlete: ilse, seed: 1, speed: 600, pressesItself: true, behaviour: { bias: 0 } }
   const begin = () => startWatch('test.all-sport', 'all-sport', 3, openStore(folder), wearer)
   const carry: Carry = async frame => {
     const reply = await watch.message('cable', frame)

@@ -8,8 +8,9 @@ import { entrancesOf } from '../../core/wrist/program/program-steps'
 import type { WatchMemory } from '../../core/wrist/link/watch-memory'
 import { emptyMemory, keepRecording, programIn, restoredMemory, slotStates } from '../../core/wrist/link/watch-memory'
 import { hideCode, receiveFrame, showCode, shownCode } from '../../core/wrist/link/watch-receive'
-import type { Glass, LinkKind, LinkManner } from '../../shared/api'
+import type { Glass, LinkKind, LinkFaults } from '../../shared/api'
 import type { Going, Wearer } from './going'
+import { upgradeGoing } from './upgrade'
 import { begin, isOver, pushNow, recordingOf, second } from './going'
 import type { HandAct } from './hand'
 import { byHand } from './hand'
@@ -27,7 +28,7 @@ export interface Watch {
   push: (knob: Knob, isHeld: boolean) => void
   choose: (slot: number) => boolean
   wear: (wearer: Wearer) => void
-  setLink: (kind: LinkKind, manner: LinkManner) => void
+  setLink: (kind: LinkKind, faults: LinkFaults) => void
   /** False where the hand cannot do that now. */
   hand: (act: HandAct) => boolean
   stop: () => void
@@ -44,10 +45,10 @@ export function startWatch(address: string, profile: string, slots: number, stor
   const newIncarnation = () => `${address}-${Date.now().toString(36)}-${randomBytes(3).toString('hex')}`
   const written = store.read<WatchMemory>('memory')
   let memory = written ? restoredMemory(written) : emptyMemory(address, newIncarnation(), profile, slots)
-  let links = { ...usualLinks, ...store.read<Record<LinkKind, LinkManner>>('links') }
+  let links = { ...usualLinks, ...store.read<Record<LinkKind, LinkFaults>>('links') }
   let body: Case = store.read<Case>('case') ?? { isOn: true, clockOff: 0 }
   let wearer = defaultWearer
-  const left = memory.running === null ? null : store.read<Partial<Going>>('going')
+  const left = memory.running === null ? null : upgradeGoing(store.read<Going>('going'))
   let going = left?.state && left.speaker && left.settings ? (left as Going) : null
   if (!going) memory = { ...memory, running: null }
   let mode: GlassMode = restedGlass
@@ -167,7 +168,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
       carryFrame(
         frame,
         () => links[kind],
-        manner => (links = { ...links, [kind]: manner }),
+        faults => (links = { ...links, [kind]: faults }),
         linkRandom,
         hear,
       ),
@@ -189,8 +190,8 @@ export function startWatch(address: string, profile: string, slots: number, stor
       if (going) going = { ...going, wearer: { ...next, athlete: going.wearer.athlete, seed: going.wearer.seed } }
       tell()
     },
-    setLink(kind, manner) {
-      links = { ...links, [kind]: manner }
+    setLink(kind, faults) {
+      links = { ...links, [kind]: faults }
       store.write('links', links)
       tell()
     },

@@ -15,7 +15,7 @@ async function setAthlete(page: Page, document: Record<string, unknown>): Promis
   expect(response.status()).toBe(200)
 }
 test.beforeEach(async ({ app }) => {
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   before = await athleteNow(app)
 })
 test.afterEach(async ({ app }) => setAthlete(app, before!.athlete))
@@ -158,7 +158,7 @@ test('steadiness is learnt from the recordings there are', async ({ app }) => {
 })
 
 test('the reckoner goes both ways, and a number is dropped into the Desk', async ({ app }) => {
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   await expect(app.locator('[data-test=speed]')).toHaveValue('4:42')
   await app.fill('[data-test=speed]', '4:30')
   await expect(app.locator('[data-test=distance]')).toHaveValue(/10[.\d]* km/)
@@ -173,16 +173,16 @@ test('the reckoner goes both ways, and a number is dropped into the Desk', async
   await newSession(app)
   await app.keyboard.type('sport run\n\n10:00 easy')
   await expect(kept(app)).toBeVisible()
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   await app.click('[data-test=drop-movement]')
   await expect(script(app)).toContainText('10 km @ 4:42 /km')
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   await app.getByRole('button', { name: '6 % to the Desk' }).click()
   await expect(script(app)).toContainText('10:00 uphill 6 % @ 6:26 /km')
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   await app.getByRole('button', { name: 'Lane 3 to the Desk' }).click()
   await expect(script(app)).toContainText('place track, lane 3')
-  await app.goto('/reckoner')
+  await app.goto('/calculator')
   await app.fill('[data-test=time]', '1:20:00')
   await app.click('[data-test=drop-fuel]')
   await expect(script(app)).toContainText('prompt drink from 40:00 every 20:00')
@@ -195,7 +195,7 @@ test('nothing in Me, the Reckoner or the forecast stands in the way of a screen 
   await expect(app.locator('[data-test=numbers]').first()).toBeVisible()
   await expectAccessible(app)
   for (const sport of ['run', 'ride', 'swim']) {
-    await app.goto('/reckoner')
+    await app.goto('/calculator')
     await app.selectOption('[data-test=sport]', sport)
     await expectAccessible(app)
   }

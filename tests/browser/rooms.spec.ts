@@ -74,8 +74,8 @@ test('an address that leads nowhere says so', async ({ app }) => {
 for (const [name, path] of [
   ['desk', '/desk'],
   ['shelf', '/shelf'],
-  ['wrist', '/wrist'],
-  ['stand-in watch', '/watch'],
+  ['wrist', '/watches'],
+  ['stand-in watch', '/standin'],
   ['log', '/log'],
   ['me', '/me'],
   ['phone', '/phone'],

@@ -40,7 +40,7 @@ async function sent(app: Page, { id }: Watch, session: string): Promise<void> {
 }
 
 test('a sending cut half-way is gone on with, read back, carried out at sixty times real time and found in the log', async ({ app }) => {
-  await app.goto('/wrist')
+  await app.goto('/watches')
   const quay = await watchNamed(app, 'Quay watch')
   await cleared(app, quay)
   await newSession(app)
@@ -85,7 +85,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   await expect(app.locator('[data-test=send]')).toBeEnabled()
   await app.locator('[data-test=losses] li').nth(1).getByRole('checkbox').check()
   await expect(ways.first()).toHaveValue('none')
-  await app.goto('/wrist')
+  await app.goto('/watches')
   await app.getByRole('button', { name: 'Drawer watch' }).click()
   await expect(app.getByText('pace targets of a run, treadmill: none')).toBeVisible()
   await app.getByRole('button', { name: 'no longer' }).click()
@@ -95,7 +95,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
 test('what is missing, changed there, older and made there is told apart, and put right without losing what hands made', async ({
   app,
 }) => {
-  await app.goto('/wrist')
+  await app.goto('/watches')
   const quay = await watchNamed(app, 'Quay watch')
   await cleared(app, quay)
   const ids = [await written(app, short('Deleted')), await written(app, short('Edited')), await written(app, short('Revised'))]
@@ -104,7 +104,7 @@ test('what is missing, changed there, older and made there is told apart, and pu
   await app.request.post(`/api/standin/${quay.id}/hand`, { data: { do: 'delete', slot: 1 } })
   await app.request.post(`/api/standin/${quay.id}/hand`, { data: { do: 'edit', slot: 2 } })
   await app.request.put(`/api/sessions/${ids[2]}`, { data: { base: 1, script: short('Revised').replace('3 times', '4 times') } })
-  await app.goto(`/wrist?watch=${quay.id}`)
+  await app.goto(`/watches?watch=${quay.id}`)
   const standings = app.locator('[data-test=slots] tbody tr')
   await expect(standings).toHaveCount(4)
   await expect(app.locator('[data-test=slots]')).toContainText('missing there')
@@ -124,13 +124,13 @@ test('what is missing, changed there, older and made there is told apart, and pu
 })
 
 test('pushing shows what it would do, and does that', async ({ app }) => {
-  await app.goto('/wrist')
+  await app.goto('/watches')
   const quay = await watchNamed(app, 'Quay watch')
   await cleared(app, quay)
   const id = await written(app, short('Planned for today'))
   const day = new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Oslo' }).format(new Date())
   const { id: entry } = (await (await app.request.post('/api/plan', { data: { session: id, day } })).json()) as { id: string }
-  await app.goto(`/wrist?watch=${quay.id}`)
+  await app.goto(`/watches?watch=${quay.id}`)
   await app.click('[data-test=dry-run]')
   await expect(app.locator('[data-test=acts]')).toContainText('send “Planned for today” to slot 1')
   await expect(app.locator('[data-test=slots]')).toHaveCount(0)
@@ -142,7 +142,7 @@ test('pushing shows what it would do, and does that', async ({ app }) => {
 })
 
 test('another watch is taken in, paired by the code on its glass, and forgotten', async ({ app }) => {
-  await app.goto('/wrist')
+  await app.goto('/watches')
   await app.click('[data-test=add]')
   await app.fill('[data-test=watch-name]', 'Boathouse runner')
   await app.getByRole('button', { name: 'Take it in' }).click()
@@ -152,7 +152,7 @@ test('another watch is taken in, paired by the code on its glass, and forgotten'
   await app.getByRole('button', { name: 'Pair', exact: true }).click()
   await expect(app.getByRole('alert').first()).toContainText('shows no code')
   const glass = await app.context().newPage()
-  await glass.goto(`/watch/${runner.id}`)
+  await glass.goto(`/standin/${runner.id}`)
   const middle = glass.locator('[data-test=middle]')
   await middle.click({ delay: 900 })
   const code = (await glass.locator('[data-test=code]').textContent())!

@@ -38,7 +38,7 @@ describe('the shelf found by what is in it', () => {
   it('sorts, and tells variants and the same content', async () => {
     expect(await titles('', '&sort=title')).toEqual(['Boathouse hour', 'Clocked', 'Long gravel', 'Short ones', 'Twelve again'])
     expect((await titles('', '&sort=longest'))[0]).toBe('Long gravel')
-    expect((await find('12x300')).rows.map(row => row.twins)).toEqual([1, 1])
+    expect((await find('12x300')).rows.map(row => row.duplicates)).toEqual([1, 1])
     expect((await ilse.ask('GET', '/sessions?sort=best')).status).toBe(400)
   })
 
@@ -111,10 +111,10 @@ describe('tags, families and putting away', () => {
   it('remembers what was waved off and the words as pasted', async () => {
     const id = randomUUID()
     await ilse.ask('PUT', `/sessions/${id}`, { base: 0, script: 'sport run\n\n10:00\n', source: '10 min, said the club' })
-    await ilse.ask('PUT', `/sessions/${id}/waved`, { waved: ['no-warm-up: 10:00'] })
+    await ilse.ask('PUT', `/sessions/${id}/waved`, { dismissed: ['no-warm-up: 10:00'] })
     expect((await ilse.ask<KeptSession>('GET', `/sessions/${id}`)).body).toMatchObject({
       source: '10 min, said the club',
-      waved: ['no-warm-up: 10:00'],
+      dismissed: ['no-warm-up: 10:00'],
       document: { source: '10 min, said the club' },
     })
   })

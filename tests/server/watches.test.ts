@@ -43,8 +43,7 @@ async function send(person: Person, session: string): Promise<TransferState> {
   expect(begun.status).toBe(201)
   return ended(person, begun.body.id)
 }
-const standings = (state: WatchState) =>
-  state.rows.filter(row => row.standing !== 'empty').map(row => `${row.standing} ${row.holds ?? '-'}`)
+const statuses = (state: WatchState) => state.rows.filter(row => row.status !== 'empty').map(row => `${row.status} ${row.holds ?? '-'}`)
 const problemOf = (answer: { body: unknown }) => (answer.body as { problem: string }).problem
 
 describe('pairing', () => {
@@ -88,11 +87,11 @@ describe('pairing', () => {
     const other = await newPerson('The boathouse')
     const taken = (await other.ask<KeptWatch>('POST', '/watches', { name: 'From the drawer', address: ilse.address })).body
     await pairStandin(database, other.owner, taken.id)
-    expect(standings(await stateOf(other, taken.id))).toEqual([])
+    expect(statuses(await stateOf(other, taken.id))).toEqual([])
     const refused = await ilse.ask('GET', `/watches/${ilse.watch}/state`)
     expect([refused.status, refused.body.why]).toEqual([409, 'unpaired'])
     await pairStandin(database, ilse.owner, ilse.watch)
-    expect(standings(await stateOf(ilse))).toEqual(['missing -'])
+    expect(statuses(await stateOf(ilse))).toEqual(['missing -'])
     await hand(ilse, { do: 'reset' })
     expect((await ilse.ask('GET', `/watches/${ilse.watch}/state`)).body.why).toBe('unpaired')
   })
@@ -113,11 +112,11 @@ describe('what a watch should hold beside what it holds', () => {
     await ilse.ask('PUT', `/sessions/${ids[1]}`, { base: 1, script: short('Revised').replace('3 times', '4 times') })
     await hand(ilse, { do: 'edit', slot: slots[2] })
     const state = await stateOf(ilse)
-    expect(standings(state).sort()).toEqual(['edited Edited', 'equal Equal', 'extra Own quarter hour', 'missing -', 'stale Revised'])
+    expect(statuses(state).sort()).toEqual(['edited Edited', 'equal Equal', 'extra Own quarter hour', 'missing -', 'stale Revised'])
     const compared = (await ilse.ask<SlotComparison>('GET', `/watches/${ilse.watch}/slots/${slots[2]}`)).body
     expect(compared.equal).toBe(false)
     expect(compared.rows.filter(row => !row.equal)).toMatchObject([{ should: 'warm-up 1:00', holds: 'warm-up 2:00' }])
-    const edited = state.rows.find(row => row.standing === 'edited')!
+    const edited = state.rows.find(row => row.status === 'edited')!
     const over = await ilse.ask('POST', `/watches/${ilse.watch}/transfers`, { session: ids[2] })
     expect([over.status, over.body.why]).toEqual([409, 'hand-made'])
     const refused = await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}`)
@@ -126,7 +125,7 @@ describe('what a watch should hold beside what it holds', () => {
       (await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${edited.slot}?expects=${edited.generation}&handMade=true`)).status,
     ).toBe(200)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${slots[0]}`)).status).toBe(200)
-    expect(standings(await stateOf(ilse))).not.toContain('missing -')
+    expect(statuses(await stateOf(ilse))).not.toContain('missing -')
     for (const id of ids) expect((await ilse.ask('GET', `/sessions/${id}`)).status).toBe(200)
   })
 
@@ -209,7 +208,7 @@ describe('calling a sending off', () => {
     await ilse.ask('POST', `/transfers/${begun.id}/cancel`)
     expect((await ended(ilse, begun.id)).state).toBe('cancelled')
     await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
-    expect(standings(await stateOf(ilse))).toEqual([])
+    expect(statuses(await stateOf(ilse))).toEqual([])
     const done = await send(ilse, session)
     expect((await ilse.ask<TransferState>('POST', `/transfers/${done.id}/cancel`)).body.state).toBe('done')
   })
@@ -223,9 +222,9 @@ describe('a sending whose server stopped right behind the commit', () => {
       await tx.delete(holding).where(eq(holding.watchId, ilse.watch))
       await tx.update(transfer).set({ state: 'stopped' }).where(eq(transfer.id, done.id))
     })
-    expect(standings(await stateOf(ilse))).toEqual(['extra Crashed'])
+    expect(statuses(await stateOf(ilse))).toEqual(['extra Crashed'])
     expect((await send(ilse, session)).slot).toBe(done.slot)
-    expect(standings(await stateOf(ilse))).toEqual(['equal Crashed'])
+    expect(statuses(await stateOf(ilse))).toEqual(['equal Crashed'])
   })
 })
 
@@ -278,10 +277,10 @@ describe("pushing by the athlete's schools", () => {
       ['send', 'Quay ladder'],
       ['send', 'Sound hundreds'],
     ])
-    expect(standings(await stateOf(ilse))).toEqual(['extra Own quarter hour'])
+    expect(statuses(await stateOf(ilse))).toEqual(['extra Own quarter hour'])
     for (const { id } of (await push(dry.digest)).body.transfers) expect((await ended(ilse, id)).state).toBe('done')
     expect((await plan()).acts.map(act => act.do)).toEqual(['keep', 'keep'])
-    expect(standings(await stateOf(ilse)).sort()).toEqual(['equal Quay ladder', 'equal Sound hundreds', 'extra Own quarter hour'])
+    expect(statuses(await stateOf(ilse)).sort()).toEqual(['equal Quay ladder', 'equal Sound hundreds', 'extra Own quarter hour'])
   })
 
   it('does nothing when something has changed since the look, and says what there would be to do now', async () => {
@@ -291,7 +290,7 @@ describe("pushing by the athlete's schools", () => {
     const refused = await ilse.ask<{ plan: PushPlan }>('POST', `/watches/${ilse.watch}/push`, { digest: dry.digest })
     expect(refused.status).toBe(409)
     expect(refused.body.plan.acts).toHaveLength(2)
-    expect(standings(await stateOf(ilse))).toEqual([])
+    expect(statuses(await stateOf(ilse))).toEqual([])
   })
 
   it('names by weekday and keeps to one slot where the athlete wants that', async () => {

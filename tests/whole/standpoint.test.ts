@@ -96,8 +96,11 @@ describe('the day', () => {
     expect(read(standpointOf(ilse, '2026-03-30')).sessions[0]!.day).toBe('2026-03-31')
     expect(read(standpointOf(ilse, '2026-04-01')).sessions[0]!.day).toBe('2027-03-31')
     expect(read(nobody).sessions[0]!.day).toBeUndefined()
-    expect(read(nobody).remarks.filter(remark => remark.level === 'ask').map(remark => remark.code)).toEqual(['date'])
-  })
+    expect(
+      read(nobody)
+        .remarks.filter(remark => remark.level === 'ask')
+        .map(remark => remark.code),
+    ).toEqual(['date'])
   })
   it.each([
     [1, ['2026-03-30', '2026-04-05']],

@@ -124,13 +124,13 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
         :option="option"
         autoresize
         role="img"
-        aria-label="The band of each school around this target; the table below says the same" />
+        aria-label="The band of each way around this target; the table below says the same" />
       <details>
         <summary>Bands and nudges as a table</summary>
         <table v-if="picture.schools.length > 0" class="ruled">
           <thead>
             <tr>
-              <th>school</th>
+              <th>way</th>
               <th>band</th>
               <th class="number">a step</th>
             </tr>

@@ -53,7 +53,7 @@ function copyShifted() {
 const shown = computed(() =>
   rowActions.filter(action => {
     if (!session.value || !props.path || !item.value) return false
-    const needsBlock = ['Unwrap', '+1 round', '\u22121 round', 'Last recovery'].includes(action.name)
+    const needsBlock = ['Ungroup', '+1 round', '\u22121 round', 'Drop last recovery'].includes(action.name)
     return !needsBlock || action.edit(session.value, props.path) !== null
   }),
 )

@@ -1,5 +1,5 @@
 <template>
-  <aside class="side" aria-label="What it comes to">
+  <aside class="side" aria-label="Total and forecast">
     <slot />
     <p class="faint caution">Most training should be easy. Pain, dizziness or a tight chest: stop, and ask a doctor.</p>
   </aside>

@@ -21,15 +21,15 @@ const became = computed(() => {
   return links
 })
 const lines = computed(() => {
-  const stretches = coverText(props.source, reading.value)
+  const segments = coverText(props.source, reading.value)
   return props.source
     .split('\n')
     .map((_, index) =>
-      stretches
-        .filter(stretch => stretch.line === index + 1)
-        .map(stretch => ({
-          ...stretch,
-          became: stretch.path === undefined ? undefined : became.value.get(`${stretch.session}/${stretch.path}`),
+      segments
+        .filter(segment => segment.line === index + 1)
+        .map(segment => ({
+          ...segment,
+          became: segment.path === undefined ? undefined : became.value.get(`${segment.session}/${segment.path}`),
         })),
     )
 })
@@ -37,7 +37,7 @@ const isChosen = (path: string | undefined) =>
   path !== undefined &&
   props.selected !== null &&
   (props.selected === path || props.selected.startsWith(`${path}.`) || path.startsWith(`${props.selected}.`))
-const leftOver = computed(() => lines.value.flat().filter(stretch => stretch.kind === 'left-over').length)
+const leftOver = computed(() => lines.value.flat().filter(segment => segment.kind === 'left-over').length)
 </script>
 
 <template>
@@ -51,11 +51,11 @@ const leftOver = computed(() => lines.value.flat().filter(stretch => stretch.kin
     </p>
     <div class="words mono">
       <p v-for="(line, index) in lines" :key="index">
-        <template v-for="stretch in line" :key="stretch.column">
-          <button v-if="stretch.became" class="word" :class="{ chosen: isChosen(stretch.became) }" @click="emit('choose', stretch.became)">
-            {{ stretch.text }}
+        <template v-for="segment in line" :key="segment.column">
+          <button v-if="segment.became" class="word" :class="{ chosen: isChosen(segment.became) }" @click="emit('choose', segment.became)">
+            {{ segment.text }}
           </button>
-          <span v-else :class="stretch.kind">{{ stretch.text }}</span>
+          <span v-else :class="segment.kind">{{ segment.text }}</span>
         </template>
       </p>
     </div>

@@ -37,12 +37,12 @@ const missing = computedAlike(() =>
 
 <template>
   <section aria-label="Totals">
-    <h2>What it comes to</h2>
+    <h2>Total</h2>
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="known">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
-      <template v-else>{{ formatTime(Math.round(desk.known)) }} known</template
-      ><template v-if="habit > 0">, {{ sayDuration(habit) }} by habit</template>
+      <template v-else>{{ formatTime(Math.round(desk.known)) }} fixed</template
+      ><template v-if="habit > 0">, {{ sayDuration(habit) }} estimated</template>
     </p>
     <dl>
       <dt>Distance</dt>

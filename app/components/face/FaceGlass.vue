@@ -35,7 +35,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
   <dl v-else class="look" data-test="look">
     <dt>time</dt>
     <dd>{{ face.total.time }}</dd>
-    <dt>way</dt>
+    <dt>distance</dt>
     <dd>{{ face.total.distance }}</dd>
     <dt>heart</dt>
     <dd>{{ face.heartRate ?? '–' }}</dd>

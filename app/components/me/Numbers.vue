@@ -61,7 +61,7 @@ function take(number: DerivedNumber) {
                     <summary>{{ number.method }}<span v-if="number.isAged" class="doubt"> · old</span></summary>
                     <p>{{ number.source }}.</p>
                     <p>From {{ number.inputs.join('; ') }}.</p>
-                    <p v-if="number.said">{{ number.said[0]?.toUpperCase() + number.said.slice(1) }}.</p>
+                    <p v-if="number.weakness">{{ number.weakness[0]?.toUpperCase() + number.weakness.slice(1) }}.</p>
                     <p v-if="number.isAged" class="doubt">Its youngest input is over 120 days old.</p>
                     <p>Changed by {{ number.changes }}.</p>
                   </details>

@@ -5,7 +5,7 @@ import type { WatchProfile } from '~~/core/wrist/program/profile'
 /** What the watch can and cannot do, to read and to change. */
 const props = defineProps<{ watch: KeptWatch }>()
 const emit = defineEmits<{ changed: [] }>()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const { problem, isBusy, guarded } = useGuarded()
 const draft = ref<WatchProfile>(structuredClone(toRaw(props.watch.profile)))
 watch(

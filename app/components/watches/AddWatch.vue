@@ -3,7 +3,7 @@ import { watchProfiles } from '~~/core/wrist/program/profile'
 
 /** Takes in another watch: a new stand-in of a kind, or one somebody else has used. */
 const emit = defineEmits<{ added: [id: string]; close: [] }>()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const name = ref('')
 const kind = ref('runner')
 const address = ref('')

@@ -4,7 +4,7 @@ import type { KeptWatch } from '~~/shared/api'
 /** Six digits from the glass make the key that every message is sealed with. */
 const props = defineProps<{ watch: KeptWatch }>()
 const emit = defineEmits<{ paired: [] }>()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const code = ref('')
 const { problem, isBusy, guarded } = useGuarded()
 const pair = () =>
@@ -18,8 +18,8 @@ const pair = () =>
 <template>
   <form class="said ask" data-test="pairing" @submit.prevent="pair">
     <p>
-      <b>{{ watch.name }}</b> is not paired with this account. On its <NuxtLink :to="`/watch/${watch.id}`" target="_blank">glass</NuxtLink>,
-      hold the middle button; type the six digits it shows.
+      <b>{{ watch.name }}</b> is not paired with this account. On its
+      <NuxtLink :to="`/standin/${watch.id}`" target="_blank">glass</NuxtLink>, hold the middle button; type the six digits it shows.
     </p>
     <label
       >Code <input v-model="code" class="field mono" inputmode="numeric" autocomplete="off" maxlength="8" size="8" data-test="pairing-code"

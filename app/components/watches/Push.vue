@@ -4,7 +4,7 @@ import { actWords } from '~/watches/words'
 
 /** What pushing by the athlete's schools would do, shown before it is done. */
 const props = defineProps<{ watchId: string }>()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const emit = defineEmits<{ pushed: [] }>()
 const plan = ref<PushPlan | null>(null)
 const said = ref('')
@@ -52,7 +52,7 @@ const naming = { telling: 'telling titles', weekday: 'weekday names, cleared wee
     <p v-if="!plan"><button class="act" :disabled="isBusy" data-test="dry-run" @click="look">See what pushing would do</button></p>
     <template v-else>
       <p class="faint">
-        Your schools: {{ pushing[plan.pushing] }}; {{ naming[plan.naming] }}. <NuxtLink to="/me#set">Change them in Me</NuxtLink>
+        Your ways: {{ pushing[plan.pushing] }}; {{ naming[plan.naming] }}. <NuxtLink to="/me#set">Change them in Me</NuxtLink>
       </p>
       <ul class="acts" data-test="acts">
         <li

@@ -3,7 +3,7 @@ import type { FitPreview, KeptWatch } from '~~/shared/api'
 
 const props = defineProps<{ sessionId: string; title: string }>()
 const emit = defineEmits<{ close: [] }>()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const chosen = ref('')
 const preview = ref<FitPreview | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
@@ -47,12 +47,12 @@ const sayProfile = ({ profile }: KeptWatch) =>
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" :title="`To the wrist: ${title}`" width="min(640px, 94vw)" @closed="emit('close')">
+  <el-dialog v-model="isOpen" :title="`Send to watch: ${title}`" width="min(640px, 94vw)" @closed="emit('close')">
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">
-      No watch is known yet. <NuxtLink to="/wrist">Add one on the Wrist</NuxtLink>
+      No watch is known yet. <NuxtLink to="/watches">Add one in Watches</NuxtLink>
     </p>
     <fieldset>
       <legend>Watch</legend>
@@ -63,17 +63,17 @@ const sayProfile = ({ profile }: KeptWatch) =>
     </fieldset>
     <template v-if="preview">
       <p v-if="preview.losses.length === 0" class="good">Everything fits as written.</p>
-      <WristLossList :losses="preview.losses" :standing="kept?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
+      <WatchesLossList :losses="preview.losses" :standing="kept?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
       <p v-if="!preview.fits" class="faint">What no watch can hold stands on its <NuxtLink :to="`/card/${sessionId}`">card</NuxtLink>.</p>
     </template>
-    <WristSendingRow
+    <WatchesSendingRow
       v-if="sending"
       :sending="sending"
       @resume="guarded(() => wrist.resume(sending!.id))"
-      @call-off="guarded(() => wrist.callOff(sending!.id))">
-      <NuxtLink :to="`/wrist?watch=${chosen}&slot=${sending.slot}`">See it step by step</NuxtLink> ·
-      <NuxtLink :to="`/watch/${chosen}`">To the stand-in watch</NuxtLink>
-    </WristSendingRow>
+      @cancel="guarded(() => wrist.cancelSending(sending!.id))">
+      <NuxtLink :to="`/watches?watch=${chosen}&slot=${sending.slot}`">See it step by step</NuxtLink> ·
+      <NuxtLink :to="`/standin/${chosen}`">To the stand-in watch</NuxtLink>
+    </WatchesSendingRow>
     <template #footer>
       <button class="act" @click="isOpen = false">Close</button>
       <button

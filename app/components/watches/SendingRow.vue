@@ -4,7 +4,7 @@ import { shareArrived } from '~/watches/words'
 
 /** One sending as it stands: how far it is, and what can be done about it. */
 defineProps<{ sending: TransferState }>()
-defineEmits<{ resume: []; callOff: [] }>()
+defineEmits<{ resume: []; cancel: [] }>()
 </script>
 
 <template>
@@ -12,14 +12,14 @@ defineEmits<{ resume: []; callOff: [] }>()
     <template v-if="sending.state === 'sending'">
       <progress :value="sending.arrived" :max="sending.size" /> {{ shareArrived(sending) }} % of “{{ sending.title }}”,
       {{ sending.size }} bytes
-      <button class="plain" data-test="call-off" @click="$emit('callOff')">call off</button>
+      <button class="plain" data-test="cancel" @click="$emit('cancel')">Cancel</button>
     </template>
     <p v-else-if="sending.state === 'stopped'" class="said error">
       “{{ sending.title }}” stopped at {{ sending.arrived }} of {{ sending.size }} bytes{{ sending.problem ? `: ${sending.problem}` : '.' }}
       <button class="act" data-test="resume" @click="$emit('resume')">Go on from there</button>
-      <button class="plain" @click="$emit('callOff')">call off</button>
+      <button class="plain" @click="$emit('cancel')">Cancel</button>
     </p>
-    <p v-else-if="sending.state === 'cancelled'" class="said note">“{{ sending.title }}” is called off. The watch holds what it held.</p>
+    <p v-else-if="sending.state === 'cancelled'" class="said note">“{{ sending.title }}” is cancelled. The watch holds what it held.</p>
     <p v-else class="good" data-test="receipt">
       ● Receipt: “{{ sending.title }}” is in slot {{ sending.slot }}, read back and equal. <slot />
     </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SlotRow } from '~~/shared/api'
-import { standingClass, standingWords } from '~/watches/words'
+import { slotStatusClass, slotStatusWords } from '~/watches/words'
 import { formatDay } from '~/watches/day'
 
 /** What each slot should hold beside what it holds. */
@@ -21,7 +21,7 @@ defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotR
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.slot" :data-standing="row.standing">
+        <tr v-for="row in rows" :key="row.slot" :data-status="row.status">
           <td class="mono">{{ row.slot }}</td>
           <td>
             <NuxtLink v-if="row.should?.sessionId" :to="`/desk/${row.should.sessionId}`">{{ row.should.title }}</NuxtLink><span v-else>{{
@@ -31,21 +31,21 @@ defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotR
           </td>
           <td>{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
           <td>
-            <span :class="standingClass(row)">● {{ standingWords(row) }}</span>
+            <span :class="slotStatusClass(row)">● {{ slotStatusWords(row) }}</span>
           </td>
           <td class="acts">
-            <button v-if="row.standing !== 'missing'" class="plain" :disabled="isBusy" @click="$emit('readBack', row)">read back</button>
-            <button v-if="row.should?.sessionId && row.standing !== 'equal'" class="plain" :disabled="isBusy" @click="$emit('send', row)">
-              {{ row.standing === 'edited' ? 'send over it' : 'send again' }}
+            <button v-if="row.status !== 'missing'" class="plain" :disabled="isBusy" @click="$emit('readBack', row)">read back</button>
+            <button v-if="row.should?.sessionId && row.status !== 'equal'" class="plain" :disabled="isBusy" @click="$emit('send', row)">
+              {{ row.status === 'edited' ? 'send over it' : 'send again' }}
             </button>
             <button
-              v-if="row.standing === 'missing' || row.standing === 'edited'"
+              v-if="row.status === 'missing' || row.status === 'edited'"
               class="plain"
               :disabled="isBusy"
               @click="$emit('letGo', row)">
-              {{ row.standing === 'missing' ? 'do without' : 'leave it so' }}
+              {{ row.status === 'missing' ? 'do without' : 'leave it so' }}
             </button>
-            <button v-if="row.standing !== 'missing'" class="plain" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
+            <button v-if="row.status !== 'missing'" class="plain" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
               clear
             </button>
           </td>

@@ -79,7 +79,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
         Nothing going: <b>top</b> begins, <b>middle</b> opens where to begin (only the last three, for one), held it shows the pairing code;
         <b>bottom</b> goes to the next.
       </p>
-      <WristWorkshop v-if="glass" :watch-id="watchId" :glass="glass" @problem="problem = $event" />
+      <WatchesWorkshop v-if="glass" :watch-id="watchId" :glass="glass" @problem="problem = $event" />
     </div>
   </div>
 </template>

@@ -9,27 +9,30 @@ const base = `/standin/${props.watchId}`
 const speed = ref(60)
 const seed = ref(1)
 const pressesItself = ref(true)
-const habit = ref('careful')
+const behaviour = ref('careful')
 const link = ref<LinkKind>('radio')
 const slot = ref<number | null>(null)
 
-const habits: Record<string, { words: string; manner: object }> = {
-  careful: { words: 'does as told', manner: {} },
-  hasty: { words: 'starts too fast, 7 % too hard', manner: { bias: 0.07, startsFast: 0.1 } },
-  absent: { words: 'misses cues, presses twice', manner: { missesCue: 0.4, pressesTwice: 0.3 } },
-  hills: { words: 'over hills of 6 %', manner: { hills: { percent: 6, metres: 900 } } },
-  tunnel: { words: 'strap slips, then a tunnel', manner: { silentHeart: { from: 120, to: 200 }, silentPosition: { from: 260, to: 320 } } },
+const behaviours: Record<string, { words: string; behaviour: object }> = {
+  careful: { words: 'does as told', behaviour: {} },
+  hasty: { words: 'starts too fast, 7 % too hard', behaviour: { bias: 0.07, startsFast: 0.1 } },
+  absent: { words: 'misses cues, presses twice', behaviour: { missesCue: 0.4, pressesTwice: 0.3 } },
+  hills: { words: 'over hills of 6 %', behaviour: { hills: { percent: 6, metres: 900 } } },
+  tunnel: {
+    words: 'strap slips, then a tunnel',
+    behaviour: { silentHeart: { from: 120, to: 200 }, silentPosition: { from: 260, to: 320 } },
+  },
 }
 const still = { delay: 1, jitter: 0, loss: 0, double: 0, late: 0, cutAfter: null }
-const manners: Record<string, { words: string; manner: object }> = {
-  good: { words: 'good', manner: { ...still, delay: 15, jitter: 15 } },
-  slow: { words: 'slow', manner: { ...still, delay: 150 } },
+const linkFaults: Record<string, { words: string; faults: object }> = {
+  good: { words: 'good', faults: { ...still, delay: 15, jitter: 15 } },
+  slow: { words: 'slow', faults: { ...still, delay: 150 } },
   lossy: {
     words: 'one in four lost, some twice or late',
-    manner: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 },
+    faults: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 },
   },
-  cut: { words: 'cut after 8000 bytes', manner: { ...still, delay: 20, cutAfter: 8000 } },
-  off: { words: 'out of reach', manner: { ...still, loss: 1 } },
+  cut: { words: 'cut after 8000 bytes', faults: { ...still, delay: 20, cutAfter: 8000 } },
+  off: { words: 'out of reach', faults: { ...still, loss: 1 } },
 }
 
 async function ask(method: 'PUT' | 'POST', what: string, body: unknown) {
@@ -41,8 +44,13 @@ async function ask(method: 'PUT' | 'POST', what: string, body: unknown) {
   }
 }
 const wear = () =>
-  ask('PUT', 'wearer', { speed: speed.value, seed: seed.value, pressesItself: pressesItself.value, manner: habits[habit.value]!.manner })
-const setManner = (name: string) => ask('PUT', 'manner', { link: link.value, ...manners[name]!.manner })
+  ask('PUT', 'wearer', {
+    speed: speed.value,
+    seed: seed.value,
+    pressesItself: pressesItself.value,
+    behaviour: behaviours[behaviour.value]!.behaviour,
+  })
+const setFaults = (name: string) => ask('PUT', 'link-faults', { link: link.value, ...linkFaults[name]!.faults })
 const hand = (act: object) => ask('POST', 'hand', act)
 const target = computed(() => slot.value ?? props.glass.chosen)
 const clockHours = computed(() => Math.round(props.glass.clockOff / 3_600_000))
@@ -57,9 +65,9 @@ onMounted(wear)
     /></label>
     <label>Seed <input v-model.number="seed" class="field" type="number" min="1" @change="wear" /></label>
     <label
-      >It
-      <select v-model="habit" class="field" @change="wear">
-        <option v-for="(entry, name) in habits" :key="name" :value="name">{{ entry.words }}</option>
+      >Behaviour
+      <select v-model="behaviour" class="field" @change="wear">
+        <option v-for="(entry, name) in behaviours" :key="name" :value="name">{{ entry.words }}</option>
       </select></label
     >
     <label class="check"><input v-model="pressesItself" type="checkbox" @change="wear" /> presses by itself after the usual time</label>
@@ -74,9 +82,9 @@ onMounted(wear)
       </select></label
     >
     <label
-      >Manner
-      <select class="field" data-test="manner" @change="setManner(($event.target as HTMLSelectElement).value)">
-        <option v-for="(entry, name) in manners" :key="name" :value="name">{{ entry.words }}</option>
+      >Faults
+      <select class="field" data-test="link-faults" @change="setFaults(($event.target as HTMLSelectElement).value)">
+        <option v-for="(entry, name) in linkFaults" :key="name" :value="name">{{ entry.words }}</option>
       </select></label
     >
     <span v-if="glass.links[link].cutAfter !== null" class="faint">{{ glass.links[link].cutAfter }} bytes to go</span>

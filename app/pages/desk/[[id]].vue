@@ -79,13 +79,13 @@ const unit = computed(() =>
 )
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 
-async function toTheWrist() {
-  if (!(await desk.settleSave())) return
+async function sendToWatch() {
+  if (!(await desk.flush())) return
   isSending.value = true
 }
 const canSend = computed(() => (desk.reckoning?.flat.length ?? 0) > 0)
 
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const watchId = ref('')
 onMounted(() =>
   wrist
@@ -102,8 +102,8 @@ const forecast = useForecast(
 const paceReading = computed(() =>
   paceReadingFor(session.value?.sport === 'multi' || !session.value ? 'run' : session.value.sport, unit.value),
 )
-const tollMissing = computedAlike(() =>
-  (forecast.tolled.value?.toll.missing ?? []).filter(
+const forecastMissing = computedAlike(() =>
+  (forecast.made.value?.forecast.missing ?? []).filter(
     missing => !(desk.reckoning?.remarks ?? []).some(remark => 'missing' in remark && isSameMissing(remark.missing, missing)),
   ),
 )
@@ -227,7 +227,7 @@ onBeforeUnmount(() => {
       <DeskRowPanel ref="panel" :path="selected" :refused="refused" @edit="onEdit" @leave="editor?.focus()" />
       <DeskTwoSides v-if="theirs" :mine="desk.script" :theirs="theirs.script" :is-left="theirs.tab !== undefined" @choose="desk.settle" />
       <div class="bar">
-        <button class="act first" :disabled="!canSend" data-test="to-wrist" @click="toTheWrist">To the wrist</button>
+        <button class="act first" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">Send to watch</button>
         <NuxtLink class="act link" :to="`/card/${desk.id}`" data-test="to-card">On paper</NuxtLink>
         <NuxtLink class="act link" to="/desk/new">New session</NuxtLink>
         <button class="act" aria-haspopup="dialog" @click="isAsking = true">Keys</button>
@@ -242,9 +242,9 @@ onBeforeUnmount(() => {
         @show="line => editor?.show(line)" />
       <template v-if="isWritten">
         <DeskSplits v-if="selected" :path="selected" />
-        <DeskToll v-if="forecast.tolled.value" v-bind="forecast.tolled.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
-        <div v-for="missing in tollMissing" :key="sayMissing(missing)" class="said note">
-          What it does to you needs {{ sayMissing(missing) }}.<MeAskNumber :missing="missing" />
+        <DeskHowHard v-if="forecast.made.value" v-bind="forecast.made.value" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
+        <div v-for="missing in forecastMissing" :key="sayMissing(missing)" class="said note">
+          How hard it is needs {{ sayMissing(missing) }}.<MeAskNumber :missing="missing" />
         </div>
         <DeskNudges
           :picture="forecast.picture.value"
@@ -259,17 +259,17 @@ onBeforeUnmount(() => {
           @stop="forecast.stop"
           @take="(edits: Edit[]) => editor?.editAll(edits)" />
       </template>
-      <DeskThoughts @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
+      <DeskSuggestions @show="line => editor?.show(line)" @edit="(edits: Edit[]) => editor?.editAll(edits)" />
       <template v-if="isWritten">
         <h2 class="section">Another size</h2>
         <DeskSizes @take="takeSize" />
         <h2 class="section">Variants</h2>
-        <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :title="plainTitle" :ready="desk.settleSave" />
+        <DeskVariants :id="desk.id" :is-kept="desk.base > 0" :title="plainTitle" :ready="desk.flush" />
         <h2 class="section">Tags</h2>
         <TagField :tags="desk.tags" @set="desk.setTags" />
       </template>
     </DeskSideColumn>
-    <WristSendPanel v-if="isSending" :session-id="desk.id" :title="title" @close="isSending = false" />
+    <WatchesSendPanel v-if="isSending" :session-id="desk.id" :title="title" @close="isSending = false" />
     <DeskKeysSheet v-if="isAsking" @close="isAsking = false" />
   </div>
 </template>

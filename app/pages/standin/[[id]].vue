@@ -2,7 +2,7 @@
 definePageMeta({ key: 'watch' })
 useHead({ title: 'Stand-in watch · Agonis' })
 const route = useRoute()
-const wrist = useWristStore()
+const wrist = useWatchesStore()
 const { problem, guarded } = useGuarded()
 const chosen = ref('')
 
@@ -30,11 +30,11 @@ watch(
         :key="entry.id"
         class="act"
         :class="{ first: entry.id === chosen }"
-        :to="`/watch/${entry.id}`"
+        :to="`/standin/${entry.id}`"
         >{{ entry.name }}</NuxtLink
       >
     </div>
-    <WristStandinWatch v-if="chosen" :key="chosen" :watch-id="chosen" />
+    <WatchesStandinWatch v-if="chosen" :key="chosen" :watch-id="chosen" />
   </div>
 </template>
 

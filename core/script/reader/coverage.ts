@@ -3,7 +3,7 @@ import type { ReadResult } from './read-script'
 export type StretchKind = 'row' | 'header' | 'note' | 'separator' | 'left-over'
 
 /** A stretch of one line of the text, and what became of it. */
-export interface Stretch {
+export interface TextSpan {
   /** 1-based. */
   line: number
   /** 1-based, in UTF-16 units. */
@@ -65,12 +65,12 @@ function strongest(marks: readonly Mark[], at: number): Mark | null {
   return best
 }
 
-function stretchesOf(text: string, line: number, marks: readonly Mark[]): Stretch[] {
+function stretchesOf(text: string, line: number, marks: readonly Mark[]): TextSpan[] {
   if (text === '') return []
   if (noteLine.test(text)) return [{ line, column: 1, text, kind: 'note' }]
   if (headerLine.test(text) && !marks.some(mark => mark.kind === 'row' || mark.kind === 'left-over'))
     return [{ line, column: 1, text, kind: 'header' }]
-  const stretches: Stretch[] = []
+  const stretches: TextSpan[] = []
   let start = 0
   let current = strongest(marks, 0)
   const close = (end: number) => {
@@ -96,7 +96,7 @@ function stretchesOf(text: string, line: number, marks: readonly Mark[]): Stretc
  *
  * Law: the stretches of a line, joined, are the line.
  */
-export function coverText(text: string, result: ReadResult): Stretch[] {
+export function coverText(text: string, result: ReadResult): TextSpan[] {
   const marks = marksByLine(result)
   return text.split(/\r\n|\n|\r/).flatMap((line, index) => stretchesOf(line, index + 1, marks.get(index + 1) ?? []))
 }

@@ -49,8 +49,8 @@ describe('what a line says of the repeat above it', () => {
       return words
     }
     expect(change({ do: 'end', at: '2.1', words: '300 m' })).not.toContain('rest between')
-    expect(change({ do: 'remove', at: '2' })).not.toContain('rest between')
-    expect(change({ do: 'remove', at: '1' })).toContain('6 x 400 m @ 5k effort\n\n90 s rest between')
+    expect(change({ do: 'delete', at: '2' })).not.toContain('rest between')
+    expect(change({ do: 'delete', at: '1' })).toContain('6 x 400 m @ 5k effort\n\n90 s rest between')
   })
   it.each([
     ['6 x 400 m\nrest 90 s', 'a rest of its own'],

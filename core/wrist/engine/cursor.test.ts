@@ -15,7 +15,7 @@ import type { Program } from '../program/program'
 import { nobody } from '../../athlete/standpoint'
 import { seenBy } from '../../../tests/support/standpoint'
 
-const clocks = { moving: 0, way: 0 }
+const clocks = { moving: 0, distance: 0 }
 const fitted = (session: Session, maxNesting = 6): Program =>
   fit(session, { ...profileNamed('all-sport')!, maxSteps: 5000, maxNesting }, seenBy(ilse)).program
 const programOf = (text: string, maxNesting = 6) => fitted(readScript(text, nobody).sessions[0]!, maxNesting)
@@ -64,9 +64,13 @@ describe('going through a program', () => {
 
   it("starts a block's clocks where it begins, and keeps them over its rounds", () => {
     const program = programOf('sport run\n\n1:00\n3 times\n  1:00')
-    const inBlock = nextCursor(program, firstCursor(program)!, { moving: 60, way: 200 })!
-    expect(inBlock.blocks[0]).toMatchObject({ round: 1, startMoving: 60, startWay: 200 })
-    expect(nextCursor(program, inBlock, { moving: 120, way: 400 })!.blocks[0]).toMatchObject({ round: 2, startMoving: 60, startWay: 200 })
+    const inBlock = nextCursor(program, firstCursor(program)!, { moving: 60, distance: 200 })!
+    expect(inBlock.blocks[0]).toMatchObject({ round: 1, startMoving: 60, startDistance: 200 })
+    expect(nextCursor(program, inBlock, { moving: 120, distance: 400 })!.blocks[0]).toMatchObject({
+      round: 2,
+      startMoving: 60,
+      startDistance: 200,
+    })
   })
 
   it('counts missed rounds in a row, and forgets them after a good one', () => {

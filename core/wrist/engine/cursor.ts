@@ -7,7 +7,7 @@ export interface BlockFrame {
   round: number
   /** Moving seconds and way metres when the block began. */
   startMoving: number
-  startWay: number
+  startDistance: number
   /** Seconds inside the band and seconds judged, in this round. */
   held: number
   judged: number
@@ -23,7 +23,7 @@ export interface Cursor {
 
 export interface Clocks {
   moving: number
-  way: number
+  distance: number
 }
 
 const asBlock = (item: ProgramItem | undefined): ProgramBlock => {
@@ -119,7 +119,7 @@ function descend(program: Program, frames: readonly BlockFrame[], index: number,
     if (item.kind === 'step') return { blocks: [...frames], index: position }
     const inner = descend(
       program,
-      [...frames, { index: position, round: 1, startMoving: clocks.moving, startWay: clocks.way, held: 0, judged: 0, missed: 0 }],
+      [...frames, { index: position, round: 1, startMoving: clocks.moving, startDistance: clocks.distance, held: 0, judged: 0, missed: 0 }],
       0,
       clocks,
     )
@@ -129,7 +129,7 @@ function descend(program: Program, frames: readonly BlockFrame[], index: number,
 }
 
 /** The first step of a program, or null when it has none. */
-export const firstCursor = (program: Program): Cursor | null => descend(program, [], 0, { moving: 0, way: 0 })
+export const firstCursor = (program: Program): Cursor | null => descend(program, [], 0, { moving: 0, distance: 0 })
 
 const isSame = (a: readonly number[], b: readonly number[]) => a.length === b.length && a.every((value, index) => value === b[index])
 
@@ -160,7 +160,7 @@ function search(
       index,
       round,
       startMoving: goesOn?.startMoving ?? clocks.moving,
-      startWay: goesOn?.startWay ?? clocks.way,
+      startDistance: goesOn?.startDistance ?? clocks.distance,
       held: 0,
       judged: 0,
       missed: goesOn?.missed ?? 0,

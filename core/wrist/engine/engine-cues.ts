@@ -2,7 +2,7 @@ import { endKinds } from '../../session/ends'
 import type { Run, Signal } from './engine-state'
 import { isCeilingCalled, isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
-import type { Reading } from './holding'
+import type { SensorSample } from './holding'
 import { sideOf, slide, smoothedValue } from './holding'
 import { settlingSeconds } from '../../nudge/settling'
 import type { ResolvedMeasure } from '../../athlete/resolve'
@@ -175,7 +175,7 @@ export function announce(run: Run): void {
 }
 
 /** Moves the smoothing window on. In a pool it holds the last two touches of the wall, so that a value is that of a whole length. */
-export function remember(run: Run, reading: Reading): void {
+export function remember(run: Run, reading: SensorSample): void {
   const { state, program } = run
   const step = state.step!
   if (isPool(run, state.cursor!)) {

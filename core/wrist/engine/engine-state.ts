@@ -3,7 +3,7 @@ import type { Prompt } from '../../session/document'
 import type { Cursor } from './cursor'
 import type { StepPosition, Program, ProgramStep } from '../program/program'
 import { roundOf, stepAt } from './cursor'
-import type { Reading } from './holding'
+import type { SensorSample } from './holding'
 import { poolLengthOf } from '../program/program'
 
 /** The step being carried out. Times are elapsed seconds `t`; `moving` leaves pauses out. */
@@ -14,7 +14,7 @@ export interface ActiveStep {
   startWork: number
   held: number
   judged: number
-  window: Reading[]
+  window: SensorSample[]
   outSince: number | null
   lastNudge: number | null
   /** The touch of a send-off, when the swim came in before the clock. */
@@ -30,7 +30,7 @@ export interface EngineState {
   /** Metres that count: without those covered in pauses. */
   metres: number
   /** Metres without those of rest steps: what a repeat until a distance counts. */
-  way: number
+  distance: number
   /** Joules since the start, from the power. */
   work: number
   /** When the last lap by distance ended. */
@@ -45,7 +45,7 @@ export interface EngineState {
   crossing: { since: number; said: number | null } | null
   /** Since when a sensor that is needed has been silent, and whether that was said. */
   silent: Partial<Record<Signal, { since: number; isSaid: boolean }>>
-  reading: Reading | null
+  reading: SensorSample | null
 }
 
 /** What the wrist may lose on the way: in a tunnel, or when a strap slips. */
@@ -55,7 +55,7 @@ export type Button = 'press' | 'skip' | 'back' | 'pause' | 'resume' | 'stop'
 export type EngineEvent =
   | { kind: 'start'; t: number; from?: StepPosition }
   | { kind: 'jump'; t: number; to: StepPosition }
-  | ({ kind: 'reading' } & Reading)
+  | ({ kind: 'reading' } & SensorSample)
   | { kind: Button; t: number }
 
 export type Cue =
@@ -91,7 +91,7 @@ export const initialState: EngineState = {
   t: 0,
   moving: 0,
   metres: 0,
-  way: 0,
+  distance: 0,
   work: 0,
   lapT: 0,
   sensorMetres: null,

@@ -3,10 +3,10 @@ import type { Cursor } from './cursor'
 import type { StepPosition, Program, ProgramEnd } from '../program/program'
 import { announce, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
 import { blockUntil, noteTouch, secondsUntil } from './engine-ends'
-import type { Stretch } from './engine-ends'
+import type { ElapsedSlice } from './engine-ends'
 import type { Button, EngineEvent, EngineSettings, EngineState, Outcome, Run } from './engine-state'
 import { isPool, mark, stepOf, usualSettings } from './engine-state'
-import type { Reading } from './holding'
+import type { SensorSample } from './holding'
 
 export { initialState, usualSettings } from './engine-state'
 export { progressOf } from './engine-ends'
@@ -43,7 +43,7 @@ function finish(run: Run): void {
   Object.assign(run.state, { phase: 'finished', cursor: null, step: null, undo: null })
 }
 
-const clocksOf = (state: EngineState) => ({ moving: state.moving, way: state.way })
+const clocksOf = (state: EngineState) => ({ moving: state.moving, distance: state.distance })
 
 /** Goes on to the next step, or behind a block that is used up. */
 function moveOn(run: Run, behindDepth?: number): void {
@@ -71,23 +71,23 @@ function sayMissedOut(run: Run, cursor: Cursor, next: Cursor | null): void {
 }
 
 /** Lets clocks and metres go on by a part of the stretch. */
-function pass(run: Run, stretch: Stretch, seconds: number): Stretch {
-  const share = stretch.seconds === 0 ? 1 : seconds / stretch.seconds
+function pass(run: Run, slice: ElapsedSlice, seconds: number): ElapsedSlice {
+  const share = slice.seconds === 0 ? 1 : seconds / slice.seconds
   const isRest = stepOf(run).role === 'rest'
   promptsBetween(run, run.state.moving, run.state.moving + seconds)
-  lapsBetween(run, stretch.metres * share, seconds)
+  lapsBetween(run, slice.metres * share, seconds)
   const { state } = run
   state.t += seconds
   state.moving += seconds
-  state.metres += stretch.metres * share
-  state.work += stretch.work * share
-  if (!isRest) state.way += stretch.metres * share
-  return { seconds: stretch.seconds - seconds, metres: stretch.metres * (1 - share), work: stretch.work * (1 - share) }
+  state.metres += slice.metres * share
+  state.work += slice.work * share
+  if (!isRest) state.distance += slice.metres * share
+  return { seconds: slice.seconds - seconds, metres: slice.metres * (1 - share), work: slice.work * (1 - share) }
 }
 
 const isLastStep = (run: Run) => nextCursor(run.program, run.state.cursor!, clocksOf(run.state)) === null
 
-function read(run: Run, reading: Reading): void {
+function read(run: Run, reading: SensorSample): void {
   const { state } = run
   const seconds = reading.t - state.t
   if (!(seconds > 0)) return
@@ -100,21 +100,21 @@ function read(run: Run, reading: Reading): void {
     return
   }
   state.heartRate = reading.heartRate
-  let stretch: Stretch = { seconds, metres: gained, work: (reading.power ?? 0) * seconds }
+  let slice: ElapsedSlice = { seconds, metres: gained, work: (reading.power ?? 0) * seconds }
   for (;;) {
-    noteTouch(run, stretch)
-    const own = secondsUntil(stepOf(run).end, run, stretch, () => isLastStep(run))
-    const block = blockUntil(run, stretch)
+    noteTouch(run, slice)
+    const own = secondsUntil(stepOf(run).end, run, slice, () => isLastStep(run))
+    const block = blockUntil(run, slice)
     const blockFirst = block !== null && (own === null || block.seconds < own - 1e-9)
     const until = blockFirst ? block.seconds : own
     if (until === null) break
-    stretch = pass(run, stretch, Math.min(until, stretch.seconds))
+    slice = pass(run, slice, Math.min(until, slice.seconds))
     moveOn(run, blockFirst ? block.depth : undefined)
     if ((state.phase as string) === 'finished') return
-    if (stretch.seconds <= 1e-9) break
+    if (slice.seconds <= 1e-9) break
   }
-  const passed = stretch.seconds
-  pass(run, stretch, stretch.seconds)
+  const passed = slice.seconds
+  pass(run, slice, slice.seconds)
   state.t = reading.t
   remember(run, reading)
   judge(run, passed)
@@ -183,7 +183,7 @@ function jump(run: Run, to: StepPosition): void {
 export function advance(program: Program, state: EngineState, event: EngineEvent, settings: EngineSettings = usualSettings): Outcome {
   const run: Run = { program, settings, state: { ...state, step: state.step && { ...state.step } }, cues: [], marks: [] }
   if (event.kind === 'start') {
-    const from = event.from && cursorAt(program, event.from, null, { moving: 0, way: 0 })
+    const from = event.from && cursorAt(program, event.from, null, { moving: 0, distance: 0 })
     const cursor = state.phase === 'ready' ? (from ?? firstCursor(program)) : null
     if (cursor) {
       Object.assign(run.state, { phase: 'running', t: event.t })

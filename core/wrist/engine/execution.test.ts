@@ -117,9 +117,9 @@ describe(`carried out with ${seeds} seeds of presses, pauses, skips and silent s
       if (!isSame(names, flat)) fail(`steps ${names.join(' ')}`)
       const stretches = alignByMarks(recording)
       for (const { t, step } of seen) {
-        const stretch = stretches.findLast(entry => entry.from <= t + 0.0005)!
-        if (Math.abs(stretch.from - t) < 0.001) continue
-        if (`${stretch.path}@${stretch.round.join('.')}` !== step) fail(`at ${t} s the marks say ${stretch.path}, the run was in ${step}`)
+        const slice = stretches.findLast(entry => entry.from <= t + 0.0005)!
+        if (Math.abs(slice.from - t) < 0.001) continue
+        if (`${slice.path}@${slice.round.join('.')}` !== step) fail(`at ${t} s the marks say ${slice.path}, the run was in ${step}`)
       }
       for (const { cue, heardAt } of cues) {
         if (heardAt - cue.t > 1 || cue.t > heardAt + 1e-9) fail(`${cue.kind} of ${cue.t} s came at ${heardAt} s`)

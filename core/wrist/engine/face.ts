@@ -113,7 +113,7 @@ function sayRounds(program: Program, cursor: Cursor): string[] {
 const sayStep = (step: ProgramStep) => (step.role === 'work' ? sayEnd(step.end) : `${step.role} ${sayEnd(step.end)}`)
 
 function sayNext(program: Program, state: EngineState, reading: PaceReading): string {
-  const next = nextCursor(program, state.cursor!, { moving: state.moving, way: state.way })
+  const next = nextCursor(program, state.cursor!, { moving: state.moving, distance: state.distance })
   if (!next) return 'then done'
   const step = stepAt(program, next)
   return `then ${sayStep(step)}${step.target ? ` @ ${sayTarget(step.target, reading)}` : ''}`

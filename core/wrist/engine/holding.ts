@@ -20,7 +20,7 @@ export function sideOf(value: number, target: ProgramTarget, share = 0): Side {
   return 'inside'
 }
 
-export interface Reading {
+export interface SensorSample {
   t: number
   metres: number | null
   heartRate: number | null
@@ -35,7 +35,7 @@ export interface Reading {
  * The smoothing window moved on to a new reading: the readings of the last `seconds`, and the one before them, so that
  * a speed has a way to be measured over.
  */
-export function slide(window: readonly Reading[], reading: Reading, seconds: number): Reading[] {
+export function slide(window: readonly SensorSample[], reading: SensorSample, seconds: number): SensorSample[] {
   const next = [...window, reading]
   let drop = 0
   while (drop + 1 < next.length - 1 && next[drop + 1]!.t <= reading.t - seconds + 1e-9) drop++
@@ -49,7 +49,7 @@ const mean = (values: number[]) => (values.length === 0 ? null : values.reduce((
  *
  * @returns null when the window has no signal: a dropout is not judged
  */
-export function smoothedValue(of: ResolvedMeasure, window: readonly Reading[]): number | null {
+export function smoothedValue(of: ResolvedMeasure, window: readonly SensorSample[]): number | null {
   switch (of) {
     case 'pace': {
       const first = window[0]

@@ -39,7 +39,7 @@ export interface SpeakerState {
 
 export const silentSpeaker: SpeakerState = { saying: null, waiting: [] }
 
-interface Manner {
+interface CueStyle {
   rank: number
   patience: number
   tone: Tone
@@ -50,7 +50,7 @@ interface Manner {
  * Which cue goes first, how many seconds one may wait before it is worth nothing, and how it sounds. A ceiling goes before
  * everything; a change of step before all but that; what only tells goes last.
  */
-const manners: Readonly<Record<Cue['kind'], Manner>> = {
+const cueStyles: Readonly<Record<Cue['kind'], CueStyle>> = {
   ceiling: { rank: 0, patience: 3, tone: 'falling', tap: [400, 120, 400] },
   finished: { rank: 1, patience: 20, tone: 'long', tap: [800] },
   step: { rank: 1, patience: 6, tone: 'high', tap: [250] },
@@ -63,7 +63,7 @@ const manners: Readonly<Record<Cue['kind'], Manner>> = {
   lap: { rank: 7, patience: 10, tone: 'low', tap: [80] },
 }
 
-const stepRank = manners.step.rank
+const stepRank = cueStyles.step.rank
 
 /** A cue in words, as the glass shows it and the voice says it. */
 export function sayCue(cue: Cue, program: Program, unit: 'km' | 'mi' = 'km'): string {
@@ -117,7 +117,7 @@ export function speak(
   channels: CueChannels = { voice: true, tone: true, tap: true },
 ): { state: SpeakerState; utterance: Utterance | null } {
   const waiting = [...state.waiting, ...cues.map((cue): Waiting => ({ cue, from: t }))].filter(
-    ({ cue, from }) => t - from <= manners[cue.kind].patience,
+    ({ cue, from }) => t - from <= cueStyles[cue.kind].patience,
   )
   const latest = waiting.filter(
     ({ cue }, index) =>
@@ -127,12 +127,12 @@ export function speak(
         .some(later => later.cue.kind === cue.kind && (cue.kind !== 'signal' || (later.cue as typeof cue).of === cue.of)),
   )
   const saying = state.saying && state.saying.until > t + 1e-9 ? state.saying : null
-  const first = [...latest].sort((a, b) => manners[a.cue.kind].rank - manners[b.cue.kind].rank || a.from - b.from)[0]
-  const isNewer = saying?.rank === stepRank && first !== undefined && manners[first.cue.kind].rank === stepRank
-  if (!first || (saying && !isNewer && manners[first.cue.kind].rank >= saying.rank))
+  const first = [...latest].sort((a, b) => cueStyles[a.cue.kind].rank - cueStyles[b.cue.kind].rank || a.from - b.from)[0]
+  const isNewer = saying?.rank === stepRank && first !== undefined && cueStyles[first.cue.kind].rank === stepRank
+  if (!first || (saying && !isNewer && cueStyles[first.cue.kind].rank >= saying.rank))
     return { state: { saying, waiting: latest }, utterance: null }
   const { kind } = first.cue
-  const { rank, tone, tap } = manners[kind]
+  const { rank, tone, tap } = cueStyles[kind]
   const together = kind === 'prompt' ? latest.filter(entry => entry.cue.kind === 'prompt') : [first]
   const words = [...new Set(together.map(entry => say(entry.cue)))].join(' and ')
   const taps = tap.reduce((sum, length) => sum + length, 0) / 1000

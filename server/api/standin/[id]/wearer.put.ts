@@ -15,7 +15,7 @@ export default route({
     speed: number().min(1).max(600).required(),
     seed: number().integer().min(1).max(2_147_483_647).required(),
     pressesItself: boolean().required(),
-    manner: object({
+    behaviour: object({
       bias: number().min(-0.5).max(0.5),
       startsFast: chance(),
       missesCue: chance(),
@@ -30,7 +30,7 @@ export default route({
   async handle({ transaction, params, body }) {
     const { address, athlete } = await transaction(async tx => ({ ...(await loadWatch(tx, params.id)), ...(await currentAthlete(tx)) }))
     return (
-      await atStandin(address, 'PUT', 'wearer', { athlete, ...body, manner: { ...body.manner, bias: body.manner?.bias ?? 0 } })
+      await atStandin(address, 'PUT', 'wearer', { athlete, ...body, behaviour: { ...body.behaviour, bias: body.behaviour?.bias ?? 0 } })
     ).json()
   },
 })

@@ -1,5 +1,5 @@
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
-import { callOff } from '../../../services/transfer'
+import { cancelSending } from '../../../services/transfer'
 
-export default route({ params: idParams, handle: ({ database, owner, params }) => callOff(database, owner, params.id) })
+export default route({ params: idParams, handle: ({ database, owner, params }) => cancelSending(database, owner, params.id) })

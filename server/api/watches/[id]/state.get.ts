@@ -2,7 +2,7 @@ import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { openTransfers } from '../../../services/transfer'
 import { loadWatch } from '../../../services/watch'
-import { inspectWatch } from '../../../services/wrist'
+import { inspectWatch } from '../../../services/slots'
 
 export default route({
   params: idParams,

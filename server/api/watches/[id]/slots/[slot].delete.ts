@@ -2,7 +2,7 @@ import { boolean, number, object } from 'yup'
 import { route } from '../../../../services/route'
 import { slotParams } from '../../../../services/shapes'
 import { loadWatch } from '../../../../services/watch'
-import { clearThere, letGo } from '../../../../services/wrist'
+import { clearThere, letGo } from '../../../../services/slots'
 
 export default route({
   params: slotParams,

@@ -7,7 +7,7 @@ import type { SlotState } from './protocol'
  * have changed since; `edited`, where something else is there than was sent; `missing`; `extra`, which nobody sent; `leaving`,
  * which is asked to be cleared and is still there.
  */
-export type SlotStanding = 'equal' | 'stale' | 'edited' | 'missing' | 'extra' | 'leaving' | 'empty'
+export type SlotStatus = 'equal' | 'stale' | 'edited' | 'missing' | 'extra' | 'leaving' | 'empty'
 
 /** What made a copy stale. */
 export type StaleReason = 'session' | 'athlete' | 'profile'
@@ -27,7 +27,7 @@ export function staleReasons(sent: Program, today: Program | null): StaleReason[
 }
 
 /** Law: `equal` and `stale` are said only where the watch states the digest of what was sent. */
-export function standingOf(state: Pick<SlotState, 'digest'>, should: ShouldHold | null, reasons: readonly StaleReason[]): SlotStanding {
+export function slotStatusOf(state: Pick<SlotState, 'digest'>, should: ShouldHold | null, reasons: readonly StaleReason[]): SlotStatus {
   if (!should) return state.digest === null ? 'empty' : 'extra'
   if (should.isLeaving) return state.digest === null ? 'empty' : 'leaving'
   if (state.digest === null) return 'missing'

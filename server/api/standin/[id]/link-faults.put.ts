@@ -21,6 +21,6 @@ export default route({
   }),
   async handle({ transaction, params, body }) {
     const { address } = await transaction(tx => loadWatch(tx, params.id))
-    return (await atStandin(address, 'PUT', 'manner', { jitter: 0, loss: 0, double: 0, late: 0, ...body })).json()
+    return (await atStandin(address, 'PUT', 'link-faults', { jitter: 0, loss: 0, double: 0, late: 0, ...body })).json()
   },
 })

@@ -3,7 +3,7 @@ import { clearSlot } from '../../core/wrist/link/desk'
 import { comparePrograms } from '../../core/wrist/program/compare'
 import type { Program } from '../../core/wrist/program/program'
 import { greet, listRecords, listSlots, readBack } from '../../core/wrist/link/transfer'
-import { staleReasons, standingOf } from '../../core/wrist/link/standing'
+import { staleReasons, slotStatusOf } from '../../core/wrist/link/slot-status'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding, session, watch } from '../db/schema'
@@ -78,7 +78,7 @@ export async function inspectWatch(database: Database, owner: string, watchId: s
     const reasons = should ? staleReasons(should.program, should.today) : []
     return {
       slot: state.slot,
-      standing: standingOf(state, should, reasons),
+      status: slotStatusOf(state, should, reasons),
       generation: state.generation,
       holds: state.name,
       by: state.by,

@@ -3,7 +3,7 @@ import { readScript } from '../../script/reader/read-script'
 import { digestOf } from '../program/digest'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
-import { staleReasons, standingOf } from './standing'
+import { staleReasons, slotStatusOf } from './slot-status'
 import { nobody } from '../../athlete/standpoint'
 import { seenBy } from '../../../tests/support/standpoint'
 
@@ -28,7 +28,7 @@ describe('how a slot stands', () => {
     ['leaving', should.digest, { ...should, isLeaving: true }, []],
     ['leaving', 'other', { ...should, isLeaving: true }, []],
     ['empty', null, { ...should, isLeaving: true }, []],
-  ] as const)('%s', (standing, digest, wanted, reasons) => expect(standingOf({ digest }, wanted, reasons)).toBe(standing))
+  ] as const)('%s', (standing, digest, wanted, reasons) => expect(slotStatusOf({ digest }, wanted, reasons)).toBe(standing))
 
   it('is stale for what has changed since, and not for what changes nothing of the program', () => {
     const today = (athlete: object, text = 'sport run\n\n10:00 @ 95-100 %CS', profile = all) =>

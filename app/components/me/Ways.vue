@@ -75,7 +75,7 @@ const channels = [
         {{ words }}</label
       >
     </p>
-    <p class="faint small">It is shown on the Wrist before it is done.</p>
+    <p class="faint small">It is shown in Watches before it is done.</p>
   </section>
   <section>
     <h3>Cues</h3>

@@ -6,7 +6,7 @@ import { CanvasRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import type { Edit } from '~~/core/edit/edit'
 import { itemAt } from '~~/core/session/item-path'
-import type { Toll } from '~~/core/forecast/forecast'
+import type { SessionForecast } from '~~/core/forecast/forecast'
 import { formatTime } from '~~/core/quantity/time'
 import type { Interval } from '~~/core/reckon/interval'
 import { printEnd } from '~~/core/script/print'
@@ -15,7 +15,7 @@ import { smallChart } from '~/theme/small-chart'
 
 use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
 
-const props = defineProps<{ toll: Toll; session: Session }>()
+const props = defineProps<{ forecast: SessionForecast; session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 const isTable = ref(false)
 
@@ -28,9 +28,9 @@ const nameOf = (path: string, round: readonly number[]) => {
   return round.length > 0 ? `${words}, ${round.join('.')}` : words
 }
 /** A reserve that stays full is no picture. */
-const reserve = computed(() => (props.toll.reserve && props.toll.reserve.least.share < 0.98 ? props.toll.reserve : null))
-const heart = computed(() => props.toll.heart ?? null)
-const isBeyond = computed(() => props.toll.verdict?.reach === 'beyond')
+const reserve = computed(() => (props.forecast.reserve && props.forecast.reserve.least.share < 0.98 ? props.forecast.reserve : null))
+const heart = computed(() => props.forecast.heart ?? null)
+const isBeyond = computed(() => props.forecast.verdict?.reach === 'beyond')
 
 const option = computed(() => {
   const { tokens, text, base, tooltip } = smallChart()
@@ -144,10 +144,10 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
 </script>
 
 <template>
-  <section aria-label="What it does to you" data-test="toll">
-    <h2 class="next">What it does to you</h2>
-    <p v-if="toll.verdict" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ toll.verdict.said }}</p>
-    <p v-for="proposal in toll.verdict?.proposals ?? []" :key="proposal.label" class="proposal">
+  <section aria-label="How hard it is" data-test="how-hard">
+    <h2 class="next">How hard it is</h2>
+    <p v-if="forecast.verdict" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.verdict.message }}</p>
+    <p v-for="proposal in forecast.verdict?.proposals ?? []" :key="proposal.label" class="proposal">
       <button class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">{{ proposal.label }}</button>
       <span class="faint"> leaves {{ percent(proposal.leaves) }}</span>
     </p>
@@ -169,20 +169,20 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
           .join(' ')
       }}
     </p>
-    <p v-for="line in toll.said" :key="line" class="faint small">{{ line }}</p>
+    <p v-for="line in forecast.notes" :key="line" class="faint small">{{ line }}</p>
     <dl>
       <dt>Load by effort × min</dt>
-      <dd class="mono">{{ about(toll.load.sessionEffort) }}</dd>
+      <dd class="mono">{{ about(forecast.load.sessionEffort) }}</dd>
       <dt>Load by heart rate</dt>
-      <dd class="mono">{{ about(toll.load.heartRateImpulse) }}</dd>
+      <dd class="mono">{{ about(forecast.load.heartRateImpulse) }}</dd>
     </dl>
     <p class="faint small">
-      Two schools of load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt, ease,
-      and ask a doctor or physiotherapist.
+      Two ways to estimate load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt,
+      ease, and ask a doctor or physiotherapist.
     </p>
-    <details v-if="toll.steps.length > 0" @toggle="isTable = ($event.target as HTMLDetailsElement).open">
+    <details v-if="forecast.steps.length > 0" @toggle="isTable = ($event.target as HTMLDetailsElement).open">
       <summary>As a table</summary>
-      <table v-if="isTable" class="ruled" data-test="toll-table">
+      <table v-if="isTable" class="ruled" data-test="forecast-table">
         <thead>
           <tr>
             <th>step, round</th>
@@ -192,7 +192,7 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(step, index) in toll.steps.slice(0, 200)" :key="index">
+          <tr v-for="(step, index) in forecast.steps.slice(0, 200)" :key="index">
             <td>{{ nameOf(step.path, step.round) }}</td>
             <td class="number">{{ formatTime(Math.round(step.endsAt)) }}</td>
             <td class="number">{{ step.reserve === null ? '–' : step.reserve < 0 ? 'beyond' : percent(step.reserve) }}</td>

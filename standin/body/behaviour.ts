@@ -5,7 +5,7 @@ export interface Silence {
 }
 
 /** How somebody goes about it: what they do wrong, where they are, and which of their sensors fail when. */
-export interface Manner {
+export interface Behaviour {
   /** Share by which work is taken too hard (above zero) or too easy. */
   bias: number
   silentHeart?: Silence
@@ -24,16 +24,16 @@ export interface Manner {
   forgetsStop?: number
 }
 
-export const carefulManner: Manner = { bias: 0 }
+export const carefulManner: Behaviour = { bias: 0 }
 
 export const isSilent = (silence: Silence | undefined, t: number): boolean => silence !== undefined && t >= silence.from && t < silence.to
 
 /** Rise over run at a place of a hilly way; flat at its foot. */
-export const slopeAt = (manner: Manner, metres: number): number =>
+export const slopeAt = (manner: Behaviour, metres: number): number =>
   manner.hills ? (manner.hills.percent / 100) * Math.sin((2 * Math.PI * metres) / manner.hills.metres) : 0
 
 /** Metres above the foot at a place of a hilly way. */
-export const heightAt = (manner: Manner, metres: number): number =>
+export const heightAt = (manner: Behaviour, metres: number): number =>
   manner.hills
     ? (((manner.hills.percent / 100) * manner.hills.metres) / (2 * Math.PI)) * (1 - Math.cos((2 * Math.PI * metres) / manner.hills.metres))
     : 0

@@ -12,7 +12,7 @@ interface Transfer {
 }
 interface Row {
   slot: number
-  standing: string
+  status: string
   holds: string | null
   generation: number
   stale: string[]
@@ -61,21 +61,21 @@ describe('sending to a watch in another process', () => {
     const session = await newSession(ilse, script)
     const done = await ended((await begin(session)).id)
     expect([done.state, done.arrived]).toEqual(['done', done.size])
-    expect(await rowOf(done.slot)).toMatchObject({ standing: 'equal', holds: 'Short ladder', stale: [] })
+    expect(await rowOf(done.slot)).toMatchObject({ status: 'equal', holds: 'Short ladder', stale: [] })
     const compared = await ilse.ask<{ equal: boolean; rows: { equal: boolean }[] }>('GET', `/watches/${ilse.watch}/slots/${done.slot}`)
     expect(compared.body.equal).toBe(true)
     expect(compared.body.rows).toHaveLength(5)
     await ilse.ask('PUT', `/sessions/${session}`, { base: 1, script: script.replace('3 times', '4 times') })
-    expect(await rowOf(done.slot)).toMatchObject({ standing: 'stale', stale: ['session'] })
+    expect(await rowOf(done.slot)).toMatchObject({ status: 'stale', stale: ['session'] })
     const { generation } = await rowOf(done.slot)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${done.slot}?expects=${generation - 1}`)).status).toBe(409)
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${done.slot}?expects=${generation}`)).status).toBe(200)
-    expect((await rowOf(done.slot)).standing).toBe('empty')
+    expect((await rowOf(done.slot)).status).toBe('empty')
     expect((await ilse.ask('GET', `/sessions/${session}`)).status).toBe(200)
   })
 
   it('stops when the link is cut, wherever that is, says so, and goes on from there', async () => {
-    const standings = new Set<string>()
+    const statuses = new Set<string>()
     for (const cutAfter of [3000, 4200, 5400, 6600, 7800, 9000, 10_200]) {
       const session = await newSession(ilse, script.replace('Short', `Cut ${cutAfter}`))
       await manner(0, 0, cutAfter)
@@ -86,13 +86,13 @@ describe('sending to a watch in another process', () => {
       expect(stopped.problem).toBe('The watch does not answer.')
       const { body } = await ilse.ask<State>('GET', `/watches/${ilse.watch}/state`)
       expect(body.transfers.map(transfer => transfer.id)).toContain(stopped.id)
-      standings.add(body.rows.find(row => row.slot === stopped.slot)!.standing)
+      statuses.add(body.rows.find(row => row.slot === stopped.slot)!.status)
       await ilse.ask('POST', `/transfers/${stopped.id}/resume`)
       expect((await ended(stopped.id)).state).toBe('done')
-      expect((await rowOf(stopped.slot)).standing).toBe('equal')
+      expect((await rowOf(stopped.slot)).status).toBe('equal')
     }
-    expect(standings).toContain('empty')
-    expect([...standings].filter(standing => !['empty', 'extra'].includes(standing))).toEqual([])
+    expect(statuses).toContain('empty')
+    expect([...statuses].filter(standing => !['empty', 'extra'].includes(standing))).toEqual([])
   })
 
   it('gets through a link that loses a fifth of all messages', async () => {
@@ -106,7 +106,7 @@ describe('sending to a watch in another process', () => {
     }
     await manner(0, 0, null)
     expect(transfer.state).toBe('done')
-    expect((await rowOf(transfer.slot)).standing).toBe('equal')
+    expect((await rowOf(transfer.slot)).status).toBe('equal')
   })
 
   it('says a watch out of reach is out of reach', async () => {

@@ -28,7 +28,7 @@ const browser = await chromium.launch(chromiumOptions)
 function watchKeys() {
   const text = JSON.stringify(Array.from({ length: 3000 }, (_, index) => ({ a: index, b: `x${index}`, c: [index, index + 1] })))
   const parts = [
-    ...document.querySelectorAll('.cm-editor, [aria-label="Totals"], [aria-label="Remarks"], [aria-label="Worth a thought"], textarea'),
+    ...document.querySelectorAll('.cm-editor, [aria-label="Totals"], [aria-label="Remarks"], [aria-label="Suggestions"], textarea'),
   ]
   const words = () => parts.map(part => part.textContent).join()
   window.keyTimes = []

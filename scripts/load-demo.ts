@@ -40,7 +40,8 @@ async function prepare(database: Database, token: string, demo: boolean): Promis
     for (const { day, title } of demoPlan) await planSession(tx, kept.get(title)!.id, day)
     const documents = new Map([...kept].map(([title, { document }]) => [title, document]))
     for (const { title, program, recording } of demoLog(ilse, documents)) {
-      await storeRecording(tx, recording, { sessionId: kept.get(title)!.id, program })
+      const sessionId = kept.get(title)!.id
+      await storeRecording(tx, recording, { sessionId, program, revision: 1 })
     }
   })
   for (const id of watches) await pairStandin(database, owner, id)

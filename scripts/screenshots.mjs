@@ -33,7 +33,7 @@ try {
   await open('Kvitberg fours')
   await page.locator('.sheet-band').first().waitFor()
   await page.locator('.cm-line', { hasText: '1:30 @ 102-106 %CP' }).click()
-  await page.locator('[data-test=toll]').waitFor()
+  await page.locator('[data-test=how-hard]').waitFor()
   await page.locator('.side').getByText('reckoning').waitFor({ state: 'hidden' })
   await take('desk')
   await page.setViewportSize({ width: 390, height: 844 })
@@ -59,7 +59,7 @@ try {
   )
   await page.fill('[data-test=start-at]', '06:30')
   await page.locator('[data-test=take-quiet]').waitFor()
-  await page.locator('[data-test=toll]').scrollIntoViewIfNeeded()
+  await page.locator('[data-test=how-hard]').scrollIntoViewIfNeeded()
   await page.locator('.side').evaluate(side => side.scrollTo(0, 300))
   await take('desk-verdict')
 
@@ -89,7 +89,7 @@ try {
 
   for (const title of ['Boathouse fours', 'Kvitberg fours', 'Sixes with float', 'Quay ladder']) {
     await open(title)
-    await page.click('[data-test=to-wrist]')
+    await page.click('[data-test=send-to-watch]')
     await page.getByText('Everything fits as written.').waitFor()
     await page.click('[data-test=send]')
     await page.locator('[data-test=receipt]').waitFor()
@@ -104,7 +104,7 @@ try {
   for (const act of [{ do: 'make' }, { do: 'delete', slot: 2 }, { do: 'edit', slot: 3 }])
     await page.request.post(`/api/standin/${quay.id}/hand`, { data: act })
   await page.goto('/watches')
-  await page.locator('tr[data-standing=edited]').getByRole('button', { name: 'read back' }).click()
+  await page.locator('tr[data-status=edited]').getByRole('button', { name: 'read back' }).click()
   await page.locator('[data-test=compared]').waitFor()
   await take('wrist')
 
@@ -113,7 +113,7 @@ try {
   const beltId = crypto.randomUUID()
   await page.request.put(`/api/sessions/${beltId}`, { data: { base: 0, script: belt } })
   await page.goto(`/desk/${beltId}`)
-  await page.click('[data-test=to-wrist]')
+  await page.click('[data-test=send-to-watch]')
   await page.getByLabel('Drawer watch').check()
   await page.locator('[data-test=way]').first().waitFor()
   await take('losses')

@@ -147,6 +147,8 @@ export interface SlotComparison {
 }
 
 export interface FitPreview extends Fitting {
+  /** Of the program, by which exactly that is asked to be sent. */
+  digest: string
   /** What the athlete has chosen row by row. */
   here: Record<string, string>
 }

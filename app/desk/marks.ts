@@ -83,7 +83,7 @@ function drawBefore({ row, brackets }: MarginRow): HTMLElement {
   const clock = element('sheet-number sheet-clock sheet-handle', clockOf(row))
   clock.dataset.path = row.path
   clock.title = 'Drag to move'
-  cell.append(clock, element('sheet-number sheet-way', kilometresOf(row)), drawSpine(brackets))
+  cell.append(clock, element('sheet-number sheet-distance', kilometresOf(row)), drawSpine(brackets))
   return cell
 }
 

@@ -53,7 +53,7 @@ const letGo = (row: SlotRow) =>
 function sendAgain(row: SlotRow) {
   if (row.status === 'edited' && !askToLose(row)) return
   return guarded(async () => {
-    await wrist.send(chosen.value, row.should!.sessionId!, row.by === 'hand')
+    await wrist.send(chosen.value, row.should!.sessionId!, { over: row.by === 'hand' })
     await look()
   })
 }

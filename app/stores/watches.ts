@@ -25,8 +25,9 @@ export const useWatchesStore = defineStore('wrist', () => {
     }
   }
 
-  const send = async (watchId: string, session: string, over = false) =>
-    follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, over } }))
+  /** `digest`: of the program that was looked at; `over`: what was changed on the watch may be replaced. */
+  const send = async (watchId: string, session: string, asked: { digest?: string; over?: boolean } = {}) =>
+    follow(await api<TransferState>(`/watches/${watchId}/transfers`, { method: 'POST', body: { session, ...asked } }))
   const resume = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/resume`, { method: 'POST' }))
   const cancelSending = async (id: string) => follow(await api<TransferState>(`/transfers/${id}/cancel`, { method: 'POST' }))
 

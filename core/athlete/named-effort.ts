@@ -1,3 +1,4 @@
+import { isOld } from './age'
 import { metresPer } from '../quantity/distance'
 import type { Missing } from '../words/missing'
 import type { EffortName, Sport } from '../session/document'
@@ -18,13 +19,6 @@ export const raceMetres: Partial<Record<EffortName, number>> = {
 
 /** A speed in m/s or a power in W for a named effort, or the number that is missing. */
 export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; hardest?: number } | { ok: false; missing: Missing }
-
-/** How old an effort may be, in days, before younger ones are trusted alone. */
-const youngDays = 120
-const dayMilliseconds = 24 * 3600 * 1000
-
-/** Whether a day lies more than 120 days before the standpoint's day, both ISO dates. */
-export const isOld = (date: string, on: string): boolean => Date.parse(on) - Date.parse(date) > youngDays * dayMilliseconds
 
 /** Efforts over a distance in the last 120 days before the standpoint's day, or all of them when none is that young. */
 export function raceEffortsOf(standpoint: Standpoint, sport: Sport): { metres: number; seconds: number; date: string }[] {

@@ -1,6 +1,7 @@
 import { dayInZone } from '../quantity/day'
 import type { Athlete } from './athlete'
 import { unknownAthlete } from './athlete'
+import { isOld } from './age'
 
 /**
  * From where numbers are seen: whose, as of which revision of them, on which day and in which zone. Made once where the
@@ -44,3 +45,16 @@ export const nobody: Standpoint = standpointOf(unknownAthlete, null)
 
 /** The same standpoint with another wording of the athlete, as when ways of giving a band room are compared. */
 export const withAthlete = (standpoint: Standpoint, athlete: Athlete): Standpoint => ({ ...standpoint, athlete })
+
+/**
+ * Names the numbers that a session is reckoned by: the athlete's revision, and which of their marks and goals count on the day.
+ * While the name stays the same, so does every time and distance.
+ *
+ * @example numbersKey(standpointOf(ilse, '2026-03-31', 3)) // '3 11111111 1'
+ */
+export function numbersKey({ athlete, revision, day }: Standpoint): string {
+  const counts = (dates: readonly { date: string }[], isCounted: (date: string, on: string) => boolean) =>
+    dates.map(({ date }) => (day === null || isCounted(date, day) ? 1 : 0)).join('')
+  const isYoung = (date: string, on: string) => date <= on && !isOld(date, on)
+  return `${revision} ${counts(athlete.efforts ?? [], isYoung)} ${counts(athlete.goals ?? [], (date, on) => date >= on)}`
+}

@@ -5,6 +5,7 @@ import {
   customType,
   date,
   doublePrecision,
+  foreignKey,
   index,
   integer,
   jsonb,
@@ -17,9 +18,9 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/link/transfer'
 import type { Score } from '../../core/record/score'
-import type { Session } from '../../core/session/document'
 import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
 
@@ -84,8 +85,8 @@ export const session = pgTable(
       .array()
       .notNull()
       .default(sql`'{}'`),
-    /** Thoughts about it that the athlete has waved off, by their keys. */
-    dismissed: text('waved')
+    /** Suggestions about it that the athlete has dismissed, by their keys. */
+    dismissed: text('dismissed')
       .array()
       .notNull()
       .default(sql`'{}'`),
@@ -98,6 +99,8 @@ export const session = pgTable(
     /** Digest of its rows alone: sessions with equal rows share it, whatever they are called. */
     content: text('content').notNull().default(''),
     facetsVersion: integer('facets_version').notNull().default(0),
+    /** By which numbers of the athlete its time and distance were reckoned; others make them stale. */
+    reckonedBy: text('reckoned_by').notNull().default(''),
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),
@@ -126,11 +129,17 @@ export const revision = pgTable(
     /** The words as pasted, where the script was made from some. */
     source: text('source'),
     document: text('document').notNull(),
-    search: jsonb('search').$type<Session>().notNull(),
+    /** From where it was read: the revision of the athlete and their day; null where that was not written down yet. */
+    athleteRevision: integer('athlete_revision'),
+    readOn: date('read_on'),
     digest: text('digest').notNull(),
     createdAt: createdAt(),
   },
-  table => [primaryKey({ columns: [table.sessionId, table.number] }), ownerPolicy('revision')],
+  table => [
+    primaryKey({ columns: [table.sessionId, table.number] }),
+    index('revision_by_digest').on(table.ownerId, table.digest),
+    ownerPolicy('revision'),
+  ],
 )
 
 /** A session put on a day. */
@@ -207,7 +216,30 @@ export const arrival = pgTable(
   table => [primaryKey({ columns: [table.watchId, table.digest, table.at] }), ownerPolicy('arrival')],
 )
 
-/** What a slot of a watch should hold: the program as sent, frozen, with where it came from. */
+/**
+ * A program as it was made for a watch or brought by a phone, frozen and kept once for all that refer to it: slots, sendings and
+ * recordings. It outlives them, so that what comes home late still finds its words.
+ */
+export const program = pgTable(
+  'program',
+  {
+    ownerId: owner(),
+    digest: text('digest').notNull(),
+    name: text('name').notNull(),
+    document: text('document').notNull(),
+    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    /** The revision of the session it was made from; null where a phone brought it. */
+    revision: integer('revision'),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.digest] }), ownerPolicy('program')],
+)
+
+/** What refers to a program by its digest. */
+const programReference = (table: { ownerId: AnyPgColumn; digest: AnyPgColumn }) =>
+  foreignKey({ columns: [table.ownerId, table.digest], foreignColumns: [program.ownerId, program.digest] })
+
+/** What a slot of a watch should hold, and how it came there. */
 export const holding = pgTable(
   'holding',
   {
@@ -218,7 +250,6 @@ export const holding = pgTable(
     ownerId: owner(),
     sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
     revision: integer('revision').notNull(),
-    program: text('program').notNull(),
     digest: text('digest').notNull(),
     receipt: jsonb('receipt').$type<Receipt & { readBackAt: string }>(),
     /** The day it was pushed for; null where it was sent by hand. */
@@ -227,7 +258,7 @@ export const holding = pgTable(
     isLeaving: boolean('is_leaving').notNull().default(false),
     createdAt: createdAt(),
   },
-  table => [primaryKey({ columns: [table.watchId, table.slot] }), ownerPolicy('holding')],
+  table => [primaryKey({ columns: [table.watchId, table.slot] }), programReference(table), ownerPolicy('holding')],
 )
 
 /** One sending of a program, with how far it came; it can be resumed until it is done. */
@@ -247,8 +278,7 @@ export const transfer = pgTable(
     expects: integer('expects').notNull(),
     incarnation: text('incarnation').notNull().default(''),
     day: date('day'),
-    isCancelled: boolean('is_called_off').notNull().default(false),
-    program: text('program').notNull(),
+    isCancelled: boolean('is_cancelled').notNull().default(false),
     digest: text('digest').notNull(),
     state: text('state').$type<'sending' | 'stopped' | 'done' | 'cancelled'>().notNull(),
     arrived: integer('arrived').notNull().default(0),
@@ -257,7 +287,7 @@ export const transfer = pgTable(
     createdAt: createdAt(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  table => [index('transfer_by_watch').on(table.watchId, table.createdAt), ownerPolicy('transfer')],
+  table => [index('transfer_by_watch').on(table.watchId, table.createdAt), programReference(table), ownerPolicy('transfer')],
 )
 
 /** A recording that came home: its columns compressed, its score, and the program it was carried out from. */
@@ -277,8 +307,8 @@ export const recording = pgTable(
     metres: doublePrecision('metres'),
     watchId: uuid('watch_id').references(() => watch.id, { onDelete: 'set null' }),
     sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    /** The program it was carried out from; it may name one that nobody here knows. */
     programDigest: text('program_digest'),
-    program: text('program'),
     samples: bytea('samples').notNull(),
     felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
     score: jsonb('score').$type<Score>(),

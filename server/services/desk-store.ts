@@ -46,7 +46,6 @@ export function deskStore(database: Database, owner: string, turn: Turn, clockAh
             slot: receipt.slot,
             sessionId: row!.sessionId,
             revision: row!.revision,
-            program: row!.program,
             digest: receipt.digest,
             day: row!.day,
             isLeaving: false,
@@ -88,7 +87,7 @@ export function deskStore(database: Database, owner: string, turn: Turn, clockAh
     store: (record, taken) =>
       asOwner(database, owner, async tx => {
         const found = taken.program ? await findProgram(tx, taken.program) : null
-        const id = await storeRecording(tx, taken, { watchId, clockAhead, ...found })
+        const id = await storeRecording(tx, taken, { watchId, clockAhead, ...(found ?? {}) })
         await tx.delete(arrival).where(and(eq(arrival.watchId, watchId), eq(arrival.digest, record.digest)))
         return id
       }),

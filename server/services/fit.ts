@@ -1,9 +1,9 @@
+import { digestOf } from '../../core/wrist/program/digest'
 import { and, eq } from 'drizzle-orm'
 import type { Fitting } from '../../core/wrist/fit/fit'
 import { fit } from '../../core/wrist/fit/fit'
-import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
-import { fitChoice, holding } from '../db/schema'
+import { fitChoice, holding, program } from '../db/schema'
 import type { FitPreview, KeptWatch } from '../../shared/api'
 import { currentStandpoint } from './athlete'
 import { loadSession } from './session'
@@ -30,12 +30,11 @@ export async function fitterFor(
     .from(fitChoice)
     .where(eq(fitChoice.watchId, watchId))
   const hereOf = new Map(choices.map(choice => [choice.sessionId, choice.here]))
-  const held = (
-    await tx
-      .select({ program: holding.program, sessionId: holding.sessionId })
-      .from(holding)
-      .where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false)))
-  ).map(({ program, sessionId }) => ({ sessionId, name: (JSON.parse(program) as Program).name }))
+  const held = await tx
+    .select({ name: program.name, sessionId: holding.sessionId })
+    .from(holding)
+    .innerJoin(program, and(eq(program.ownerId, holding.ownerId), eq(program.digest, holding.digest)))
+    .where(and(eq(holding.watchId, watchId), eq(holding.isLeaving, false)))
   return async (sessionId, name) => {
     const { document, number } = await loadSession(tx, sessionId)
     const here = hereOf.get(sessionId) ?? {}
@@ -56,8 +55,8 @@ export async function fitSession(tx: OwnerTransaction, watchId: string, sessionI
 
 /** The look before sending, as the screens show it. */
 export async function previewFit(tx: OwnerTransaction, watchId: string, sessionId: string): Promise<FitPreview> {
-  const { losses, fits, program, here } = await fitSession(tx, watchId, sessionId)
-  return { losses, fits, program, here }
+  const { losses, fits, program: made, here } = await fitSession(tx, watchId, sessionId)
+  return { losses, fits, program: made, digest: digestOf(made), here }
 }
 
 /** Keeps what the athlete chose instead of losses of this session on this watch; an empty choice takes the usual way again. */

@@ -2,6 +2,7 @@ import { and, eq, gte, isNull, lte } from 'drizzle-orm'
 import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry, session } from '../db/schema'
+import { refreshFigures } from './figures'
 import { notFound, Problem } from './problem'
 import { loadSession } from './session'
 
@@ -16,6 +17,14 @@ export function checkDay(day: string): void {
 export async function listPlan(tx: OwnerTransaction, from: string, to: string): Promise<PlanRow[]> {
   checkDay(from)
   checkDay(to)
+  const planned = await tx
+    .selectDistinct({ id: planEntry.sessionId })
+    .from(planEntry)
+    .where(and(gte(planEntry.day, from), lte(planEntry.day, to)))
+  await refreshFigures(
+    tx,
+    planned.map(entry => entry.id),
+  )
   return tx
     .select({
       id: planEntry.id,
@@ -36,7 +45,9 @@ export async function planSession(tx: OwnerTransaction, sessionId: string, day: 
   checkDay(day)
   const kept = await loadSession(tx, sessionId)
   const [entry] = await tx.insert(planEntry).values({ sessionId, day }).returning({ id: planEntry.id })
-  return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, seconds: null }
+  await refreshFigures(tx, [sessionId])
+  const [figures] = await tx.select({ seconds: session.seconds }).from(session).where(eq(session.id, sessionId))
+  return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, seconds: figures!.seconds }
 }
 
 export async function unplan(tx: OwnerTransaction, id: string): Promise<void> {

@@ -8,6 +8,7 @@ import { asOwner } from '../db/client'
 import { holding } from '../db/schema'
 import type { PushPlan, TransferState } from '../../shared/api'
 import { currentStandpoint } from './athlete'
+import type { FittedSession } from './fit'
 import { fitterFor } from './fit'
 import { atWatch } from './lease'
 import { listPlan } from './plan'
@@ -15,7 +16,11 @@ import { Problem } from './problem'
 import { startTransfer } from './transfer'
 import { clearThere, lookAt } from './slots'
 
-async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnType<typeof lookAt>>): Promise<PushQuestion> {
+async function ask(
+  tx: OwnerTransaction,
+  watchId: string,
+  seen: Awaited<ReturnType<typeof lookAt>>,
+): Promise<PushQuestion & { programs: Map<string, FittedSession> }> {
   const { athlete, day: today } = await currentStandpoint(tx)
   const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({
     day: row.day,
@@ -43,15 +48,24 @@ async function ask(tx: OwnerTransaction, watchId: string, seen: Awaited<ReturnTy
   }
   const fitFor = await fitterFor(tx, watchId)
   const fitted = new Map<Due, Fitted>()
+  const programs = new Map<string, FittedSession>()
   for (const one of wanted(question)) {
-    const { program, fits } = await fitFor(one.session, nameFor(question, one))
-    fitted.set(one, { digest: digestOf(program), fits })
+    const made = await fitFor(one.session, nameFor(question, one))
+    const digest = digestOf(made.program)
+    fitted.set(one, { digest, fits: made.fits })
+    programs.set(digest, made)
   }
-  return { ...question, fitted: one => fitted.get(one)! }
+  return { ...question, programs, fitted: one => fitted.get(one)! }
+}
+
+/** A push as it would be done, with the programs that it would send. */
+interface DryRun extends PushPlan {
+  incarnation: string
+  programs: ReadonlyMap<string, FittedSession>
 }
 
 /** The dry run: what pushing would do to a watch now, by the athlete's schools of naming and pushing. */
-export async function dryRun(database: Database, owner: string, watchId: string): Promise<PushPlan & { incarnation: string }> {
+export async function dryRun(database: Database, owner: string, watchId: string): Promise<DryRun> {
   const seen = await atWatch(database, owner, watchId, lookAt)
   const question = await asOwner(database, owner, tx => ask(tx, watchId, seen))
   const acts = planPush(question)
@@ -63,6 +77,7 @@ export async function dryRun(database: Database, owner: string, watchId: string)
     pushing: question.pushing,
     today: question.today,
     incarnation,
+    programs: question.programs,
   }
 }
 
@@ -72,7 +87,7 @@ export async function dryRun(database: Database, owner: string, watchId: string)
  * @param digest of the plan that was shown; where the watch or the week has changed since, nothing is done and the new one is given
  */
 export async function push(database: Database, owner: string, watchId: string, digest: string): Promise<TransferState[]> {
-  const { acts, incarnation, ...plan } = await dryRun(database, owner, watchId)
+  const { acts, incarnation, programs, ...plan } = await dryRun(database, owner, watchId)
   if (plan.digest !== digest)
     throw new Problem(409, 'The watch or the week has changed since you looked.', 'body.digest', 'Look at what would be done now.', {
       plan: { acts, ...plan },
@@ -95,7 +110,7 @@ export async function push(database: Database, owner: string, watchId: string, d
       await startTransfer(database, owner, {
         watchId,
         sessionId: act.session,
-        name: act.name,
+        fitted: programs.get(act.digest)!,
         day: act.day,
         place: { slot: act.slot, expects: act.expects, incarnation },
       }),

@@ -7,11 +7,12 @@ import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
 import { score } from '../../core/record/score'
-import type { Session, SessionSport } from '../../core/session/document'
+import type { SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
-import { mark, recording, revision } from '../db/schema'
+import { mark, recording } from '../db/schema'
+import { findProgram, keepProgram, sessionOf } from './program'
 import type { Felt, Listed, LoggedRecording, LogRow } from '../../shared/api'
 import { notFound, Problem } from './problem'
 
@@ -20,8 +21,10 @@ const unzip = promisify(gunzip)
 
 export interface Origin {
   watchId?: string
-  sessionId?: string
+  sessionId?: string | null
+  /** What it was carried out from, and from which revision of the session that was made. */
   program?: Program
+  revision?: number | null
   clockAhead?: number
 }
 
@@ -46,6 +49,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const { samples, marks, program: programDigest } = taken
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
+  if (program) await keepProgram(tx, program, { sessionId: origin.sessionId ?? null, revision: origin.revision ?? null })
   const judged = program ? score(program, taken) : null
   const [row] = await tx
     .insert(recording)
@@ -61,7 +65,6 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
       watchId: origin.watchId ?? null,
       sessionId: origin.sessionId ?? null,
       programDigest: programDigest ?? null,
-      program: program ? JSON.stringify(program) : null,
       samples: await zip(JSON.stringify(samples)),
       felt: taken.felt ?? null,
       score: judged,
@@ -132,14 +135,14 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
   if (!row) throw notFound('recording', 'params.id')
   const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
   const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
-  const program = row.program ? (JSON.parse(row.program) as Program) : null
+  const kept = row.programDigest === null ? null : await findProgram(tx, row.programDigest)
   return {
     id,
     title: row.title,
     sessionId: row.sessionId,
     score: row.score,
-    program,
-    session: program ? await sessionAsSent(tx, program) : null,
+    program: kept?.program ?? null,
+    session: kept && (await sessionOf(tx, kept)),
     recording: {
       format: 'agonis.recording',
       version: 1,
@@ -157,12 +160,6 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
       ...(row.programDigest ? { program: row.programDigest } : {}),
     },
   }
-}
-
-/** The session in the words of the day it was sent; null where no revision here is the one. */
-async function sessionAsSent(tx: OwnerTransaction, program: Program): Promise<Session | null> {
-  const [row] = await tx.select({ document: revision.document }).from(revision).where(eq(revision.digest, program.from.session)).limit(1)
-  return row ? (JSON.parse(row.document) as Session) : null
 }
 
 /** Keeps how it felt. */

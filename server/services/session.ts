@@ -3,20 +3,19 @@ import { saySessionProblem } from '../../core/words/session-problems'
 import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { validateSession } from '../../core/formats/validate'
-import { reckon } from '../../core/reckon/reckon'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import { checkSession } from '../../core/session/check'
 import type { Session } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
 import { titleOf } from '../../core/script/title'
-import { countFlatSteps } from '../../core/session/walk'
 import type { KeptSession } from '../../shared/api'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { shelvedAs } from './facets'
+import { figuresOf } from './figures'
 import { notFound, Problem } from './problem'
 
 /** Reads a script into the one session it holds, refusing what is past a limit. */
@@ -43,17 +42,6 @@ function readOne(script: string, standpoint: Standpoint): Session {
     )
   }
   return document
-}
-
-function figuresOf(document: Session, standpoint: Standpoint) {
-  const reckoning = reckon(document, standpoint)
-  return {
-    seconds: reckoning.seconds.likely,
-    metres: reckoning.metres.likely,
-    steps: countFlatSteps(document.items),
-    open: reckoning.open,
-    updatedAt: new Date(),
-  }
 }
 
 /** The newest revision of a session that is not removed. */
@@ -108,7 +96,7 @@ export async function saveSession(
     throw new Problem(409, 'This session was changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs })
   }
   if (!head && base !== 0) throw notFound('session', 'params.id')
-  const figures = { ...figuresOf(document, standpoint), ...shelvedAs(document, title) }
+  const figures = { ...figuresOf(document, standpoint), ...shelvedAs(document, title), updatedAt: new Date() }
   const number = base + 1
   if (head)
     await tx
@@ -132,7 +120,8 @@ export async function saveSession(
       script,
       source,
       document: JSON.stringify(document),
-      search: document,
+      athleteRevision: standpoint.revision,
+      readOn: standpoint.day,
       digest: digestOf(document),
     })
   return loadSession(tx, id)

@@ -5,6 +5,7 @@ import type { SessionSport } from '../../core/session/document'
 import type { Listed, Relative, ShelfRow, ShelfSort } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
+import { refreshFigures } from './figures'
 import { notFound } from './problem'
 
 const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
@@ -45,26 +46,33 @@ export async function listSessions(
   options: { search?: string; sort: ShelfSort; limit: number; offset: number },
 ): Promise<Listed<ShelfRow>> {
   const matches = conditions(options.search ?? '')
-  const rows = await tx
-    .select({
-      id: session.id,
-      title: session.title,
-      sport: session.sport,
-      seconds: session.seconds,
-      metres: session.metres,
-      steps: session.steps,
-      open: session.open,
-      tags: session.tags,
-      familyId: session.familyId,
-      content: session.content,
-      archivedAt: session.archivedAt,
-      updatedAt: session.updatedAt,
-    })
-    .from(session)
-    .where(matches)
-    .orderBy(...sorts[options.sort], session.id)
-    .limit(options.limit)
-    .offset(options.offset)
+  const page = async () =>
+    tx
+      .select({
+        id: session.id,
+        title: session.title,
+        sport: session.sport,
+        seconds: session.seconds,
+        metres: session.metres,
+        steps: session.steps,
+        open: session.open,
+        tags: session.tags,
+        familyId: session.familyId,
+        content: session.content,
+        archivedAt: session.archivedAt,
+        updatedAt: session.updatedAt,
+      })
+      .from(session)
+      .where(matches)
+      .orderBy(...sorts[options.sort], session.id)
+      .limit(options.limit)
+      .offset(options.offset)
+  const found = await page()
+  const isStale = await refreshFigures(
+    tx,
+    found.map(row => row.id),
+  )
+  const rows = isStale ? await page() : found
   const [count] = await tx
     .select({ total: sql<number>`count(*)::int` })
     .from(session)

@@ -6,7 +6,7 @@ import { greet, listRecords, listSlots, readBack } from '../../core/wrist/link/t
 import { staleReasons, slotStatusOf } from '../../core/wrist/link/slot-status'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
-import { holding, session, watch } from '../db/schema'
+import { holding, program, session, watch } from '../db/schema'
 import type { SlotComparison, SlotRow, WatchState } from '../../shared/api'
 import { clockAheadOf } from './clock'
 import { deskStore } from './desk-store'
@@ -28,22 +28,25 @@ export interface Held {
   today: Program | null
 }
 
+const ofProgram = and(eq(program.ownerId, holding.ownerId), eq(program.digest, holding.digest))
+
 /** What a watch should hold, each beside what would be sent today. */
 export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise<Held[]> {
   const rows = await tx
-    .select({ holding, alive: session.id })
+    .select({ holding, document: program.document, alive: session.id })
     .from(holding)
+    .innerJoin(program, ofProgram)
     .leftJoin(session, and(eq(session.id, holding.sessionId), isNull(session.removedAt)))
     .where(eq(holding.watchId, watchId))
     .orderBy(holding.slot)
   const fitFor = await fitterFor(tx, watchId)
   const held: Held[] = []
-  for (const { holding: row, alive } of rows) {
-    const program = JSON.parse(row.program) as Program
-    const fitted = alive === null ? null : await fitFor(alive, row.day === null ? undefined : program.name)
+  for (const { holding: row, document, alive } of rows) {
+    const sent = JSON.parse(document) as Program
+    const fitted = alive === null ? null : await fitFor(alive, row.day === null ? undefined : sent.name)
     held.push({
       slot: row.slot,
-      program,
+      program: sent,
       digest: row.digest,
       day: row.day,
       isLeaving: row.isLeaving,
@@ -114,12 +117,13 @@ export async function compareSlot(database: Database, owner: string, watchId: st
   const back = await atWatch(database, owner, watchId, turn => readBack(turn.exchange, slot, turn.messageBytes))
   const [row] = await asOwner(database, owner, tx =>
     tx
-      .select()
+      .select({ digest: holding.digest, document: program.document })
       .from(holding)
+      .innerJoin(program, ofProgram)
       .where(and(eq(holding.watchId, watchId), eq(holding.slot, slot))),
   )
-  const blank = (program: Program): Program => ({ ...program, items: [] })
-  const wanted = row ? (JSON.parse(row.program) as Program) : null
+  const blank = (of: Program): Program => ({ ...of, items: [] })
+  const wanted = row ? (JSON.parse(row.document) as Program) : null
   const found = back.program
   if (!wanted && !found) return { rows: [], equal: true, holds: null }
   const rows = comparePrograms(wanted ?? blank(found!), found ?? blank(wanted!))

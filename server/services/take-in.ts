@@ -17,7 +17,6 @@ export interface Brought {
  * in the answer tells the phone which one it may let go.
  */
 export async function takeIn(tx: OwnerTransaction, { recording, program, session }: Brought): Promise<{ id: string; digest: string }> {
-  if (session !== undefined) await loadSession(tx, session)
   if (program === undefined) return { id: await storeRecording(tx, recording, {}), digest: digestOf(recording) }
   const validated = validateProgram(program)
   if (!validated.ok) {
@@ -37,8 +36,14 @@ export async function takeIn(tx: OwnerTransaction, { recording, program, session
       'It names the digest of its program.',
     )
   }
+  const kept = session === undefined ? null : await loadSession(tx, session)
+  const isOfRevision = kept !== null && digestOf(kept.document) === validated.value.from.session
   return {
-    id: await storeRecording(tx, recording, { program: validated.value, ...(session === undefined ? {} : { sessionId: session }) }),
+    id: await storeRecording(tx, recording, {
+      program: validated.value,
+      sessionId: session ?? null,
+      revision: isOfRevision ? kept.number : null,
+    }),
     digest: digestOf(recording),
   }
 }

@@ -6,25 +6,31 @@ import type { Program } from '../../core/wrist/program/program'
 import { greet, listSlots } from '../../core/wrist/link/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
-import { holding, transfer } from '../db/schema'
+import { holding, program, transfer } from '../db/schema'
 import type { KeptWatch, TransferState } from '../../shared/api'
 import { deskStore } from './desk-store'
+import type { FittedSession } from './fit'
 import { fitSession } from './fit'
+import { keepProgram } from './program'
 import { atWatch } from './lease'
 import { notFound, Problem } from './problem'
 
 type TransferRecord = typeof transfer.$inferSelect
+/** A sending with the program that it sends. */
+type Sending = TransferRecord & { program: Program }
 const abandonedAfter = 40_000
 /** Sendings that this process carries on, and the last of each watch, behind which the next one queues. */
 const underWay = new Set<string>()
 const lastOf = new Map<string, Promise<void>>()
 
-const stateOf = (row: TransferRecord): TransferState => ({
+const stateOf = (
+  row: Pick<TransferRecord, keyof TransferState & keyof TransferRecord> & { program: Pick<Program, 'name'> },
+): TransferState => ({
   id: row.id,
   watchId: row.watchId,
   sessionId: row.sessionId,
   slot: row.slot,
-  title: (JSON.parse(row.program) as Program).name,
+  title: row.program.name,
   state: row.state,
   arrived: row.arrived,
   size: row.size,
@@ -61,7 +67,7 @@ async function choosePlace(database: Database, owner: string, kept: KeptWatch, s
     stopped.find(entry => slots.some(state => state.slot === entry.slot && state.digest === entry.digest))
   const taken = new Set(held.map(entry => entry.slot))
   const found = slots.find(state => (own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot)))
-  if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one on the Wrist page first.')
+  if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one in Watches first.')
   if (found.by === 'hand' && !isOver) {
     throw new Problem(
       409,
@@ -78,15 +84,18 @@ export interface SendingAsk {
   watchId: string
   sessionId: string
   place?: SlotTarget
-  name?: string
   day?: string
   isOver?: boolean
+  /** The program that was looked at before sending: where another would be made now, nothing is sent. */
+  digest?: string
+  /** What the session becomes there, where that is known already. */
+  fitted?: FittedSession
 }
 
 /** Begins to send a session to a watch; the sending goes on by itself and can be followed, called off and resumed. */
 export async function startTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
   const { watchId, sessionId } = ask
-  const { kept, revision, program, losses, fits } = await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId, ask.name))
+  const { kept, revision, program, losses, fits } = ask.fitted ?? (await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId)))
   if (!fits) {
     throw new Problem(
       422,
@@ -96,12 +105,23 @@ export async function startTransfer(database: Database, owner: string, ask: Send
       { losses },
     )
   }
+  const digest = digestOf(program)
+  if (ask.digest !== undefined && ask.digest !== digest) {
+    throw new Problem(
+      409,
+      'The session, your numbers or the watch have changed since you looked.',
+      'body.digest',
+      'Look at what would be sent now.',
+      { why: 'changed' },
+    )
+  }
   const place = ask.place ?? (await choosePlace(database, owner, kept, sessionId, ask.isOver ?? false))
   const row = await asOwner(database, owner, async tx => {
     await tx
       .update(transfer)
       .set({ state: 'cancelled', updatedAt: new Date() })
       .where(and(eq(transfer.watchId, watchId), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped')))
+    await keepProgram(tx, program, { sessionId, revision })
     const [made] = await tx
       .insert(transfer)
       .values({
@@ -109,23 +129,28 @@ export async function startTransfer(database: Database, owner: string, ask: Send
         sessionId,
         revision,
         ...place,
-        program: JSON.stringify(program),
-        digest: digestOf(program),
+        digest,
         day: ask.day ?? null,
         state: 'sending',
         size: canonicalBytes(program).length,
       })
       .returning()
-    return made!
+    return { ...made!, program }
   })
   enqueue(database, owner, row)
   return { ...stateOf(row), losses }
 }
 
-async function loadTransfer(tx: OwnerTransaction, id: string): Promise<TransferRecord> {
-  const [row] = await tx.select().from(transfer).where(eq(transfer.id, id))
+const ofProgram = and(eq(program.ownerId, transfer.ownerId), eq(program.digest, transfer.digest))
+
+async function loadTransfer(tx: OwnerTransaction, id: string): Promise<Sending> {
+  const [row] = await tx
+    .select({ transfer, document: program.document })
+    .from(transfer)
+    .innerJoin(program, ofProgram)
+    .where(eq(transfer.id, id))
   if (!row) throw notFound('sending', 'params.id')
-  return row
+  return { ...row.transfer, program: JSON.parse(row.document) as Program }
 }
 
 /** Goes on with a sending that stopped. */
@@ -138,7 +163,7 @@ export async function resumeTransfer(database: Database, owner: string, id: stri
       .set({ state: 'sending', problem: null, updatedAt: new Date() })
       .where(eq(transfer.id, id))
       .returning()
-    return next!
+    return { ...next!, program: current.program }
   })
   if (row.state === 'sending') enqueue(database, owner, row)
   return stateOf(row)
@@ -157,7 +182,7 @@ export async function cancelSending(database: Database, owner: string, id: strin
       .set({ isCancelled: true, state: 'sending', updatedAt: new Date() })
       .where(eq(transfer.id, id))
       .returning()
-    return next!
+    return { ...next!, program: current.program }
   })
   if (row.state === 'sending') enqueue(database, owner, row)
   return stateOf(row)
@@ -174,19 +199,21 @@ export async function followTransfer(tx: OwnerTransaction, id: string): Promise<
 
 /** The sendings to a watch that are not at their end: what is going on, and what can be resumed. */
 export async function openTransfers(tx: OwnerTransaction, watchId: string): Promise<TransferState[]> {
-  const rows = await tx
-    .select()
+  const found = await tx
+    .select({ transfer, name: program.name })
     .from(transfer)
+    .innerJoin(program, ofProgram)
     .where(and(eq(transfer.watchId, watchId), inArray(transfer.state, ['sending', 'stopped'])))
     .orderBy(desc(transfer.createdAt))
     .limit(50)
+  const rows = found.map(({ transfer: row, name }) => ({ ...row, program: { name } }))
   const newest = rows.filter((row, index) => rows.findIndex(other => other.sessionId === row.sessionId) === index)
   return newest.map(row => stateOf(isAbandoned(row) ? { ...row, state: 'stopped' } : row))
 }
 
 const sayWhy = (error: unknown) => (error instanceof Problem ? error.problem : (error as Error).message)
 
-function enqueue(database: Database, owner: string, row: TransferRecord): void {
+function enqueue(database: Database, owner: string, row: Sending): void {
   if (underWay.has(row.id)) return
   underWay.add(row.id)
   const run = (lastOf.get(row.watchId) ?? Promise.resolve())
@@ -198,7 +225,7 @@ function enqueue(database: Database, owner: string, row: TransferRecord): void {
   lastOf.set(row.watchId, run)
 }
 
-async function carryOn(database: Database, owner: string, row: TransferRecord): Promise<void> {
+async function carryOn(database: Database, owner: string, row: Sending): Promise<void> {
   const end = (values: Partial<TransferRecord>) =>
     asOwner(database, owner, tx =>
       tx
@@ -208,12 +235,7 @@ async function carryOn(database: Database, owner: string, row: TransferRecord): 
     )
   try {
     await atWatch(database, owner, row.watchId, turn =>
-      carrySending(
-        deskStore(database, owner, turn),
-        turn.exchange,
-        { ...row, program: JSON.parse(row.program) as Program },
-        turn.messageBytes,
-      ),
+      carrySending(deskStore(database, owner, turn), turn.exchange, row, turn.messageBytes),
     )
   } catch (error) {
     await end(error instanceof CancelledError ? { state: 'cancelled', problem: null } : { state: 'stopped', problem: sayWhy(error) }).catch(

@@ -14,9 +14,9 @@ test('a session is written, fixed and sent with the keyboard alone', async ({ ap
   await app.keyboard.press('Escape')
   for (let tabs = 0; tabs < 12; tabs++) {
     await app.keyboard.press('Tab')
-    if (await app.locator('[data-test=to-wrist]').evaluate(element => element === document.activeElement)) break
+    if (await app.locator('[data-test=send-to-watch]').evaluate(element => element === document.activeElement)) break
   }
-  await expect(app.locator('[data-test=to-wrist]')).toBeFocused()
+  await expect(app.locator('[data-test=send-to-watch]')).toBeFocused()
   await app.keyboard.press('Enter')
   await expect(app.getByText('Everything fits as written.')).toBeVisible()
   for (let tabs = 0; tabs < 12; tabs++) {

@@ -83,12 +83,12 @@ test('what is too much is said with what would help, and a proposal is taken', a
   await write(app, 'sport ride\n\nwarm-up 15:00\n6 times, drop last recovery\n  2:00 @ 125-130 %CP\n  recovery 1:00\ncool-down 10:00\n')
   const verdict = app.locator('[data-test=verdict]')
   await expect(verdict).toContainText('Beyond reach')
-  await expect(app.locator('[data-test=toll]')).toContainText('ask a doctor or physiotherapist')
+  await expect(app.locator('[data-test=how-hard]')).toContainText('ask a doctor or physiotherapist')
   await app.locator('[data-test=proposal-take]', { hasText: 'rest' }).click()
   await expect(verdict).not.toContainText('Beyond reach')
   await expect(script(app)).not.toContainText('recovery 1:00')
-  await app.locator('[data-test=toll] summary').click()
-  await expect(app.locator('[data-test=toll-table] tbody tr')).toHaveCount(13)
+  await app.locator('[data-test=how-hard] summary').click()
+  await expect(app.locator('[data-test=forecast-table] tbody tr')).toHaveCount(13)
 })
 
 test('a missing number is asked for in place, and what it was needed for appears', async ({ app }) => {
@@ -190,7 +190,7 @@ test('the reckoner goes both ways, and a number is dropped into the Desk', async
   await expect(app.locator('.sheet-error')).toHaveCount(0)
 })
 
-test('nothing in Me, the Reckoner or the forecast stands in the way of a screen reader', async ({ app }) => {
+test('nothing in Me, the Calculator or the forecast stands in the way of a screen reader', async ({ app }) => {
   await app.goto('/me')
   await expect(app.locator('[data-test=numbers]').first()).toBeVisible()
   await expectAccessible(app)

@@ -48,7 +48,7 @@ test('a watch that cannot hold a session says every loss before sending', async 
   await app.goto('/shelf')
   await app.fill('[data-test=search]', 'Kick and pull')
   await app.getByRole('link', { name: 'Kick and pull', exact: true }).click()
-  await app.click('[data-test=to-wrist]')
+  await app.click('[data-test=send-to-watch]')
   await app.getByLabel('Drawer watch').check()
   await expect(app.getByText('this watch knows no swim')).toBeVisible()
   await expect(app.locator('[data-test=send]')).toBeDisabled()
@@ -74,7 +74,7 @@ test('an address that leads nowhere says so', async ({ app }) => {
 for (const [name, path] of [
   ['desk', '/desk'],
   ['shelf', '/shelf'],
-  ['wrist', '/watches'],
+  ['watches', '/watches'],
   ['stand-in watch', '/standin'],
   ['log', '/log'],
   ['me', '/me'],

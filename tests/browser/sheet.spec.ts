@@ -169,21 +169,21 @@ test('pasted words stay beside the sheet, linked to their rows, and what became 
   await expect(drawer).toContainText('6 x 800 @ 5k pace / 90 s jog')
 })
 
-test('thoughts are taken by their fix or waved off for this session, over a reload too', async ({ app }) => {
+test('suggestions are taken by their fix or dismissed for this session, over a reload too', async ({ app }) => {
   await begin(app, 'warm-up 10:00\n4 times\n  3:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00')
-  const thought = app.locator('[data-test=thought]')
-  await expect(thought).toContainText('Last recovery')
-  await thought.getByRole('button', { name: 'leave it out after the last round' }).click()
+  const suggestion = app.locator('[data-test=suggestion]')
+  await expect(suggestion).toContainText('Last recovery')
+  await suggestion.getByRole('button', { name: 'leave it out after the last round' }).click()
   await expect(script(app)).toContainText('4 times, drop last recovery')
-  await expect(thought).toHaveCount(0)
+  await expect(suggestion).toHaveCount(0)
   await app.fill('[data-test=today]', '20')
-  await expect(thought).toContainText('Too long for today')
-  await thought.getByRole('button', { name: /Wave off/ }).click()
-  await expect(app.getByText('1 waved off.')).toBeVisible()
+  await expect(suggestion).toContainText('Too long for today')
+  await suggestion.getByRole('button', { name: /Dismiss/ }).click()
+  await expect(app.getByText('1 dismissed.')).toBeVisible()
   await expect(kept(app)).toBeVisible()
   await app.reload()
   await app.fill('[data-test=today]', '20')
-  await expect(app.getByText('1 waved off.')).toBeVisible()
+  await expect(app.getByText('1 dismissed.')).toBeVisible()
 })
 
 test('another size is previewed before it is taken, and a variant says what differs', async ({ app }) => {

@@ -15,7 +15,7 @@ test('sessions are found by what is in them', async ({ app }) => {
   await expectAccessible(app)
 })
 
-test('a session is tagged, put away and brought back', async ({ app }) => {
+test('a session is tagged, archived and brought back', async ({ app }) => {
   await newSession(app)
   await app.keyboard.type('title Put me away\nsport run\n\n7 x 77 m')
   await expect(kept(app)).toBeVisible()
@@ -27,7 +27,7 @@ test('a session is tagged, put away and brought back', async ({ app }) => {
   await app.fill('[data-test=tag]', 'Odd')
   await app.keyboard.press('Enter')
   await expect(row).toContainText('#odd')
-  await app.getByRole('button', { name: 'Put away Put me away' }).click()
+  await app.getByRole('button', { name: 'Archive Put me away' }).click()
   await expect(row).toHaveCount(0)
   await app.fill('[data-test=search]', 'archived #odd')
   await app.getByRole('button', { name: 'Bring back Put me away' }).click()

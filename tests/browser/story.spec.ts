@@ -13,14 +13,14 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await app.keyboard.type(rest)
 
   await expect(app.locator('[data-test=total]')).toHaveText('52 min')
-  await expect(app.locator('[data-test=known]')).toHaveText('52:00 known')
+  await expect(app.locator('[data-test=known]')).toHaveText('52:00 fixed')
   await expect(app.locator('[data-test=steps]')).toHaveText('19')
   await app.keyboard.press('Alt+Enter')
   await expect(app.locator('.cm-line', { hasText: '2 times, drop last recovery' })).toBeVisible()
   await expect(app.locator('.cm-line')).toHaveCount(7)
   await expect(kept(app)).toBeVisible()
 
-  await app.click('[data-test=to-wrist]')
+  await app.click('[data-test=send-to-watch]')
   await expect(app.getByText('Everything fits as written.')).toBeVisible()
   await app.click('[data-test=send]')
   await expect(app.locator('[data-test=receipt]')).toContainText('read back and equal')

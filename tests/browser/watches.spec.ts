@@ -14,11 +14,11 @@ async function watchNamed(app: Page, name: string): Promise<Watch> {
 
 /** Everything off a watch that a test before may have left, and its link good again. */
 async function cleared(app: Page, { id }: Watch): Promise<void> {
-  await app.request.put(`/api/standin/${id}/manner`, { data: { link: 'radio', delay: 1, loss: 0, cutAfter: null } })
+  await app.request.put(`/api/standin/${id}/link-faults`, { data: { link: 'radio', delay: 1, loss: 0, cutAfter: null } })
   const { rows } = (await (await app.request.get(`/api/watches/${id}/state`)).json()) as {
-    rows: { slot: number; standing: string; generation: number }[]
+    rows: { slot: number; status: string; generation: number }[]
   }
-  for (const row of rows.filter(entry => entry.standing !== 'empty')) {
+  for (const row of rows.filter(entry => entry.status !== 'empty')) {
     await app.request.delete(`/api/watches/${id}/slots/${row.slot}?expects=${row.generation}&handMade=true`)
     await app.request.delete(`/api/watches/${id}/slots/${row.slot}`)
   }
@@ -48,15 +48,15 @@ test('a sending cut half-way is gone on with, read back, carried out at sixty ti
   await app.keyboard.press('Enter')
   await app.keyboard.type('recovery 0:20')
   await expect(kept(app)).toBeVisible()
-  await app.click('[data-test=to-wrist]')
+  await app.click('[data-test=send-to-watch]')
   await app.getByLabel('Quay watch').check()
   await expect(app.getByText('Everything fits as written.')).toBeVisible()
-  await app.request.put(`/api/standin/${quay.id}/manner`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: 7800 } })
+  await app.request.put(`/api/standin/${quay.id}/link-faults`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: 7800 } })
   await app.click('[data-test=send]')
   await expect(app.locator('[data-test=transfer]')).toContainText(/stopped at \d+ of \d+ bytes: The watch does not answer/, {
     timeout: 40_000,
   })
-  await app.request.put(`/api/standin/${quay.id}/manner`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: null } })
+  await app.request.put(`/api/standin/${quay.id}/link-faults`, { data: { link: 'radio', delay: 5, loss: 0, cutAfter: null } })
   await app.click('[data-test=resume]')
   await expect(app.locator('[data-test=receipt]')).toContainText('read back and equal')
   await app.getByRole('link', { name: 'See it step by step' }).click()
@@ -73,7 +73,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   await newSession(app)
   await app.keyboard.type('title Belt tens\nsport run\nplace treadmill\n\n10:00 @ 5:10 /km\n10:00 @ 5:15 /km')
   await expect(kept(app)).toBeVisible()
-  await app.click('[data-test=to-wrist]')
+  await app.click('[data-test=send-to-watch]')
   await app.getByLabel('Drawer watch').check()
   const ways = app.locator('[data-test=way]')
   await expect(ways).toHaveCount(2)
@@ -105,22 +105,22 @@ test('what is missing, changed there, older and made there is told apart, and pu
   await app.request.post(`/api/standin/${quay.id}/hand`, { data: { do: 'edit', slot: 2 } })
   await app.request.put(`/api/sessions/${ids[2]}`, { data: { base: 1, script: short('Revised').replace('3 times', '4 times') } })
   await app.goto(`/watches?watch=${quay.id}`)
-  const standings = app.locator('[data-test=slots] tbody tr')
-  await expect(standings).toHaveCount(4)
+  const statuses = app.locator('[data-test=slots] tbody tr')
+  await expect(statuses).toHaveCount(4)
   await expect(app.locator('[data-test=slots]')).toContainText('missing there')
   await expect(app.locator('[data-test=slots]')).toContainText('older: the session has changed')
-  await expect(app.locator('tr[data-standing=extra]')).toContainText('made on the watch')
-  await app.locator('tr[data-standing=edited]').getByRole('button', { name: 'read back' }).click()
+  await expect(app.locator('tr[data-status=extra]')).toContainText('made there')
+  await app.locator('tr[data-status=edited]').getByRole('button', { name: 'read back' }).click()
   await expect(app.locator('[data-test=compared]')).toHaveText('● not equal')
   await expect(app.locator('.rows tr.bad')).toContainText('warm-up 1:00')
-  await app.locator('tr[data-standing=missing]').getByRole('button', { name: 'send again' }).click()
-  await expect(app.locator('tr[data-standing=missing]')).toHaveCount(0)
+  await app.locator('tr[data-status=missing]').getByRole('button', { name: 'send again' }).click()
+  await expect(app.locator('tr[data-status=missing]')).toHaveCount(0)
   app.once('dialog', dialog => dialog.dismiss())
-  await app.locator('tr[data-standing=edited]').getByRole('button', { name: 'clear' }).click()
-  await expect(app.locator('tr[data-standing=edited]')).toHaveCount(1)
+  await app.locator('tr[data-status=edited]').getByRole('button', { name: 'clear' }).click()
+  await expect(app.locator('tr[data-status=edited]')).toHaveCount(1)
   app.once('dialog', dialog => dialog.accept())
-  await app.locator('tr[data-standing=edited]').getByRole('button', { name: 'clear' }).click()
-  await expect(app.locator('tr[data-standing=edited]')).toHaveCount(0)
+  await app.locator('tr[data-status=edited]').getByRole('button', { name: 'clear' }).click()
+  await expect(app.locator('tr[data-status=edited]')).toHaveCount(0)
 })
 
 test('pushing shows what it would do, and does that', async ({ app }) => {
@@ -135,7 +135,7 @@ test('pushing shows what it would do, and does that', async ({ app }) => {
   await expect(app.locator('[data-test=acts]')).toContainText('send “Planned for today” to slot 1')
   await expect(app.locator('[data-test=slots]')).toHaveCount(0)
   await app.click('[data-test=push]')
-  await expect(app.locator('tr[data-standing=equal]')).toContainText('Planned for today')
+  await expect(app.locator('tr[data-status=equal]')).toContainText('Planned for today')
   await app.click('[data-test=dry-run]')
   await expect(app.locator('[data-test=acts]')).toContainText('is there already')
   await app.request.delete(`/api/plan/${entry}`)

@@ -48,7 +48,7 @@ describe("somebody else's id", () => {
     ['session, revisions', 'GET', of => `/sessions/${of.session}/revisions`],
     ['session, tags', 'PUT', of => `/sessions/${of.session}/tags`, { tags: ['x'] }],
     ['session, archive', 'PUT', of => `/sessions/${of.session}/archive`, { archived: true }],
-    ['session, waved', 'PUT', of => `/sessions/${of.session}/waved`, { dismissed: ['x'] }],
+    ['session, dismissed', 'PUT', of => `/sessions/${of.session}/dismissed`, { dismissed: ['x'] }],
     ['session, family', 'GET', of => `/sessions/${of.session}/family`],
     ['session, export', 'GET', of => `/sessions/${of.session}/export`],
     ['plan, move', 'PUT', of => `/plan/${of.plan}`, { day: '2026-04-01' }],
@@ -68,9 +68,9 @@ describe("somebody else's id", () => {
     ['stand-in, button', 'POST', of => `/standin/${of.watch}/button`, { button: 'top' }],
     ['stand-in, choose', 'POST', of => `/standin/${of.watch}/choose`, { slot: 1 }],
     ['stand-in, wearer', 'PUT', of => `/standin/${of.watch}/wearer`, { speed: 1, seed: 1, pressesItself: true }],
-    ['stand-in, link', 'PUT', of => `/standin/${of.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null }],
+    ['stand-in, link', 'PUT', of => `/standin/${of.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: null }],
     ['stand-in, hand', 'POST', of => `/standin/${of.watch}/hand`, { do: 'reset' }],
-    ['transfer, call off', 'POST', of => `/transfers/${of.transfer}/cancel`],
+    ['transfer, cancel', 'POST', of => `/transfers/${of.transfer}/cancel`],
     ['watch, change', 'PUT', of => `/watches/${of.watch}`, { name: 'Mine now' }],
     ['watch, forget', 'DELETE', of => `/watches/${of.watch}`],
     ['watch, pair', 'POST', of => `/watches/${of.watch}/pair`, { code: '123456' }],
@@ -120,7 +120,7 @@ describe('row-level security itself', () => {
     const rows = await database.execute<{ name: string; secured: boolean }>(sql`
       select c.relname as name, c.relrowsecurity as secured from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(11)
+    expect(rows.length).toBe(12)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 

@@ -108,10 +108,10 @@ describe('tags, families and putting away', () => {
     ])
   })
 
-  it('remembers what was waved off and the words as pasted', async () => {
+  it('remembers what was dismissed and the words as pasted', async () => {
     const id = randomUUID()
     await ilse.ask('PUT', `/sessions/${id}`, { base: 0, script: 'sport run\n\n10:00\n', source: '10 min, said the club' })
-    await ilse.ask('PUT', `/sessions/${id}/waved`, { dismissed: ['no-warm-up: 10:00'] })
+    await ilse.ask('PUT', `/sessions/${id}/dismissed`, { dismissed: ['no-warm-up: 10:00'] })
     expect((await ilse.ask<KeptSession>('GET', `/sessions/${id}`)).body).toMatchObject({
       source: '10 min, said the club',
       dismissed: ['no-warm-up: 10:00'],

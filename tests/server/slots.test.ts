@@ -45,8 +45,8 @@ beforeAll(async () => {
 
 const script =
   'title Short ladder\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\ncool-down 0:30\n'
-const manner = (delay: number, loss: number, cutAfter: number | null) =>
-  ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay, loss, cutAfter })
+const linkFaults = (delay: number, loss: number, cutAfter: number | null) =>
+  ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay, loss, cutAfter })
 const begin = async (session: string) => (await ilse.ask<Transfer>('POST', `/watches/${ilse.watch}/transfers`, { session })).body
 const ended = (id: string) =>
   until(
@@ -78,10 +78,10 @@ describe('sending to a watch in another process', () => {
     const statuses = new Set<string>()
     for (const cutAfter of [3000, 4200, 5400, 6600, 7800, 9000, 10_200]) {
       const session = await newSession(ilse, script.replace('Short', `Cut ${cutAfter}`))
-      await manner(0, 0, cutAfter)
+      await linkFaults(0, 0, cutAfter)
       const begun = await ilse.ask<Transfer>('POST', `/watches/${ilse.watch}/transfers`, { session })
       const stopped = begun.status === 201 ? await ended(begun.body.id) : null
-      await manner(0, 0, null)
+      await linkFaults(0, 0, null)
       if (stopped?.state !== 'stopped') continue
       expect(stopped.problem).toBe('The watch does not answer.')
       const { body } = await ilse.ask<State>('GET', `/watches/${ilse.watch}/state`)
@@ -97,22 +97,22 @@ describe('sending to a watch in another process', () => {
 
   it('gets through a link that loses a fifth of all messages', async () => {
     const session = await newSession(ilse, script.replace('Short', 'Lossy'))
-    await manner(0, 0.2, null)
+    await linkFaults(0, 0.2, null)
     let transfer = await begin(session)
     for (let tries = 0; transfer.state !== 'done' && tries < 20; tries++) {
       if (transfer.id === undefined) transfer = await begin(session)
       else if (transfer.state === 'stopped') await ilse.ask('POST', `/transfers/${transfer.id}/resume`)
       if (transfer.id !== undefined) transfer = await ended(transfer.id)
     }
-    await manner(0, 0, null)
+    await linkFaults(0, 0, null)
     expect(transfer.state).toBe('done')
     expect((await rowOf(transfer.slot)).status).toBe('equal')
   })
 
   it('says a watch out of reach is out of reach', async () => {
-    await manner(0, 1, null)
+    await linkFaults(0, 1, null)
     const answer = await ilse.ask('GET', `/watches/${ilse.watch}/state`)
-    await manner(0, 0, null)
+    await linkFaults(0, 0, null)
     expect(answer).toMatchObject({ status: 502, body: { where: 'link' } })
   })
 
@@ -128,7 +128,7 @@ describe('carrying out and bringing home', () => {
   it('comes home once, with its marks, scored against the program it was carried out from', async () => {
     const session = await newSession(ilse, script.replace('Short', 'Carried'))
     const { slot } = await ended((await begin(session)).id)
-    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, manner: {} })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, behaviour: {} })
     await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
     await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
     const refused = await ilse.ask<{ problem: string }>(

@@ -194,7 +194,7 @@ describe('one server at a time', () => {
 
 describe('calling a sending off', () => {
   it('leaves the watch as it was, and says when it came too late', async () => {
-    await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 120, loss: 0, cutAfter: null })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 120, loss: 0, cutAfter: null })
     const session = await newSession(
       ilse,
       `title Long\nsport run\n\n${Array.from({ length: 60 }, (_, index) => `${index + 1}:00  # a row of its own`).join('\n')}`,
@@ -207,7 +207,7 @@ describe('calling a sending off', () => {
     expect(going.arrived).toBeLessThan(going.size / 2)
     await ilse.ask('POST', `/transfers/${begun.id}/cancel`)
     expect((await ended(ilse, begun.id)).state).toBe('cancelled')
-    await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
     expect(statuses(await stateOf(ilse))).toEqual([])
     const done = await send(ilse, session)
     expect((await ilse.ask<TransferState>('POST', `/transfers/${done.id}/cancel`)).body.state).toBe('done')
@@ -308,7 +308,7 @@ describe('a recording on its way', () => {
   it('comes home over a link that is cut again and again, once, and dated right', async () => {
     const { slot } = await send(ilse, await newSession(ilse, short('Carried')))
     await hand(ilse, { do: 'clock', off: 7_200_000 })
-    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, manner: {} })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, behaviour: {} })
     await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
     await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
     await until(
@@ -318,12 +318,12 @@ describe('a recording on its way', () => {
     let home: string[] = []
     let cuts = 0
     for (; home.length === 0 && cuts < 30; cuts++) {
-      await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: 5000 })
+      await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: 5000 })
       home = (await ilse.ask<{ recordings?: string[] }>('POST', `/watches/${ilse.watch}/collect`)).body.recordings ?? []
     }
     expect(cuts).toBeGreaterThan(1)
     expect(home).toHaveLength(1)
-    await ilse.ask('PUT', `/standin/${ilse.watch}/manner`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
     expect((await stateOf(ilse)).recordings).toBe(0)
     await asOwner(database, ilse.owner, async tx => {
       expect(await tx.select().from(arrival)).toEqual([])

@@ -42,6 +42,11 @@ function commit(what: 'end' | 'target') {
   if (typed.trim() !== was) emit('edit', { do: what, at: props.path, words: typed })
 }
 
+function commitAndLeave(what: 'end' | 'target') {
+  commit(what)
+  emit('leave')
+}
+
 function copyShifted() {
   const match = /^\s*([+\-\u2212])?\s*(\d+(?:[.,]\d+)?)\s*(%|s\/km|s\/mi|s\/100m|W|bpm)\s*$/.exec(shift.value)
   if (!match || !props.path) return
@@ -76,10 +81,7 @@ defineExpose({
           v-model="typedLength"
           class="field mono"
           data-test="row-length"
-          @keydown.enter.prevent="
-            commit('end')
-            emit('leave')
-          "
+          @keydown.enter.prevent="commitAndLeave('end')"
           @keydown.esc="emit('leave')"
           @blur="commit('end')" />
       </label>
@@ -90,10 +92,7 @@ defineExpose({
           class="field mono wide"
           placeholder="none"
           data-test="row-target"
-          @keydown.enter.prevent="
-            commit('target')
-            emit('leave')
-          "
+          @keydown.enter.prevent="commitAndLeave('target')"
           @keydown.esc="emit('leave')"
           @blur="commit('target')" />
       </label>

@@ -304,7 +304,9 @@ defineExpose({ replace, show, edit, editAll, rewrite, put, focus: () => view?.fo
 <template>
   <div class="sheet" :style="{ '--spine': `${levels * 26 + 14}px` }">
     <div class="heads" aria-hidden="true">
-      <span class="fold" /><span class="clock">clock</span><span class="way">km</span><span class="spine" /><span class="words">words</span>
+      <span class="fold" /><span class="clock">clock</span><span class="distance">km</span><span class="spine" /><span class="words"
+        >words</span
+      >
       <span class="comes">comes to</span>
       <span class="string"
         ><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span

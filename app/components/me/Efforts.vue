@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Athlete, Effort } from '~~/core/athlete/athlete'
-import { isOld } from '~~/core/athlete/named-effort'
+import { isOld } from '~~/core/athlete/age'
 import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'

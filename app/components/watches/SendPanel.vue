@@ -80,7 +80,7 @@ const sayProfile = ({ profile }: KeptWatch) =>
         class="act first send"
         data-test="send"
         :disabled="!preview?.fits || isSent || !kept?.isPaired"
-        @click="guarded(() => wrist.send(chosen, sessionId))">
+        @click="guarded(() => wrist.send(chosen, sessionId, { digest: preview!.digest }))">
         Send
       </button>
     </template>

@@ -28,7 +28,7 @@ export interface SlotBeside extends SlotState {
 }
 
 export type PushAct =
-  | { do: 'send'; slot: number; expects: number; session: string; day: string; name: string; replaces: string | null }
+  | { do: 'send'; slot: number; expects: number; session: string; day: string; name: string; digest: string; replaces: string | null }
   /** It is there already; what was asked to be cleared stays after all, for it is planned. */
   | { do: 'keep'; slot: number; session: string; day: string; name: string }
   | { do: 'remove'; slot: number; expects: number; name: string; why: string }
@@ -133,6 +133,7 @@ export function planPush(question: PushQuestion): PushAct[] {
           session: one.session,
           day: one.day,
           name,
+          digest,
           replaces: own.digest === null ? null : own.name,
         })
       continue
@@ -143,7 +144,16 @@ export function planPush(question: PushQuestion): PushAct[] {
       continue
     }
     used.add(free.slot)
-    acts.push({ do: 'send', slot: free.slot, expects: free.generation, session: one.session, day: one.day, name, replaces: free.name })
+    acts.push({
+      do: 'send',
+      slot: free.slot,
+      expects: free.generation,
+      session: one.session,
+      day: one.day,
+      name,
+      digest,
+      replaces: free.name,
+    })
   }
   if (acts.some(act => act.do === 'wait' && act.why === 'no slot is free')) {
     slots.filter(slot => slot.digest !== null && !slot.should).forEach(inTheWay)

@@ -2,4 +2,10 @@ import { dryRun } from '../../../../services/push'
 import { route } from '../../../../services/route'
 import { idParams } from '../../../../services/shapes'
 
-export default route({ params: idParams, handle: ({ database, owner, params }) => dryRun(database, owner, params.id) })
+export default route({
+  params: idParams,
+  async handle({ database, owner, params }) {
+    const { programs: _, ...plan } = await dryRun(database, owner, params.id)
+    return plan
+  },
+})

@@ -1,0 +1,51 @@
+import { and, eq, inArray, ne } from 'drizzle-orm'
+import type { Standpoint } from '../../core/athlete/standpoint'
+import { numbersKey } from '../../core/athlete/standpoint'
+import { reckon } from '../../core/reckon/reckon'
+import type { Session } from '../../core/session/document'
+import { countFlatSteps } from '../../core/session/walk'
+import type { OwnerTransaction } from '../db/client'
+import { revision, session } from '../db/schema'
+import { currentStandpoint } from './athlete'
+
+/** What the shelf shows of a session's size, and by which numbers it was reckoned. */
+export function figuresOf(document: Session, standpoint: Standpoint) {
+  const reckoning = reckon(document, standpoint)
+  return {
+    seconds: reckoning.seconds.likely,
+    metres: reckoning.metres.likely,
+    steps: countFlatSteps(document.items),
+    open: reckoning.open,
+    reckonedBy: numbersKey(standpoint),
+  }
+}
+
+/** How many of the other stale ones are reckoned anew by the way, so that order and search by length come right too. */
+const staleAtOnce = 150
+
+async function reckonAnew(tx: OwnerTransaction, standpoint: Standpoint, ids: readonly string[] | null): Promise<boolean> {
+  const stale = await tx
+    .select({ id: session.id, document: revision.document })
+    .from(session)
+    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
+    .where(and(ne(session.reckonedBy, numbersKey(standpoint)), ids === null ? undefined : inArray(session.id, [...ids])))
+    .limit(ids === null ? staleAtOnce : ids.length)
+  for (const { id, document } of stale)
+    await tx
+      .update(session)
+      .set(figuresOf(JSON.parse(document) as Session, standpoint))
+      .where(eq(session.id, id))
+  return stale.length > 0
+}
+
+/**
+ * Reckons sessions anew whose figures were made by other numbers than today's: marks grow old, and the athlete saves new ones.
+ *
+ * @param ids the sessions that are shown now
+ * @returns whether any figures have changed
+ */
+export async function refreshFigures(tx: OwnerTransaction, ids: readonly string[]): Promise<boolean> {
+  const standpoint = await currentStandpoint(tx)
+  const isShownAnew = ids.length > 0 && (await reckonAnew(tx, standpoint, ids))
+  return (await reckonAnew(tx, standpoint, null)) || isShownAnew
+}

@@ -43,6 +43,7 @@ export default withNuxt(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  { files: ['**/*.test.ts', '**/*.spec.ts', 'scripts/screenshots.mjs', 'bench/**'], rules: { 'max-lines': ['error', 450] } },
   {
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],

@@ -1,7 +1,7 @@
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   ssr: false,
-  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'watchDebounced'] }] },
+  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'useEventListener', 'watchDebounced'] }] },
   devtools: { enabled: false },
   app: {
     head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },

@@ -25,6 +25,7 @@ for (let round = 0; round < rounds; round++) {
 }
 const ratio = median(prints) / median(nodes)
 console.log(
-  `agonis print - of one line: ${ratio.toFixed(2)} x an empty node (${(median(prints) * 1000).toFixed(0)} ms against ${(median(nodes) * 1000).toFixed(0)} ms)`,
+  `agonis print - of one line: ${ratio.toFixed(2)} x an empty node (` +
+    `${(median(prints) * 1000).toFixed(0)} ms against ${(median(nodes) * 1000).toFixed(0)} ms)`,
 )
 process.exit(ratio <= 3 ? 0 : 1)

@@ -171,7 +171,8 @@ function tellQuick(places, written) {
     const quick = times.filter(time => time.parse <= fullSpeed).map(time => time.laidOut)
     if (quick.length > 0)
       console.log(
-        `${name.padEnd(19)} beside a parse of at most ${fullSpeed.toFixed(1)} ms (${quick.length} of ${times.length} keys): median ${shown(at(quick, 0.5))} ms   p99 ${shown(at(quick, 0.99))} ms`,
+        `${name.padEnd(19)} beside a parse of at most ${fullSpeed.toFixed(1)} ms (${quick.length} of ` +
+          `${times.length} keys): median ${shown(at(quick, 0.5))} ms   p99 ${shown(at(quick, 0.99))} ms`,
       )
   }
 }

@@ -55,7 +55,8 @@ try {
   await page.goto('/desk/new')
   await page.locator('.cm-content').waitFor()
   await page.keyboard.insertText(
-    'title Twelve from the quay\nsport run\nplace track\n\nwarm-up until press\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down until press\n',
+    'title Twelve from the quay\nsport run\nplace track\n\nwarm-up until press\n12 times, drop last ' +
+      'recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down until press\n',
   )
   await page.fill('[data-test=start-at]', '06:30')
   await page.locator('[data-test=take-quiet]').waitFor()
@@ -76,7 +77,8 @@ try {
   await page.click('[data-test=fill]')
   await page.fill(
     '[data-test=week-text]',
-    'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2',
+    'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: ' +
+      'rest\nSat 4 April 2026: ride 90 min Z2',
   )
   await page.locator('[data-test=read-day]').nth(1).waitFor()
   await take('weeks')
@@ -109,7 +111,9 @@ try {
   await take('wrist')
 
   const belt =
-    'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last recovery\n  5:00 uphill 1 % @ 4:20-4:26 /km\n  recovery until HR below 120 walk\n0:40 @ 4:00 /km\ncool-down 5:00\n'
+    'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last ' +
+    'recovery\n  5:00 uphill 1 % @ 4:20-4:26 /km\n  recovery until HR below 120 walk\n0:40 @ 4:00 /km\n' +
+    'cool-down 5:00\n'
   const beltId = crypto.randomUUID()
   await page.request.put(`/api/sessions/${beltId}`, { data: { base: 0, script: belt } })
   await page.goto(`/desk/${beltId}`)

@@ -71,15 +71,3 @@ export const showTime = (seconds: number): string =>
   !Number.isFinite(seconds) || seconds < 0 || seconds > 400 * 3600
     ? '–'
     : formatTime(seconds < 600 ? Math.round(seconds * 10) / 10 : Math.round(seconds))
-
-/** Hands words over to the sheet that is on the desk, or to a new one. */
-export function dropOnDesk(words: string, at: '/desk' | '/desk/new' = '/desk') {
-  sessionStorage.setItem('agonis.drop', words)
-  return navigateTo(at)
-}
-
-export function takeDropped(): string | null {
-  const words = sessionStorage.getItem('agonis.drop')
-  sessionStorage.removeItem('agonis.drop')
-  return words
-}

@@ -2,7 +2,8 @@
 import { sayDuration } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/reader/read-script'
 import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
-import { dropOnDesk } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ rooms: readonly { to: string; name: string }[] }>()
 const emit = defineEmits<{ close: [] }>()
@@ -72,7 +73,7 @@ const found = computed<Found[]>(() => [
           kind: 'write',
           name: asRows.value,
           beside: 'a new session of these words',
-          go: () => dropOnDesk(asRows.value!, '/desk/new'),
+          go: () => handover.toDesk(asRows.value!, '/desk/new'),
         },
       ]),
 ])

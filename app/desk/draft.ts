@@ -89,6 +89,15 @@ export function rememberFresh(id: string): void {
   }
 }
 
+/** The session is on the server now. */
+export function forgetFresh(id: string): void {
+  try {
+    if (sessionStorage.getItem(freshKey) === id) sessionStorage.removeItem(freshKey)
+  } catch {
+    return
+  }
+}
+
 export function isFresh(id: string): boolean {
   try {
     return sessionStorage.getItem(freshKey) === id

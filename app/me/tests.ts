@@ -19,14 +19,17 @@ const number = (text: string | undefined) => (text === undefined || text.trim() 
 const clock = (text: string | undefined) => parseClock((text ?? '').trim()) ?? Number.NaN
 const withEfforts = (athlete: Athlete, efforts: Effort[]): Athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), ...efforts] })
 const hard =
-  'All out is hard on heart and legs. Be well, rested and warm; not with a cold, in heat or with chest pain. Over 40, with a heart condition or new to training: ask a doctor first.'
+  'All out is hard on heart and legs. Be well, rested and warm; not with a cold, in heat or with chest ' +
+  'pain. Over 40, with a heart condition or new to training: ask a doctor first.'
 
 export const fieldTests: readonly FieldTest[] = [
   {
     key: 'all-out',
     title: '3 minutes all out, on the bike',
     caution: hard,
-    how: 'Warm up 15 min. Then 3 min as hard as you can from the first second, no pacing. Write down the mean of all of it and of the last half minute.',
+    how:
+      'Warm up 15 min. Then 3 min as hard as you can from the first second, no pacing. Write down the mean ' +
+      'of all of it and of the last half minute.',
     fields: [
       { key: 'mean', label: 'mean of 3 min', hint: '298 W' },
       { key: 'end', label: 'mean of the last 30 s', hint: '215 W' },
@@ -45,7 +48,9 @@ export const fieldTests: readonly FieldTest[] = [
     key: 'two-efforts',
     title: 'Two efforts, on the bike',
     caution: hard,
-    how: 'On two days, or half an hour apart: 3 min and 12 min, each as hard as you can keep even. Five minutes or more between the two lengths tell best.',
+    how:
+      'On two days, or half an hour apart: 3 min and 12 min, each as hard as you can keep even. Five ' +
+      'minutes or more between the two lengths tell best.',
     fields: [
       { key: 'short-time', label: 'short, time', hint: '3:00' },
       { key: 'short', label: 'short, mean', hint: '298 W' },
@@ -62,7 +67,9 @@ export const fieldTests: readonly FieldTest[] = [
       if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
       const [criticalPower, wPrime] = [Math.round(reading.fit.critical), Math.round(reading.fit.reserve)]
       return {
-        said: `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ; ${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
+        said:
+          `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ; ` +
+          `${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
             { ...athlete, ride: { ...athlete.ride, criticalPower, wPrime } },
@@ -92,7 +99,9 @@ export const fieldTests: readonly FieldTest[] = [
       if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
       const [criticalSpeed, dPrime] = [Math.round(reading.fit.critical * 1e5) / 1e5, Math.round(reading.fit.reserve)]
       return {
-        said: `critical speed ${formatTime(Math.round(1000 / criticalSpeed))} /km, D' ${dPrime} m; ${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
+        said:
+          `critical speed ${formatTime(Math.round(1000 / criticalSpeed))} /km, D' ${dPrime} m; ` +
+          `${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
             { ...athlete, run: { ...athlete.run, criticalSpeed, dPrime } },
@@ -131,7 +140,9 @@ export const fieldTests: readonly FieldTest[] = [
     key: 'half-hour',
     title: 'Half an hour for threshold heart rate',
     caution: hard,
-    how: 'Alone, on the flat: 30 min as hard as you can keep even. Start the lap after 10 min; the mean heart rate of the last 20 is about your threshold.',
+    how:
+      'Alone, on the flat: 30 min as hard as you can keep even. Start the lap after 10 min; the mean heart ' +
+      'rate of the last 20 is about your threshold.',
     fields: [{ key: 'mean', label: 'mean of the last 20 min', hint: '167 bpm' }],
     reckon(typed) {
       const threshold = thresholdOfHalfHour(number(typed.mean))

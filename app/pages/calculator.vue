@@ -2,7 +2,9 @@
 import { parseClock } from '~~/core/quantity/time'
 import { movementOf } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
-import { dropOnDesk, parseDistance, showDistance, showTime, speedUnits } from '~/calculator/typed'
+import { parseDistance, showDistance, showTime, speedUnits } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 useHead({ title: 'Calculator · Agonis' })
 const athletes = useAthleteStore()
@@ -127,7 +129,9 @@ const print = () => window.print()
         @change="setUnit(Number(($event.target as HTMLSelectElement).value))">
         <option v-for="(one, index) in units" :key="one.words" :value="index">{{ one.words }}</option>
       </select>
-      <button v-if="movement" type="button" class="plain noprint" data-test="drop-movement" @click="dropOnDesk(asRow)">to the Desk</button>
+      <button v-if="movement" type="button" class="plain noprint" data-test="drop-movement" @click="handover.toDesk(asRow)">
+        to the Desk
+      </button>
     </form>
     <p v-if="wrong" class="bad" role="alert">{{ help[wrong] }}</p>
     <p v-else-if="!reading.ok" class="faint">It takes {{ reading.missing }}.</p>

@@ -2,7 +2,7 @@
 import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { ImportedFile, Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
+import type { Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
 
 useHead({ title: 'Shelf · Agonis' })
 const athletes = useAthleteStore()
@@ -15,7 +15,6 @@ const tags = ref<{ tag: string; count: number }[]>([])
 const tagging = ref<string | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
 const removed = ref<{ id: string; title: string } | null>(null)
-const imported = ref<ImportedFile[] | null>(null)
 const isLoading = ref(true)
 const file = useTemplateRef<HTMLInputElement>('file')
 const pageSize = 100
@@ -69,31 +68,9 @@ const setTags = (row: ShelfRow, wanted: string[]) =>
     await loadTags()
   })
 
-const base64Of = (bytes: File) =>
-  new Promise<string>((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result).replace(/^data:[^,]*,/, ''))
-    reader.onerror = () => reject(new Error('The file cannot be read.'))
-    reader.readAsDataURL(bytes)
-  })
-const takeIn = () =>
-  guarded(async () => {
-    imported.value = null
-    const chosen = [...(file.value?.files ?? [])]
-    const results: ImportedFile[] = []
-    for (const one of chosen)
-      results.push(
-        ...(await api<{ files: ImportedFile[] }>('/import', { method: 'POST', body: { name: one.name, base64: await base64Of(one) } }))
-          .files,
-      )
-    imported.value = results
-    if (file.value) file.value.value = ''
-    await load()
-  })
-const importedCount = computed(() => imported.value?.reduce((sum, one) => sum + one.titles.length, 0) ?? 0)
-const refusedFiles = computed(() => imported.value?.filter(one => one.problem) ?? [])
+const { imported, importedCount, refusedFiles, takeIn } = useImport(guarded, load)
 
-const way = (row: ShelfRow) => {
+const distance = (row: ShelfRow) => {
   if (row.metres === null) return '–'
   const units = unitsOf(athletes.athlete)
   return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
@@ -156,7 +133,7 @@ onMounted(() =>
       <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</button>
       <span class="files">
         <label class="plain take"
-          >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip" data-test="import" @change="takeIn"
+          >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip" data-test="import" @change="takeIn(file)"
         /></label>
         <a href="/api/export" download data-test="export">give out all</a>
       </span>
@@ -221,7 +198,7 @@ onMounted(() =>
             </td>
             <td class="sport">{{ row.sport }}</td>
             <td class="number">{{ row.seconds === null ? '–' : sayDuration(Math.round(row.seconds)) }}{{ row.open > 0 ? ' +' : '' }}</td>
-            <td class="number">{{ way(row) }}</td>
+            <td class="number">{{ distance(row) }}</td>
             <td class="number wide">{{ row.steps }}</td>
             <td class="acts">
               <button class="plain" :aria-label="`Copy ${row.title}`" @click="copy(row)">copy</button>

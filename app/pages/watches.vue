@@ -117,7 +117,10 @@ const used = computed(() =>
     .sort((a, b) => order.indexOf(a.status) - order.indexOf(b.status) || a.slot - b.slot),
 )
 const free = computed(() => state.value?.rows.filter(row => row.status === 'empty').length ?? 0)
-const differing = computed(() => used.value.filter(row => row.status !== 'equal').length)
+const asItShouldBe = computed(() => {
+  const differing = used.value.filter(row => row.status !== 'equal').length
+  return differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`
+})
 const shown = computed(() => {
   const live = wrist.transfer?.watchId === chosen.value ? wrist.transfer : null
   return live ? [live, ...sendings.value.filter(entry => entry.id !== live.id)] : sendings.value
@@ -126,7 +129,10 @@ const clockWords = computed(() => {
   const seconds = state.value?.clockAhead ?? 0
   if (Math.abs(seconds) < 60) return ''
   const minutes = Math.round(Math.abs(seconds) / 60)
-  return `Its clock is ${minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`} ${seconds > 0 ? 'ahead' : 'behind'}; its recordings are dated by ours.`
+  return (
+    `Its clock is ${minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`} ` +
+    `${seconds > 0 ? 'ahead' : 'behind'}; its recordings are dated by ours.`
+  )
 })
 const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired || problem.value?.why === 'unpaired'))
 </script>
@@ -190,7 +196,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
         {{
           used.length === 0
             ? 'It holds nothing yet: send a session from the Desk, or see below what is planned.'
-            : `${used.length} in use, ${free} free. ${differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`}`
+            : `${used.length} in use, ${free} free. ${asItShouldBe}`
         }}
       </p>
       <WatchesSlotTable

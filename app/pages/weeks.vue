@@ -10,6 +10,7 @@ import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
 
 useHead({ title: 'Weeks · Agonis' })
 const athletes = useAthleteStore()
+const handover = useHandoverStore()
 const { problem, isBusy, guarded } = useGuarded()
 const weekOfDay = (day: string) => weekOf(day, athletes.athlete.weekStart ?? 1)
 /** A day of the week that is looked at; null for this week. */
@@ -108,7 +109,7 @@ const choose = (day: string) =>
   })
 onMounted(() =>
   guarded(async () => {
-    text.value = sessionStorage.getItem(textKey) ?? ''
+    text.value = handover.takeForWeeks() ?? sessionStorage.getItem(textKey) ?? ''
     isFilling.value = text.value !== ''
     if (!athletes.isLoaded) await athletes.load()
     await load()

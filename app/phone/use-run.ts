@@ -102,7 +102,8 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     const t = now()
     const away = t - current.state.t
     if (away > gapWorthAWord)
-      gap.value = `This browser slept for ${Math.round(away)} s: the time went on, and the track is joined straight once the position is back.`
+      gap.value =
+        `This browser slept for ` + `${Math.round(away)} s: the time went on, and the track is joined straight once the position is back.`
     if (away > 0) take({ kind: 'reading', ...readingOf(sensors, t, placeNow()?.kind) })
     ticker = setTimeout(tick, 1000)
   }

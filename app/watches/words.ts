@@ -35,7 +35,10 @@ export const slotStatusClass = (row: Pick<SlotRow, 'status'>): string =>
 export function actWords(act: PushAct): string {
   switch (act.do) {
     case 'send':
-      return `${formatDay(act.day)}: send “${act.name}” to slot ${act.slot}${act.replaces === null ? '' : act.replaces === act.name ? ', in place of the older one' : `, in place of “${act.replaces}”`}`
+      return (
+        `${formatDay(act.day)}: send “${act.name}” to slot ${act.slot}` +
+        `${act.replaces === null ? '' : act.replaces === act.name ? ', in place of the older one' : `, in place of “${act.replaces}”`}`
+      )
     case 'keep':
       return `${formatDay(act.day)}: “${act.name}” is there already, slot ${act.slot}`
     case 'remove':

@@ -37,7 +37,9 @@ function timeAdvice(reckoning: Reckoning, options: SuggestionOptions): UnkeyedSu
       code: 'over-time',
       path: null,
       fixes: [],
-      message: `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ${sayDuration(likely - options.secondsToday)} too long`,
+      message:
+        `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ` +
+        `${sayDuration(likely - options.secondsToday)} too long`,
     },
   ]
 }

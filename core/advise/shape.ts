@@ -76,7 +76,9 @@ function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isO
         {
           code: 'needless-last-recovery',
           path,
-          message: `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}${after ? ' before the cool-down' : ', and then nothing'}`,
+          message:
+            `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}` +
+            `${after ? ' before the cool-down' : ', and then nothing'}`,
           fixes,
         },
       ]

@@ -56,7 +56,8 @@ const raceUncertainty = (seconds: number, metres: number, known: readonly { metr
 }
 
 const effortWords = (effort: { metres?: number; watts?: number; seconds: number; date: string }) =>
-  `${effort.metres !== undefined ? `${Math.round(effort.metres)} m` : `${effort.watts} W`} in ${Math.round(effort.seconds)} s, ${effort.date}`
+  `${effort.metres !== undefined ? `${Math.round(effort.metres)} m` : `${effort.watts} W`} in ` +
+  `${Math.round(effort.seconds)} s, ${effort.date}`
 
 const youngest = (efforts: readonly { date: string }[]) =>
   efforts

@@ -1,5 +1,5 @@
 import type { Missing } from '../words/missing'
-import type { Sport, ZoneMeasure, ZoneTarget } from '../session/document'
+import type { Sport, ZoneTarget } from '../session/document'
 import type { Athlete } from './athlete'
 import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
 

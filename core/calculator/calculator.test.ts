@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { gradeFactor } from '../athlete/grade'
-import { unknownAthlete } from '../athlete/athlete'
 import { formatTime } from '../quantity/time'
 import { exactly, unknown } from '../reckon/interval'
 import { homeBy, parseClockTime, sayClockTime, startFor } from '../reckon/home'
@@ -150,7 +149,8 @@ describe('the rest of the reckoner', () => {
     expect(fuelTimes({ first: 2400, every: 1200 }, 7200)).toEqual([2400, 3600, 4800, 6000])
     expect([fuelTimes({ first: 2400, every: 0 }, 7200), fuelTimes({ first: 2400, every: 1200 }, 1800)]).toEqual([[], []])
     const { sessions, remarks } = readScript(
-      `sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null)}\n${fuelPrompt('eat', { first: 3600, every: 1800 }, 2)}\n\n2:00:00\n`,
+      `sport ride\n${fuelPrompt('drink', { first: 2400, every: 1200 }, null)}\n` +
+        `${fuelPrompt('eat', { first: 3600, every: 1800 }, 2)}\n\n2:00:00\n`,
       nobody,
     )
     expect(sessions[0]!.prompts).toEqual([

@@ -24,7 +24,8 @@ const file = (name: string) =>
 const letters = { regular: [file('latin-400'), file('latin-ext-400')], bold: [file('latin-700'), file('latin-ext-700')] }
 const sizes = Object.keys(cardSizes) as CardSize[]
 const ladder = readScript(
-  'title Quay ladder <& "x"\nsport run\n\nwarm-up until press\n3 times, drop last recovery\n  400 m @ 5k effort\n  recovery 1:30 jog\ncool-down 12:00\n',
+  'title Quay ladder <& "x"\nsport run\n\nwarm-up until press\n3 times, drop last recovery\n  400 m @ ' +
+    '5k effort\n  recovery 1:30 jog\ncool-down 12:00\n',
   nobody,
 ).sessions[0]!
 

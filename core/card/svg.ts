@@ -9,9 +9,15 @@ const mm = (value: number) => String(Math.round(value * 100) / 100)
 function drawMark(mark: Mark): string {
   switch (mark.kind) {
     case 'text':
-      return `<text x="${mm(mark.x)}" y="${mm(mark.y)}" font-size="${mm(mark.size)}"${mark.bold ? ' font-weight="700"' : ''} xml:space="preserve">${escaped(mark.text)}</text>`
+      return (
+        `<text x="${mm(mark.x)}" y="${mm(mark.y)}" font-size="${mm(mark.size)}"` +
+        `${mark.bold ? ' font-weight="700"' : ''} xml:space="preserve">${escaped(mark.text)}</text>`
+      )
     case 'line':
-      return `<line x1="${mm(mark.x1)}" y1="${mm(mark.y1)}" x2="${mm(mark.x2)}" y2="${mm(mark.y2)}" stroke="#000" stroke-width="${mm(mark.width)}"/>`
+      return (
+        `<line x1="${mm(mark.x1)}" y1="${mm(mark.y1)}" x2="${mm(mark.x2)}" y2="` +
+        `${mm(mark.y2)}" stroke="#000" stroke-width="${mm(mark.width)}"/>`
+      )
     case 'squares': {
       const side = mark.size / mark.cells.length
       const path = mark.cells.flatMap((row, y) =>
@@ -29,7 +35,10 @@ function fontFaces({ regular, bold }: CardLetters): string {
   const source = (bytes: Uint8Array) => `url(data:font/woff;base64,${toBase64(bytes)})`
   const face = (weight: number, of: readonly Uint8Array[]) =>
     of.map((bytes, part) => `@font-face{font-family:'Card letters ${part + 1}';font-weight:${weight};src:${source(bytes)}}`).join('')
-  return `<style>${face(400, regular)}${face(700, bold)}text{font-family:${regular.map((_, part) => `'Card letters ${part + 1}'`).join(',')},sans-serif}</style>`
+  return (
+    `<style>${face(400, regular)}${face(700, bold)}text{font-family:` +
+    `${regular.map((_, part) => `'Card letters ${part + 1}'`).join(',')},sans-serif}</style>`
+  )
 }
 
 /**
@@ -39,5 +48,11 @@ function fontFaces({ regular, bold }: CardLetters): string {
  */
 export function cardSvg(card: Card, page = 0, letters?: CardLetters): string {
   const marks = card.pages[page] ?? []
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${card.width}mm" height="${card.height}mm" viewBox="0 0 ${card.width} ${card.height}" font-family="'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', sans-serif" fill="#000"><title>${escaped(card.title)}</title>${letters ? fontFaces(letters) : ''}<rect width="${card.width}" height="${card.height}" fill="#fff"/>${marks.map(drawMark).join('')}</svg>\n`
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${card.width}mm" height="${card.height}mm" viewBox="0 0 ` +
+    `${card.width} ` +
+    `${card.height}" font-family="'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', sans-serif" fill="#000"><title>` +
+    `${escaped(card.title)}</title>${letters ? fontFaces(letters) : ''}<rect width="${card.width}" height="` +
+    `${card.height}" fill="#fff"/>${marks.map(drawMark).join('')}</svg>\n`
+  )
 }

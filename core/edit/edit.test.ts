@@ -110,7 +110,8 @@ describe('edits of a session as edits of its text', () => {
   it('moves a set, the blank line staying where it parts the text', () => {
     const moved = edited(text, { do: 'move', at: '2', to: '4', where: 'after' })
     expect(rowsOf(moved)).toBe(
-      'warm-up until press\nrecovery 3:00\n4 x 5 min @ 10k pace / 90 s jog\n\n3 times, drop last recovery\n  400 m @ 5k effort  # tall\n  recovery 1:30 jog\ncool-down 12:00',
+      'warm-up until press\nrecovery 3:00\n4 x 5 min @ 10k pace / 90 s jog\n\n3 times, drop last recovery\n ' +
+        ' 400 m @ 5k effort  # tall\n  recovery 1:30 jog\ncool-down 12:00',
     )
     expect(rowsOf(edited(text, { do: 'move', at: '3', to: '2.1', where: 'before' }))).toContain(
       '3 times, drop last recovery\n  recovery 3:00\n  400 m',

@@ -127,9 +127,14 @@ describe('a recording as GPX', () => {
   it('of others is read by local names, with its pauses, and measured along the way where it has none', () => {
     const point = (second: string, lat: number, beside = '') =>
       `<trkpt lat="${lat}" lon="5"><ele>12</ele><time>2026-03-31T06:00:${second}Z</time>${beside}</trkpt>`
-    const text = `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1" xmlns:z="urn:z"><trk><type>trail_running</type>
-      <trkseg>${point('00', 60, '<extensions><z:beside><z:hr>141</z:hr><z:cad>88</z:cad></z:beside></extensions>')}${point('05', 60.0001)}${point('05', 60.0002)}</trkseg>
-      <trkseg>${point('30', 60.0002)}</trkseg></trk></gpx>`
+    const text =
+      `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1" ` +
+      `xmlns:z="urn:z"><trk><type>trail_running</type>
+      <trkseg>` +
+      `${point('00', 60, '<extensions><z:beside><z:hr>141</z:hr><z:cad>88</z:cad></z:beside></extensions>')}` +
+      `${point('05', 60.0001)}${point('05', 60.0002)}</trkseg>
+      <trkseg>` +
+      `${point('30', 60.0002)}</trkseg></trk></gpx>`
     const taken = readRecordingGpx(text)
     expect(taken).toMatchObject({
       ok: true,

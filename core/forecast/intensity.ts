@@ -1,10 +1,8 @@
 import type { Missing } from '../words/missing'
 import { criticalOf, shareOfCritical } from '../athlete/critical-share'
 import type { Standpoint } from '../athlete/standpoint'
-import { heartOf, speedOfPace } from '../athlete/athlete'
-import { flatSpeedOf, slopeOf } from '../athlete/grade'
+import { speedOfPace } from '../athlete/athlete'
 import { itemAt, sportAt } from '../session/item-path'
-import { defaultBike, powerAtSpeed } from '../athlete/cycling'
 import type { ReckonedStep, ReckonedTarget } from '../reckon/reckon'
 import type { Role, Session, Sport, Step } from '../session/document'
 

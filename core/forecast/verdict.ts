@@ -226,7 +226,8 @@ export function verdictOn(
     easy: 'Nothing here goes far above critical.',
   }
   const ceiling = heart?.crossed
-    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ${nameStep(session, heart.crossed.path, heart.crossed.round, segments)}.`
+    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ` +
+      `${nameStep(session, heart.crossed.path, heart.crossed.round, segments)}.`
     : ''
   const proposals =
     reach === 'beyond' || reach === 'edge'

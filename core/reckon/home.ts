@@ -44,4 +44,5 @@ export function parseClockTime(text: string): number | null {
 
 /** Says a clock time in 24 hours: `07:30`. */
 export const sayClockTime = ({ minutes, days }: ClockTime): string =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}${days === 0 ? '' : days === 1 ? ' next day' : days === -1 ? ' the day before' : ` ${days} days later`}`
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}` +
+  `${days === 0 ? '' : days === 1 ? ' next day' : days === -1 ? ' the day before' : ` ${days} days later`}`

@@ -17,7 +17,8 @@ const rowsOf = (text: string, athlete = ilse) => {
 
 describe('the rows of the cue sheet', () => {
   const rows = rowsOf(
-    'sport ride\n\nwarm-up 16:00 @ 65-75 %CP\n2 times, drop last recovery\n  4 times\n    1:30 @ 102-106 %CP\n    recovery 1:00\n  recovery 4:00\noff 5:00 @ 100 %CP\ncool-down until press',
+    'sport ride\n\nwarm-up 16:00 @ 65-75 %CP\n2 times, drop last recovery\n  4 times\n    1:30 @ 102-106 ' +
+      '%CP\n    recovery 1:00\n  recovery 4:00\noff 5:00 @ 100 %CP\ncool-down until press',
   )
 
   it('stand in the order they are written, with their depth and roundel', () => {

@@ -29,7 +29,9 @@ const stepPaths = (items: readonly Item[], prefix = ''): string[] =>
 describe('the script with what came of it', () => {
   it('stands behind each row and reads back', () => {
     const text =
-      'sport run\n\nwarm-up 10:00  => 1850 m\n3 times, drop last recovery\n  400 m @ 5k effort  => 1:31 1:32 1:36, held 88 %  # tall\n  recovery 1:30 jog  => 220 m, not done\ncool-down until press  => 8:02\n'
+      'sport run\n\nwarm-up 10:00  => 1850 m\n3 times, drop last recovery\n  400 m @ 5k effort  => 1:31 ' +
+      '1:32 1:36, held 88 %  # tall\n  recovery 1:30 jog  => 220 m, not done\ncool-down until press  => ' +
+      '8:02\n'
     const { sessions, results, remarks } = readScript(text, nobody)
     expect(remarks).toEqual([])
     expect(results[0]!.get('2.1')).toEqual({ rounds: [{ seconds: 91 }, { seconds: 92 }, { seconds: 96 }], held: 0.88 })

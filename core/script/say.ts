@@ -136,8 +136,10 @@ function saySwim(swim: Swim): string {
   return [stroke, swim.mode, swim.drill ? `(${swim.drill})` : '', kit].filter(Boolean).join(' ')
 }
 
-const sayGrade = ({ low, high }: Grade) =>
-  `${high > 0 ? 'uphill' : 'downhill'} ${Math.abs(low) === Math.abs(high) ? Math.abs(high) : `${Math.min(Math.abs(low), Math.abs(high))} to ${Math.max(Math.abs(low), Math.abs(high))}`} percent`
+const sayGrade = ({ low, high }: Grade) => {
+  const [least, most] = [Math.abs(low), Math.abs(high)].sort((a, b) => a - b)
+  return `${high > 0 ? 'uphill' : 'downhill'} ${least === most ? most : `${least} to ${most}`} percent`
+}
 const sayCeiling = (ceiling: Ceiling) => `no higher than ${formatNumber(ceiling.above)} ${unitWords[ceiling.unit ?? 'bpm']}`
 
 function sayStep(step: Step): string {

@@ -1,7 +1,10 @@
 import { toMetres } from '../quantity/distance'
 import type { End } from './document'
 
-/** What differs from one kind of end to the next, beyond how it is said. A new kind is one entry here, and the tests that fail until every room knows it. */
+/**
+ * What differs from one kind of end to the next, beyond how it is said. A new kind is one entry here, and the tests that fail
+ * until every room knows it.
+ */
 interface EndFacts {
   /** Nobody can say beforehand when it comes: the athlete's habit is taken. */
   isOpen: boolean

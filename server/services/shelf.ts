@@ -28,7 +28,9 @@ function conditions(search: string): SQL | undefined {
       ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)`
       : undefined,
     query.duplicates
-      ? sql`${session.content} in (select content from session where removed_at is null and archived_at is null group by content having count(*) > 1)`
+      ? sql`${session.content} in (
+          select content from session where removed_at is null and archived_at is null group by content having count(*) > 1
+        )`
       : undefined,
   )
 }

@@ -19,7 +19,8 @@ const startedAt = '2026-03-31T06:00:00.000Z'
 
 describe('rehearsing', () => {
   const nested =
-    'sport run\n\nwarm-up until press\n2 times, drop last recovery\n  3 times\n    0:40 @ 4:00-4:20 /km\n    recovery 0:20\n  rest 0:30\ncool-down until press\n'
+    'sport run\n\nwarm-up until press\n2 times, drop last recovery\n  3 times\n    0:40 @ 4:00-4:20 /km\n ' +
+    '   recovery 0:20\n  rest 0:30\ncool-down until press\n'
   const expected = [...walk(sessionOf(nested))].map(flat => `${flat.path}@${flat.round.join('.')}`)
 
   it('executes each flat step once and in order for 500 seeds of presses, skips and pauses, and the marks say so', () => {

@@ -95,7 +95,7 @@ test('a missing number is asked for in place, and what it was needed for appears
   const { athlete } = before!
   await setAthlete(app, { ...athlete, run: undefined, ride: { criticalPower: 215 }, efforts: [], heart: undefined })
   await write(app, 'sport ride\n\n6 times\n  2:00 @ 125-130 %CP\n  recovery 1:00\n')
-  await expect(app.getByText("What it does to you needs W' on the bike.")).toBeVisible()
+  await expect(app.getByText("How hard it is needs W' on the bike.")).toBeVisible()
   await app.fill('[data-test=ask-ride-reserve]', 'much')
   await app.locator('[data-test=ask-number]', { hasText: "W'" }).locator('[data-test=ask-keep]').click()
   await expect(app.getByText("W': a number from 1000 to 60000 J")).toBeVisible()

@@ -13,7 +13,7 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await app.keyboard.type(rest)
 
   await expect(app.locator('[data-test=total]')).toHaveText('52 min')
-  await expect(app.locator('[data-test=known]')).toHaveText('52:00 fixed')
+  await expect(app.locator('[data-test=fixed]')).toHaveText('52:00 fixed')
   await expect(app.locator('[data-test=steps]')).toHaveText('19')
   await app.keyboard.press('Alt+Enter')
   await expect(app.locator('.cm-line', { hasText: '2 times, drop last recovery' })).toBeVisible()

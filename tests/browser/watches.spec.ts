@@ -107,7 +107,7 @@ test('what is missing, changed there, older and made there is told apart, and pu
   await app.goto(`/watches?watch=${quay.id}`)
   const statuses = app.locator('[data-test=slots] tbody tr')
   await expect(statuses).toHaveCount(4)
-  await expect(app.locator('[data-test=slots]')).toContainText('missing there')
+  await expect(app.locator('[data-test=slots]')).toContainText('missing')
   await expect(app.locator('[data-test=slots]')).toContainText('older: the session has changed')
   await expect(app.locator('tr[data-status=extra]')).toContainText('made there')
   await app.locator('tr[data-status=edited]').getByRole('button', { name: 'read back' }).click()

@@ -118,7 +118,8 @@ describe('row-level security itself', () => {
 
   it('covers every table that has an owner', async () => {
     const rows = await database.execute<{ name: string; secured: boolean }>(sql`
-      select c.relname as name, c.relrowsecurity as secured from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
+      select c.relname as name, c.relrowsecurity as secured
+      from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
     expect(rows.length).toBe(12)
     expect(rows.filter(row => !row.secured)).toEqual([])
@@ -129,7 +130,8 @@ describe('row-level security itself', () => {
     await newSession(gone, '10:00')
     await database.execute(sql`delete from account where id = ${gone.owner}`)
     const [left] = await database.execute<{ count: number }>(
-      sql`select (select count(*) from session where owner_id = ${gone.owner})::int + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
+      sql`select (select count(*) from session where owner_id = ` +
+        `${gone.owner})::int + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
     )
     expect(left!.count).toBe(0)
   })

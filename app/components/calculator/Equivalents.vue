@@ -4,7 +4,9 @@ import { equivalentTimes } from '~~/core/calculator/equivalent'
 import type { Movement } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/calculator/typed'
-import { dropOnDesk, showDistance, showTime } from '~/calculator/typed'
+import { showDistance, showTime } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
 const athletes = useAthleteStore()
@@ -40,7 +42,7 @@ const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: 'half 
             <button
               class="plain"
               :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`"
-              @click="dropOnDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
+              @click="handover.toDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
               use
             </button>
           </td>

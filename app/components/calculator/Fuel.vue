@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { fuelPrompt, fuelTimes } from '~~/core/calculator/fuel'
 import { formatTime } from '~~/core/quantity/time'
-import { dropOnDesk } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ seconds: number }>()
 const say = ref('drink')
@@ -44,7 +45,7 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
       </p>
       <p v-if="times.length > 0">
         <span class="mono">{{ prompt }}</span>
-        <button class="plain noprint" data-test="drop-fuel" @click="dropOnDesk(prompt)">to the Desk</button>
+        <button class="plain noprint" data-test="drop-fuel" @click="handover.toDesk(prompt)">to the Desk</button>
       </p>
     </template>
     <p class="faint small">Drink to thirst; in heat earlier. How much agrees with you is found out in training, not in a race.</p>

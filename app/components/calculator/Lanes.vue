@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { lapMetres } from '~~/core/reckon/lap'
-import { dropOnDesk, showTime } from '~/calculator/typed'
+import { showTime } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ speed: number }>()
 const rows = computed(() =>
@@ -36,7 +38,7 @@ const rows = computed(() =>
           <td class="number">{{ row.seconds }}</td>
           <td class="number">{{ row.lane === 1 ? '–' : `+${row.more}` }}</td>
           <td class="noprint">
-            <button class="plain" :aria-label="`Lane ${row.lane} to the Desk`" @click="dropOnDesk(`place track, lane ${row.lane}`)">
+            <button class="plain" :aria-label="`Lane ${row.lane} to the Desk`" @click="handover.toDesk(`place track, lane ${row.lane}`)">
               use
             </button>
           </td>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { sendOffsFor } from '~~/core/calculator/send-off'
 import { formatTime } from '~~/core/quantity/time'
-import { dropOnDesk, showTime } from '~/calculator/typed'
+import { showTime } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ speed: number }>()
 const metres = ref(100)
@@ -39,7 +41,7 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
             <button
               class="plain"
               :aria-label="`${metres} m on ${formatTime(row.sendOff)} to the Desk`"
-              @click="dropOnDesk(`8 times\n  ${metres} m on ${formatTime(row.sendOff)}`)">
+              @click="handover.toDesk(`8 times\n  ${metres} m on ${formatTime(row.sendOff)}`)">
               use
             </button>
           </td>

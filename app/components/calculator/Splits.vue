@@ -5,7 +5,9 @@ import type { Pacing } from '~~/core/calculator/pacing'
 import { pacedSplits } from '~~/core/calculator/pacing'
 import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/calculator/typed'
-import { dropOnDesk, showDistance, showTime } from '~/calculator/typed'
+import { showDistance, showTime } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ movement: Movement; sport: Sport; unit: SpeedUnit }>()
 
@@ -55,7 +57,7 @@ const asRows = computed(() =>
         >by
         <input v-model.number="change" class="field mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
       >
-      <button class="plain noprint" data-test="drop-splits" @click="dropOnDesk(asRows)">to the Desk</button>
+      <button class="plain noprint" data-test="drop-splits" @click="handover.toDesk(asRows)">to the Desk</button>
     </p>
     <table class="ruled" data-test="splits">
       <thead>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { beltFor } from '~~/core/calculator/treadmill'
 import type { SpeedUnit } from '~/calculator/typed'
-import { dropOnDesk } from '~/calculator/typed'
+
+const handover = useHandoverStore()
 
 const props = defineProps<{ speed: number; unit: SpeedUnit }>()
 const grades = [0, 1, 2, 3, 4, 5, 6, 8, 10, 12]
@@ -34,7 +35,7 @@ const rows = computed(() =>
             <button
               class="plain"
               :aria-label="`${row.grade} % to the Desk`"
-              @click="dropOnDesk(`10:00${row.grade === 0 ? '' : ` uphill ${row.grade} %`} @ ${row.pace} ${unit.words}`)">
+              @click="handover.toDesk(`10:00${row.grade === 0 ? '' : ` uphill ${row.grade} %`} @ ${row.pace} ${unit.words}`)">
               use
             </button>
           </td>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sayItem } from '~~/core/script/say'
 
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 
 /** The session in spoken words, said anew when typing pauses. */
 const aloud = shallowRef<string[]>([])

@@ -53,7 +53,8 @@ const option = computed(() => {
         (items as { value: [number, number]; seriesName: string }[])
           .map(
             (item, index) =>
-              `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`,
+              `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}` +
+              `${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`,
           )
           .join('<br>'),
     },

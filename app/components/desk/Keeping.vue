@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const desk = useDeskStore()
+const desk = useDeskKeepingStore()
 const clockOf = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 </script>
 

@@ -4,7 +4,7 @@ import { listedRemarks } from '~/desk/remarks'
 
 defineProps<{ isEmpty: boolean }>()
 const emit = defineEmits<{ fix: [remark: Remark, replacement: string]; show: [line: number] }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 const remarks = computedAlike(() => listedRemarks(desk.reading.remarks))
 
 const titles: Record<string, string> = {

@@ -8,7 +8,7 @@ import { rowActions } from '~/desk/row-keys'
 
 const props = defineProps<{ path: string | null; refused: string }>()
 const emit = defineEmits<{ edit: [edit: Edit]; leave: [] }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 const session = useBehind(
   () => desk.session,
   () => props.path,
@@ -22,7 +22,10 @@ const length = computed(() =>
 const target = computed(() => {
   if (item.value?.kind !== 'step' || !item.value.target) return ''
   const isOwnTime = isBandTarget(item.value.target) && item.value.target.unit === 's/step'
-  return `${isOwnTime ? 'in ' : ''}${printTarget(item.value.target, isOwnTime)}${item.value.also ? ` and ${printTarget(item.value.also)}` : ''}`
+  return (
+    `${isOwnTime ? 'in ' : ''}${printTarget(item.value.target, isOwnTime)}` +
+    `${item.value.also ? ` and ${printTarget(item.value.also)}` : ''}`
+  )
 })
 const typedLength = ref('')
 const typedTarget = ref('')

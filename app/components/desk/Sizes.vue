@@ -6,11 +6,12 @@ import type { Session } from '~~/core/session/document'
 
 const emit = defineEmits<{ take: [session: Session] }>()
 
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
+const text = useDeskTextStore()
 const athletes = useAthleteStore()
 const settled = useBehind(
   () => ({ session: desk.session, likely: desk.reckoning?.seconds.likely ?? null }),
-  () => desk.id,
+  () => text.id,
 )
 const minutes = ref(45)
 const proposals = ref<SizeProposal[] | null>(null)

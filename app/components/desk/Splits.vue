@@ -4,7 +4,7 @@ import { formatTime } from '~~/core/quantity/time'
 import { splitUnits } from '~~/core/reckon/splits'
 
 const props = defineProps<{ path: string }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 const settled = useBehind(
   () => ({ session: desk.session, reckoning: desk.reckoning }),
   () => props.path,

@@ -3,15 +3,16 @@ import type { SuggestionCode } from '~~/core/advise/suggestion'
 import type { Edit } from '~~/core/edit/edit'
 
 const emit = defineEmits<{ show: [line: number]; edit: [edits: Edit[]] }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
+const shelf = useDeskShelfStore()
 const shownAtMost = 12
 const suggestions = computedAlike(() =>
   desk.suggestions
-    .filter(suggestion => !desk.dismissed.includes(suggestion.key))
+    .filter(suggestion => !shelf.dismissed.includes(suggestion.key))
     .slice(0, shownAtMost)
     .map(suggestion => ({ ...suggestion, line: suggestion.path === null ? null : desk.lineOf(suggestion.path) })),
 )
-const dismissedCount = computed(() => desk.suggestions.filter(suggestion => desk.dismissed.includes(suggestion.key)).length)
+const dismissedCount = computed(() => desk.suggestions.filter(suggestion => shelf.dismissed.includes(suggestion.key)).length)
 const suggestionTitles: Record<SuggestionCode, string> = {
   'needless-last-recovery': 'Last recovery',
   'two-recoveries': 'Two in a row',
@@ -40,7 +41,7 @@ const suggestionTitles: Record<SuggestionCode, string> = {
       }}<button
         class="plain where"
         :aria-label="`Dismiss: ${suggestionTitles[suggestion.code]}`"
-        @click="desk.dismiss([...desk.dismissed, suggestion.key])">
+        @click="shelf.dismiss([...shelf.dismissed, suggestion.key])">
         Dismiss
       </button>
       <p v-if="suggestion.code === 'beyond-shown'" class="faint small">
@@ -48,7 +49,7 @@ const suggestionTitles: Record<SuggestionCode, string> = {
       </p>
     </div>
     <p v-if="dismissedCount > 0" class="faint small">
-      {{ dismissedCount }} dismissed. <button class="plain" @click="desk.dismiss([])">Show again</button>
+      {{ dismissedCount }} dismissed. <button class="plain" @click="shelf.dismiss([])">Show again</button>
     </p>
   </section>
 </template>

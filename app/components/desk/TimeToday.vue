@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 const take = (event: Event) => (desk.minutesToday = Number((event.target as HTMLInputElement).value) || null)
 </script>
 

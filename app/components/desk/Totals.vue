@@ -4,7 +4,7 @@ import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 
 const props = defineProps<{ unit: 'km' | 'mi' | 'm' }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 
 const steps = computed(() => desk.reckoning?.flat.length ?? 0)
 const likely = computed(() => desk.reckoning?.seconds.likely ?? null)
@@ -14,7 +14,7 @@ const total = computed(() => {
   const minutes = Math.round(seconds / 60)
   return minutes >= 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : sayDuration(Math.round(seconds))
 })
-const habit = computed(() => (likely.value === null ? 0 : Math.max(0, likely.value - desk.known)))
+const habit = computed(() => (likely.value === null ? 0 : Math.max(0, likely.value - desk.fixed)))
 const distance = computed(() => {
   const metres = desk.reckoning?.metres
   if (!metres || metres.likely === null) return 'not known'
@@ -39,9 +39,9 @@ const missing = computedAlike(() =>
   <section aria-label="Totals">
     <h2>Total</h2>
     <p class="total" data-test="total">{{ total }}</p>
-    <p class="faint line" data-test="known">
+    <p class="faint line" data-test="fixed">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
-      <template v-else>{{ formatTime(Math.round(desk.known)) }} fixed</template
+      <template v-else>{{ formatTime(Math.round(desk.fixed)) }} fixed</template
       ><template v-if="habit > 0">, {{ sayDuration(habit) }} estimated</template>
     </p>
     <dl>

@@ -3,7 +3,7 @@ import type { KeptSession, Relative } from '~~/shared/api'
 import { sayDuration } from '~~/core/quantity/time'
 
 const props = defineProps<{ id: string; isKept: boolean; title: string; ready: () => Promise<boolean> }>()
-const desk = useDeskStore()
+const desk = useDeskReadingStore()
 const session = useBehind(
   () => desk.session,
   () => props.id,

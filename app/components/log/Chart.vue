@@ -125,7 +125,8 @@ const option = computed(() => {
         (items as { value: [number, number | null]; seriesName: string }[])
           .map(
             (item, index) =>
-              `${index === 0 ? `${clock(item.value[0])}<br>` : ''}${item.seriesName} ${item.value[1] === null ? '–' : item.seriesName === 'heart rate' ? item.value[1] : amount(item.value[1])}`,
+              `${index === 0 ? `${clock(item.value[0])}<br>` : ''}${item.seriesName} ` +
+              `${item.value[1] === null ? '–' : item.seriesName === 'heart rate' ? item.value[1] : amount(item.value[1])}`,
           )
           .join('<br>'),
     },

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import { daysFrom, weekdayOf, weekOf } from '../../quantity/day'
 import type { DayName, Sport } from '../../session/document'
 import type { RemarkLevel } from '../remark'
@@ -16,10 +17,13 @@ const dateWords = [
 const numericDate = '(\\d{1,2})[./](\\d{1,2})(?:[./](\\d{4})|\\.(?!\\d))?(?![\\d/]|:\\d)'
 const partOfDay = '(?:\\s*,?\\s*\\(?(?:am|pm|a\\.m\\.|p\\.m\\.|morning|midday|noon|afternoon|evening|night)\\)?(?![a-z]))?'
 const sportWord = '(?:\\s*[,:(\\u2013-]?\\s*(run(?:ning)?|ride|riding|bike|cycl(?:e|ing)|swim(?:ming)?)\\b\\)?(?!\\s*[x\\d]*\\s*\\/))?'
-const ending =
-  '(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|repeat\\b|free\\b|nothing)))'
+const begins =
+  '\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|' +
+  'repeat\\b|free\\b|nothing'
+const ending = `(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:${begins})))`
 const heading = new RegExp(
-  `^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`,
+  `^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|` +
+    `${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`,
   'i',
 )
 
@@ -54,7 +58,7 @@ export function dayInWeek(name: string, week: string, weekStart: number): string
   return daysFrom(weekOf(week, weekStart), (index + 8 - weekStart) % 7)
 }
 
-/** The date that a day's name stands for in the week of the message, as the athlete's weeks begin; the name itself where no week is known. */
+/** The date of a day's name in the week of the message, as the athlete's weeks begin; the name itself where no week is known. */
 export const dayMeant = (name: string, { week, standpoint }: ReadContext): string =>
   week === undefined ? name : dayInWeek(name, week, standpoint.athlete.weekStart ?? 1)
 
@@ -152,8 +156,10 @@ const undatedHeading = (result: DayHeading, date: string, monthWord: string): Da
   others: [`${pad(Number(date))} ${monthWord}`],
 })
 
+const dayOffWords = patternOf('i', [
+  String.raw`^\s*(?:(?:complete|total|full)\s+)?(?:rest(?:\s+day)?|off|day\s+off|free(?:\s+day)?|nothing`,
+  String.raw`|no\s+(?:training|session)|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$`,
+])
+
 /** Words of a day on which nothing is done. */
-export const isDayOff = (text: string): boolean =>
-  /^\s*(?:(?:complete|total|full)\s+)?(?:rest(?:\s+day)?|off|day\s+off|free(?:\s+day)?|nothing|no\s+(?:training|session)|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$/i.test(
-    text,
-  )
+export const isDayOff = (text: string): boolean => dayOffWords.test(text)

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Ceiling, End, Grade, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import type { Quantity } from './quantities'
@@ -86,15 +87,17 @@ const steepest = 45
 
 const withinGrade = (low: number, high: number): Grade | null => (low < -steepest || high > steepest ? null : { low, high })
 
+const gradeWords = patternOf('iy', [
+  String.raw`(?:(?:hills?(?:\s+(?:reps?|repeats?|sprints?))?|incline|gradient|grade)\s*(?:at|of`,
+  String.raw`|@)?\s*(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%|(?:(?:at|on`,
+  String.raw`|@)\s+(?:an?\s+)?)?(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%\s*(?:hills?|incline|gradient`,
+  String.raw`|grade))(?![a-z])`,
+])
+
 export function readGrade(scanner: Scanner): Grade | null {
   const mixed = take(scanner, /grade\s+(-?\d+(?:\.\d+)?)\s+to\s+(-?\d+(?:\.\d+)?)\s*%/iy)
   if (mixed) return withinGrade(Number(mixed[1]), Number(mixed[2]))
-  const loose = scanner.strict
-    ? null
-    : take(
-        scanner,
-        /(?:(?:hills?(?:\s+(?:reps?|repeats?|sprints?))?|incline|gradient|grade)\s*(?:at|of|@)?\s*(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%|(?:(?:at|on|@)\s+(?:an?\s+)?)?(\d+(?:\.\d+)?)(?:\s*-\s*(\d+(?:\.\d+)?))?\s*%\s*(?:hills?|incline|gradient|grade))(?![a-z])/iy,
-      )
+  const loose = scanner.strict ? null : take(scanner, gradeWords)
   if (loose) {
     const low = Number(loose[1] ?? loose[3])
     return withinGrade(low, Number(loose[2] ?? loose[4] ?? low))

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Line, State } from './state'
 import { printPlace } from '../print'
 import { parsePlace } from './headers'
@@ -5,13 +6,18 @@ import { addRemark } from './state'
 import { hasContent } from './content'
 
 const bullet = /^\s*(?:\(?\d{1,2}[.)]\s+|[-*\u2022\u2013\u25E6>]\s+)(?=\S)/
-const partLabel =
-  /^\s*(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series|part|block|session|workout|main)(?:\s+\d{1,2}|\s+[a-d])?)\s*(?::|\s[-\u2013]\s)\s*/i
+const partLabel = patternOf('i', [
+  String.raw`^\s*(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series`,
+  String.raw`|part|block|session|workout|main)(?:\s+\d{1,2}|\s+[a-d])?)\s*(?::|\s[-\u2013]\s)\s*`,
+])
 const titleLabel = /^\s*([^\d:#@,;()]{3,60}?)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/
 const sportLabel = /^\s*(swim|bike|ride|cycle|run)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/i
 const totalLabel = /^\s*(\d[^:#@x\u00D7*(]{2,50}?):\s+(?=\S)/i
-const ownWords =
-  /^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm|cool|wu|cd|rest|recovery|easy|jog|walk|float|hr|heart|leg|off|unread|title|sport|place|day|note|then|stride|transition|steady|threshold|r|ri|repeat|until)(?![\w-])/i
+const ownWords = patternOf('i', [
+  String.raw`^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm`,
+  String.raw`|cool|wu|cd|rest|recovery|easy|jog|walk|float|hr|heart|leg|off|unread|title|sport|place|day`,
+  String.raw`|note|then|stride|transition|steady|threshold|r|ri|repeat|until)(?![\w-])`,
+])
 
 /** The line with its first letters blanked, so that every column stays what it was. */
 const blanked = (line: Line, length: number): Line => ({

@@ -1,6 +1,7 @@
+import { patternOf } from '../../quantity/pattern'
 import { isRecoveryRole } from '../../session/recovery'
 import type { Placed } from './placed'
-import type { Ceiling, End, Item, Sport, Step } from '../../session/document'
+import type { Ceiling, End, Item, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printEnd, printStep } from '../print'
 import type { SoftSteps } from './between'
@@ -80,20 +81,26 @@ function askAfterSet(scanner: Scanner, from: number, before: Item | undefined, i
 
 const capStarts = ',hpcm'
 
+const capWords = patternOf('iy', [
+  String.raw`,?\s*(?:(?:HR|heart\s+rate|pulse)\s*(?:<|under|below|max|cap)|(?:HR\s+|max\s+HR\s*`,
+  String.raw`|max\s+heart\s+rate\s*)?cap(?:ped)?(?:\s+at)?|max\s+HR)\s*(\d{2,3})\s*(?:bpm)?(?=\s*(?:$`,
+  String.raw`|[,;+&#)\]/]))`,
+])
+
 /** `, HR < 145` behind a step or a repeat. */
 function readCap(scanner: Scanner): (Ceiling & { isTarget: boolean }) | null {
   if (!capStarts.includes(upcoming(scanner))) return null
-  const cap = take(
-    scanner,
-    /,?\s*(?:(?:HR|heart\s+rate|pulse)\s*(?:<|under|below|max|cap)|(?:HR\s+|max\s+HR\s*|max\s+heart\s+rate\s*)?cap(?:ped)?(?:\s+at)?|max\s+HR)\s*(\d{2,3})\s*(?:bpm)?(?=\s*(?:$|[,;+&#)\]/]))/iy,
-  )
+  const cap = take(scanner, capWords)
   return cap && { of: 'heart-rate', above: Number(cap[1]), isTarget: /<|under|below/i.test(cap[0]) }
 }
 
 const partName = /(?:(?:main|pre|post|last|final)[\s-]*)?(?:set|series)(?:\s+\d)?\s*:/iy
 const separatorStarts = ',;+&-/tawpif'
-const separator =
-  /\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)|plus(?![a-z])|followed\s+by(?![a-z])|\/)\s*/iy
+const separator = patternOf('iy', [
+  String.raw`\s*(?:[,;]|\+|&|-(?=\s)|(?:and\s+)?then(?![a-z])|and(?![a-z])|(?:w\/|with|plus|including`,
+  String.raw`|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)|plus(?![a-z])`,
+  String.raw`|followed\s+by(?![a-z])|\/)\s*`,
+])
 
 /** `2 h easy with 3 x 10 min`: the repeats may come after the ride or stand within it; strides come after. */
 function askWithin(scanner: Scanner, from: number, item: Item): void {
@@ -116,6 +123,11 @@ function skipUnreadable(scanner: Scanner, inBrackets: boolean): string {
   }
   return scanner.raw.slice(from, scanner.at).trim()
 }
+
+const listJoint = patternOf('iy', [
+  String.raw`$|[,;+&#)\]/]|-\s|then\b|and\b|(?:with|including|incl)\s+(?:the\s+)?last\b|(?:w\/|with|plus`,
+  String.raw`|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)`,
+])
 
 /**
  * Members joined by comma, semicolon, `+`, `then` or `and`; what cannot be read stands as an unread item in its place.
@@ -167,12 +179,7 @@ export function readList(scanner: Scanner, soft: SoftSteps, depth: number, inBra
       const doubt = readDoubt(scanner)
       if (doubt && last.kind !== 'unread' && last.kind !== 'leg') last.doubt = doubt
       sayLeftOver(scanner, last, inBrackets)
-      return sees(
-        scanner,
-        /$|[,;+&#)\]/]|-\s|then\b|and\b|(?:with|including|incl)\s+(?:the\s+)?last\b|(?:w\/|with|plus|including|incl\.?|followed\s+by)\s*(?=\d{1,3}\s*(?:x|\u00D7|\*|times|strides?)|strides?\b)/iy,
-      )
-        ? found
-        : null
+      return sees(scanner, listJoint) ? found : null
     })
     if (member) {
       for (const item of member.items) placed.push({ item, from: member.from, to: scanner.at, ...(sport ? { sport } : {}) })

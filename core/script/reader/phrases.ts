@@ -32,7 +32,8 @@ const saysFraction = /\d\/\d/
 const saysSeconds = /(?:^|[\s(,@/]):\d/
 const spelled = new RegExp(`\\b(${Object.keys(counts).join('|')})(?=[\\s-]+(?:${noun}|times\\b|sets?\\b|rounds?\\b|reps?\\b|x\\b))`, 'gi')
 const spelledAndHalf = new RegExp(
-  `\\b(${Object.keys(counts).join('|')}|\\d{1,2})(?:\\s+and\\s+a\\s+half(?=\\s+${noun})|\\s+(hours?|miles?|minutes?)\\s+and\\s+a\\s+half\\b)`,
+  `\\b(${Object.keys(counts).join('|')}|\\d{1,2})(?:\\s+and\\s+a\\s+half(?=\\s+` +
+    `${noun})|\\s+(hours?|miles?|minutes?)\\s+and\\s+a\\s+half\\b)`,
   'gi',
 )
 const written = new RegExp(`(?:\\b(\\d{1,3})\\s+)?\\b([13]/[24])(\\s+)(?=${noun})`, 'gi')

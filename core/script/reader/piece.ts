@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { End, Manner, Role, Step, Swim } from '../../session/document'
 import { printEnd } from '../print'
 import type { Extent } from './ends'
@@ -178,8 +179,12 @@ function readAttribute(scanner: Scanner, draft: Draft): boolean {
   return draft.extent !== undefined && readUnknownWords(scanner, draft)
 }
 
-const outerWords =
-  /(?:w|with|then|and|or|to|x|by|between|in\s+between|times|twice|thrice|through|sets?|rounds?|until|till|for|same|last|final|finish(?:ing)?|including|incl|plus|followed|repeat(?:ed)?|less|more|shorter|longer|off|on|rest|recovery|rec|ri|r|warm|cool|wu|cd|jog|walk|float|easy|strides?|swim|ride|run|at|as|per|cap|max|hr|zone|rpe|ceiling|give|over|kcal|half|quarter)(?![\p{L}\d])/iuy
+const outerWords = patternOf('iuy', [
+  String.raw`(?:w|with|then|and|or|to|x|by|between|in\s+between|times|twice|thrice|through|sets?|rounds?`,
+  String.raw`|until|till|for|same|last|final|finish(?:ing)?|including|incl|plus|followed|repeat(?:ed)?|less`,
+  String.raw`|more|shorter|longer|off|on|rest|recovery|rec|ri|r|warm|cool|wu|cd|jog|walk|float|easy|strides?`,
+  String.raw`|swim|ride|run|at|as|per|cap|max|hr|zone|rpe|ceiling|give|over|kcal|half|quarter)(?![\p{L}\d])`,
+])
 const unknownWord = /\p{L}[\p{L}'\u2019.-]*/uy
 
 /** Words about the step that say no length, role or target, kept as its note: `45 min easy along the quay`. */

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Block, Doubt, Item, Repeat, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printStep } from '../print'
@@ -242,8 +243,11 @@ function readCounted(scanner: Scanner, soft: SoftSteps, depth: number, readList:
   }
 }
 
-const againPattern =
-  /,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/@]|w\/|with\b|then\b|at\b))/iy
+const againPattern = patternOf('iy', [
+  String.raw`,?\s*(?:repeat(?:ed)?\s+)?(?:(?:x|\*)\s*(\d+)|(twice|thrice|(?:(\d+)|two|three|four`,
+  String.raw`|five)\s*(?:times|x(?!\s*\d)))(?:\s+through)?|through\s+(twice))(?=\s*(?:$|[,;+&#)\]/@]|w\/`,
+  String.raw`|with\b|then\b|at\b))`,
+])
 const againStarts = ',xtr*'
 const isDigit = (letter: string) => letter >= '0' && letter <= '9'
 const countWords: Record<string, number> = { twice: 2, thrice: 3, two: 2, three: 3, four: 4, five: 5 }

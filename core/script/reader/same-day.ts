@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Block, Item, Session, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printSession } from '../print'
@@ -7,8 +8,13 @@ import { dayMeant, isNamed } from './day-heading'
 import type { ReadContext, RowPlace } from './options'
 import type { Line } from './state'
 
-const asAnotherDay =
-  /^(?:the\s+)?(?:(?:same(?:\s+(?:session|again|thing|one))?\s+as|as|like|repeat)\s+(?:on\s+)?)(mon|tue|wed|thu|fri|sat|sun)[a-z]*(?:['\u2019]s)?(?:\s+session)?(?:\s+again)?(?:,?\s*(?:but|with|only|just)?\s*(?:with\s+|only\s+|just\s+|do\s+)?(\d{1,4})\s*(?:x|\u00D7|times|rounds?|sets?|reps?)(?:\s+(?:only|instead|this time))?)?\s*[.!]?$/i
+const asAnotherDay = patternOf('i', [
+  String.raw`^(?:the\s+)?(?:(?:same(?:\s+(?:session|again|thing|one))?\s+as|as|like`,
+  String.raw`|repeat)\s+(?:on\s+)?)(mon|tue|wed|thu|fri|sat`,
+  String.raw`|sun)[a-z]*(?:['\u2019]s)?(?:\s+session)?(?:\s+again)?(?:,?\s*(?:but|with|only`,
+  String.raw`|just)?\s*(?:with\s+|only\s+|just\s+|do\s+)?(\d{1,4})\s*(?:x|\u00D7|times|rounds?|sets?`,
+  String.raw`|reps?)(?:\s+(?:only|instead|this time))?)?\s*[.!]?$`,
+])
 
 /** A session that says no more than that it is another day's over again. */
 export interface SameDay {

@@ -1,18 +1,7 @@
 import { sports } from '../../session/sports'
 import { effortStarts, readEffortTarget } from './efforts'
 import { readGive } from './give'
-import type {
-  Band,
-  BandMeasure,
-  BandTarget,
-  EffortName,
-  EffortTarget,
-  Give,
-  Offset,
-  Target,
-  ZoneMeasure,
-  ZoneTarget,
-} from '../../session/document'
+import type { Band, BandMeasure, BandTarget, Target, ZoneMeasure, ZoneTarget } from '../../session/document'
 import type { BandUnit, DistanceUnit, PaceUnit } from '../../quantity/units'
 import { toMetres } from '../../quantity/distance'
 import { isPaceUnit } from '../../quantity/intensity'

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Remark } from '../remark'
 import type { DayHeading } from './day-heading'
 import { isDayOff, readDayHeading } from './day-heading'
@@ -11,8 +12,10 @@ export interface Part {
   heading?: DayHeading
 }
 
-const mayBeHeading =
-  /^\s*(?:[-*\u2022]+\s+)?(?:mon|tue|wed|thu|fri|sat|sun|\d{1,4}[-.\s]|\d{1,2}(?:st|nd|rd|th)|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i
+const mayBeHeading = patternOf('i', [
+  String.raw`^\s*(?:[-*\u2022]+\s+)?(?:mon|tue|wed|thu|fri|sat|sun|\d{1,4}[-.\s]|\d{1,2}(?:st|nd|rd|th)|jan`,
+  String.raw`|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)`,
+])
 const isHeader = /^(?:title|sport|place|day|ceiling|prompt)\b/i
 
 function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark {

@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { Manner, Role, Stroke, SwimKit } from '../../session/document'
 import type { Form } from './scanner'
 
@@ -43,8 +44,11 @@ export const askedWords = /tempo(?![a-z])/iy
 /** Words for how, without a number: kept as the step's note. */
 export const effortWords = new RegExp(
   `(?:${[
-    '(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:hard|sprint(?:ing|s)?|fast|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong|quick(?:ly)?|controlled|comfortabl[ey]|gentl[ey]|moderate|light(?:ly)?|slow(?:ly)?|cruise|cruising|endurance|long|all[\\s-]out|flat[\\s-]out|technique)',
-    '(?:desc(?:end(?:ing)?)?|build(?:ing)?|negative\\s+split|progressive(?:ly)?|progressing|progression)(?:\\s+\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:]))?',
+    '(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:hard|sprint(?:ing|s)?|fast|brisk(?:ly)?|' +
+      'smooth(?:ly)?|relaxed|strong|quick(?:ly)?|controlled|comfortabl[ey]|gentl[ey]|moderate|light(?:ly)?|' +
+      'slow(?:ly)?|cruise|cruising|endurance|long|all[\\s-]out|flat[\\s-]out|technique)',
+    '(?:desc(?:end(?:ing)?)?|build(?:ing)?|negative\\s+split|progressive(?:ly)?|progressing|progression)' +
+      '(?:\\s+\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:]))?',
     '(?:breath(?:e|ing)?|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[/-]\\s*\\d)*',
     'as\\s+\\d+\\s+[a-z]+[\\s,/]+\\d+\\s+[a-z]+',
     'off\\s+the\\s+(?:bike|ride)|seated|standing\\s+up|in\\s+the\\s+saddle|bilateral',
@@ -56,8 +60,11 @@ export const effortWords = new RegExp(
 export const slopeWords = /(?:(?:up|down)[\s-]?hills?|hills?|hilly)(?![a-z])(?!\s+\d)/iy
 
 /** Words that only join others. */
-export const joiningWords =
-  /(?:each|of|for|down|the|an?|reps?|running|run|riding|ride|biking|bike|cycling|cycle|spinning|spin|swimming|active|full|complete|passive|efforts?|am|pm|morning|evening|afternoon|on(?!\s*[,/]?\s*\d)|all(?=\s+(?:at|@))|in(?=\s+(?:zone|z\s?\d))|from(?=\s+\d))(?![a-z\d])/iy
+export const joiningWords = patternOf('iy', [
+  String.raw`(?:each|of|for|down|the|an?|reps?|running|run|riding|ride|biking|bike|cycling|cycle|spinning`,
+  String.raw`|spin|swimming|active|full|complete|passive|efforts?|am|pm|morning|evening|afternoon`,
+  String.raw`|on(?!\s*[,/]?\s*\d)|all(?=\s+(?:at|@))|in(?=\s+(?:zone|z\s?\d))|from(?=\s+\d))(?![a-z\d])`,
+])
 
 /** Names of efforts that say how hard even without `@` and `effort`. */
 export const bareEffortNames: readonly Form<'threshold' | 'steady' | 'max'>[] = [

@@ -174,7 +174,8 @@ function jump(run: Run, to: StepPosition): void {
  * or distance ends at that instant and not at the next reading; the same events bring the same outcome.
  *
  * Traps: the state given is never changed; the one worked on is a copy that this call owns, and only its own step, never the list
- * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a send-off goes on; several steps can end
+ * or the objects in it, is changed in place. Metres covered while paused never count, but the clock of a
+ * send-off goes on; several steps can end
  * within one reading; `back` goes on with the undone step as if it had not ended.
  *
  * @param event its `t` is elapsed seconds since the start, never smaller than the state's

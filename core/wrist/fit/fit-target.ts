@@ -5,7 +5,6 @@ import { slopeOf } from '../../athlete/grade'
 import { resolveTarget } from '../../athlete/resolve'
 import type { ResolvedMeasure, ResolvedTarget } from '../../athlete/resolve'
 import { criticalOf, effortOfShare, reserveAtCritical, shareOfCritical } from '../../athlete/critical-share'
-import { toMetres } from '../../quantity/distance'
 import { printTarget } from '../../script/print-target'
 import type { Band, PlaceKind, Sport, Step, Target } from '../../session/document'
 import type { FitContext, Way } from './loss'
@@ -154,9 +153,13 @@ export function fitTarget(
     return found ? [{ measure, found }] : []
   })
   if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
+  const doubtOf = (measure: ResolvedMeasure) => {
+    if (measure !== 'heart-rate') return ''
+    return isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''
+  }
   const ways: Way[] = open.map(({ measure, found }) => ({
     way: measure,
-    instead: `about ${sayTarget(found, paceReadingFor(sport))}${measure !== 'heart-rate' ? '' : isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''}`,
+    instead: `about ${sayTarget(found, paceReadingFor(sport))}${doubtOf(measure)}`,
   }))
   if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift({ way: 'none', instead: 'no target' })
   else ways.push({ way: 'none', instead: 'no target' })

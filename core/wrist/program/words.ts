@@ -2,7 +2,7 @@ import { paceReadingFor, sayTarget } from '../../athlete/say-target'
 import { sayDistance } from '../../quantity/distance'
 import { kilocaloriesOf } from '../../quantity/energy'
 import { formatNumber, formatTime, sayDuration } from '../../quantity/time'
-import type { ProgramEnd, ProgramItem, ProgramStep, ProgramTarget } from './program'
+import type { ProgramEnd, ProgramItem, ProgramStep } from './program'
 
 /** An end in words: `1:30`, `400 m`, `until press`. */
 export function sayEnd(end: ProgramEnd): string {
@@ -32,7 +32,8 @@ export const sayEndOfBlock = (until: { metres: number } | { seconds: number }): 
   `repeat for ${'metres' in until ? sayDistance(until.metres, 'km') : sayDuration(until.seconds)}`
 
 const sayGrade = ({ low, high }: NonNullable<ProgramStep['grade']>) =>
-  `${low < 0 ? 'downhill' : 'uphill'} ${low === high ? Math.abs(low) : `${Math.min(Math.abs(low), Math.abs(high))}-${Math.max(Math.abs(low), Math.abs(high))}`} %`
+  `${low < 0 ? 'downhill' : 'uphill'} ` +
+  `${low === high ? Math.abs(low) : `${Math.min(Math.abs(low), Math.abs(high))}-${Math.max(Math.abs(low), Math.abs(high))}`} %`
 
 /** A program's item as one row of words. */
 export function printProgramItem(item: ProgramItem): string {

@@ -1,0 +1,93 @@
+import type { Extension } from '@codemirror/state'
+import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
+import type { Standpoint } from '~~/core/athlete/standpoint'
+import type { Edit } from '~~/core/edit/edit'
+import { stretchTarget } from '~~/core/edit/stretch'
+import { printTarget } from '~~/core/script/print-target'
+import { readScript } from '~~/core/script/reader/read-script'
+import type { Session } from '~~/core/session/document'
+import { itemAt, sportAt } from '~~/core/session/item-path'
+import { rowDragging } from './drag'
+import { sheetKeys } from './keys'
+import type { OwnSession } from './language'
+import { scriptLanguage } from './language'
+import { rowActions } from './row-keys'
+import { rowInHand, takenRow } from './row-in-hand'
+import { sheetColumns } from './sheet'
+import { standingMargins } from './standing-margins'
+import type { StringEnd } from './string-drag'
+import { stringDragging } from './string-drag'
+
+/** What the sheet asks and tells of what is done on it. */
+export interface SheetHost {
+  own: () => OwnSession[]
+  session: () => Session | null
+  standpoint: () => Standpoint
+  edit: (edit: Edit) => void
+  refuse: (problem: string) => void
+  press: (path: string, what: 'row' | 'count') => void
+  pasted: (words: string) => void
+  changed: () => void
+}
+
+const readAnew = new Set(['spelling', 'unreadable', 'chatter', 'day', 'date', 'day-off'])
+
+/** Whether pasted words are a message that was read, and not rows in the form they are kept in. */
+export function isMessage(words: string, standpoint: Standpoint): boolean {
+  const written = words.split('\n').filter(line => line.trim() !== '').length
+  if (words.trim().length < 8 || !/\s/.test(words.trim())) return false
+  const { remarks } = readScript(words, standpoint)
+  const anew = new Set(remarks.filter(remark => readAnew.has(remark.code)).map(remark => remark.line))
+  return anew.size * 2 >= written
+}
+
+const actionKeys = (host: SheetHost): Extension =>
+  keymap.of(
+    rowActions.map(action => ({
+      key: action.key,
+      preventDefault: true,
+      run({ state }: EditorView) {
+        const [session, path] = [host.session(), rowInHand(state)]
+        const wanted = session && path ? action.edit(session, path) : null
+        if (wanted) host.edit(wanted)
+        return true
+      },
+    })),
+  )
+
+/** An end of a row's string was let go at a percentage of critical. */
+function pulled(host: SheetHost, path: string, end: StringEnd, percent: number): void {
+  const session = host.session()
+  const item = session && itemAt(session, path)
+  const sport = session ? sportAt(session, path) : 'multi'
+  if (item?.kind !== 'step' || !item.target || sport === 'multi') return
+  const target = stretchTarget(item.target, end, percent, host.standpoint(), sport)
+  if (!target) return host.refuse(`${printTarget(item.target)} is not said in numbers that can be pulled; type another target.`)
+  host.edit({ do: 'target', at: path, words: `${printTarget(target)}${item.also ? ` and ${printTarget(item.also)}` : ''}` })
+}
+
+/** Everything that makes an editor of words the sheet. */
+export const sheetExtensions = (host: SheetHost): Extension[] => [
+  takenRow,
+  stringDragging((path, end, percent) => pulled(host, path, end, percent)),
+  actionKeys(host),
+  sheetKeys,
+  scriptLanguage(host.own),
+  sheetColumns,
+  standingMargins,
+  highlightActiveLine(),
+  highlightActiveLineGutter(),
+  EditorView.lineWrapping,
+  rowDragging(host.edit, host.press),
+  placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
+  EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
+  EditorView.domEventHandlers({
+    paste(event) {
+      const words = event.clipboardData?.getData('text/plain') ?? ''
+      if (isMessage(words, host.standpoint())) host.pasted(words)
+    },
+  }),
+  EditorView.updateListener.of(update => {
+    if (update.docChanged) host.changed()
+  }),
+]

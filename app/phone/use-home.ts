@@ -1,0 +1,104 @@
+import { get, set } from 'idb-keyval'
+import type { Athlete } from '~~/core/athlete/athlete'
+import { unknownAthlete } from '~~/core/athlete/athlete'
+import { standpointAt } from '~~/core/athlete/standpoint'
+import type { Loss } from '~~/core/wrist/fit/fit'
+import type { KeptAthlete, Listed, ShelfRow } from '~~/shared/api'
+import { bringHome, takeAlong, takeWeek } from './home'
+import type { HeldProgram } from './store'
+import { heldPrograms, holdPrograms, waitingRecordings } from './store'
+
+const athleteKey = 'agonis.phone.athlete'
+const sayLosses = (losses: readonly Loss[]) =>
+  `${losses.length} ${losses.length === 1 ? 'thing' : 'things'} done otherwise: ` +
+  losses.map(loss => `${loss.what}: ${loss.instead}`).join('; ')
+
+/** What this phone holds, and its way home: programs taken along, recordings that wait, the athlete as last heard of. */
+export function usePhoneHome() {
+  const kept = shallowRef<KeptAthlete>({ number: 0, athlete: unknownAthlete })
+  const held = shallowRef<HeldProgram[]>([])
+  const waiting = ref(0)
+  const home = ref<string[]>([])
+  const shelf = shallowRef<ShelfRow[]>([])
+  const isOnline = ref(true)
+  const told = ref('')
+  const { problem, isBusy, guarded } = useGuarded()
+  const athlete = computed(() => kept.value.athlete)
+  const standpointNow = () => standpointAt(kept.value.athlete, kept.value.number, new Date())
+
+  async function count() {
+    held.value = await heldPrograms()
+    waiting.value = (await waitingRecordings()).length
+  }
+
+  /** Recordings go home whenever the server is there; where it is not, they wait and nothing is said to be wrong. */
+  async function bring() {
+    await count()
+    if (waiting.value === 0) return
+    try {
+      home.value = [...(await bringHome()), ...home.value]
+      isOnline.value = true
+    } catch (error) {
+      const failure = toldOf(error)
+      isOnline.value = failure.status !== 0
+      if (isOnline.value) problem.value = failure
+    }
+    await count()
+  }
+
+  async function loadAthlete() {
+    const before = await get<KeptAthlete | Athlete>(athleteKey)
+    if (before) kept.value = 'format' in before ? { number: 0, athlete: before } : before
+    try {
+      kept.value = await api<KeptAthlete>('/me')
+      await set(athleteKey, kept.value)
+      shelf.value = (await api<Listed<ShelfRow>>('/sessions?limit=50')).rows
+      isOnline.value = true
+    } catch {
+      isOnline.value = false
+    }
+  }
+
+  const week = () =>
+    guarded(async () => {
+      const { taken, problems } = await takeWeek(standpointNow())
+      told.value = [`${taken} taken along.`, ...problems].join(' ')
+      await count()
+    })
+  const along = (id: string) =>
+    guarded(async () => {
+      const { program, losses } = await takeAlong(id, standpointNow(), null)
+      told.value = `“${program.name}” is on this phone${losses.length > 0 ? `, with ${sayLosses(losses)}` : ''}.`
+      await count()
+    })
+  const leave = (entry: HeldProgram) =>
+    guarded(async () => {
+      await holdPrograms(held.value.filter(other => other.slot !== entry.slot))
+      await count()
+    })
+  async function onBack() {
+    await loadAthlete()
+    await bring()
+  }
+  useEventListener(window, 'online', onBack)
+
+  return {
+    athlete,
+    held,
+    waiting,
+    home,
+    shelf,
+    isOnline,
+    told,
+    problem,
+    isBusy,
+    guarded,
+    standpointNow,
+    count,
+    bring,
+    loadAthlete,
+    week,
+    along,
+    leave,
+  }
+}

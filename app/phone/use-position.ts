@@ -1,0 +1,34 @@
+import type { Fix } from '~~/core/sensors/position'
+
+/** The phone's own position while a session runs, and why there is none. */
+export function usePosition(hear: (fix: Omit<Fix, 't'>) => void) {
+  const problem = ref('')
+  let watching: number | undefined
+
+  function stop() {
+    if (watching !== undefined) navigator.geolocation.clearWatch(watching)
+    watching = undefined
+  }
+
+  function start() {
+    if (!('geolocation' in navigator)) {
+      problem.value = 'This browser tells no position: distance and pace stay empty.'
+      return
+    }
+    watching = navigator.geolocation.watchPosition(
+      ({ coords }) => {
+        problem.value = ''
+        hear({ lat: coords.latitude, lon: coords.longitude, accuracy: coords.accuracy, altitude: coords.altitude })
+      },
+      error =>
+        (problem.value =
+          error.code === error.PERMISSION_DENIED
+            ? 'The position is not allowed here: distance and pace stay empty.'
+            : 'No position just now.'),
+      { enableHighAccuracy: true, maximumAge: 0 },
+    )
+  }
+  onBeforeUnmount(stop)
+
+  return { problem, start, stop }
+}

@@ -66,7 +66,7 @@ try {
 
   await page.goto('/calculator')
   await page.locator('[data-test=equivalents]').waitFor()
-  await take('reckoner')
+  await take('calculator')
 
   await page.goto('/shelf')
   await page.fill('[data-test=search]', 'ride under 1 h')
@@ -108,7 +108,7 @@ try {
   await page.goto('/watches')
   await page.locator('tr[data-status=edited]').getByRole('button', { name: 'read back' }).click()
   await page.locator('[data-test=compared]').waitFor()
-  await take('wrist')
+  await take('watches')
 
   const belt =
     'title Treadmill, quick and steep\nsport run\nplace treadmill\n\nwarm-up 10:00\n4 times, drop last ' +
@@ -134,9 +134,9 @@ try {
     .locator('[data-test=glass]')
     .getByText(/in band|below band|above band|no target/)
     .waitFor({ timeout: 30_000 })
-  await take('watch')
+  await take('standin')
   await page.setViewportSize({ width: 390, height: 844 })
-  await take('watch-narrow')
+  await take('standin-narrow')
   await page.goto('/phone')
   await page.selectOption('[data-test=pick]', { label: 'Sixes with float' })
   await page.click('[data-test=take]')

@@ -35,17 +35,23 @@ function child(args, env, quiet) {
   })
 }
 
-async function untilAnswers(url, headers, process_, what) {
-  for (let tries = 0; tries < 200; tries++) {
-    if (process_.exitCode !== null) throw new Error(`${what} stopped at once.`)
+/** Waits as long as the program runs, and says what it waits for when that takes a while. */
+async function untilAnswers(url, headers, process_, what, quiet) {
+  const begun = Date.now()
+  let said = begun
+  for (;;) {
+    if (process_.exitCode !== null || process_.signalCode !== null)
+      throw new Error(`${what} stopped before it answered (${process_.signalCode ?? `code ${process_.exitCode}`}).`)
     try {
       await fetch(url, { headers })
       return
     } catch {
       await pause(50)
     }
+    if (quiet || Date.now() - said < 5000) continue
+    said = Date.now()
+    console.log(`Waiting for ${what[0].toLowerCase()}${what.slice(1)}, ${Math.round((said - begun) / 1000)} s so far.`)
   }
-  throw new Error(`${what} did not answer within 10 s.`)
 }
 
 /**
@@ -75,7 +81,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
       true,
     )
     running.push(() => ended(standin))
-    await untilAnswers(`${standinUrl}/`, {}, standin, 'The stand-in watch')
+    await untilAnswers(`${standinUrl}/`, {}, standin, 'The stand-in watch', quiet)
     const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
@@ -93,7 +99,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     )
     running.push(() => ended(server))
     const address = `http://127.0.0.1:${serverPort}`
-    await untilAnswers(`${address}/api/me`, {}, server, 'The server')
+    await untilAnswers(`${address}/api/me`, {}, server, 'The server', quiet)
     return { address, databaseUrl: DATABASE_URL, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
   } catch (error) {
     await stop()

@@ -1,7 +1,7 @@
 import { GutterMarker } from '@codemirror/view'
-import { effortAxis } from '~~/core/reckon/sheet'
 import type { SheetRow } from '~~/core/reckon/sheet'
 import { formatTime } from '~~/core/quantity/time'
+import { along, placeOf } from './band-place'
 import type { Bracket, MarginRow } from './lines'
 
 function element(className: string, text = ''): HTMLElement {
@@ -10,8 +10,6 @@ function element(className: string, text = ''): HTMLElement {
   made.textContent = text
   return made
 }
-
-const along = (percent: number) => Math.min(100, Math.max(0, ((percent - effortAxis.low) / (effortAxis.high - effortAxis.low)) * 100))
 
 /** Darker, and hatched from critical on: effort is never told by hue alone. */
 const effortClass = (middle: number) => (middle >= 100 ? 'hardest' : middle >= 92 ? 'hard' : middle >= 80 ? 'steady' : 'easy')
@@ -28,8 +26,9 @@ function string(line: HTMLElement, row: SheetRow) {
   if (now && now.low === band.low && now.high === band.high) return
   strung.set(line, band)
   line.className = lookOf(row)
-  line.style.left = `${along(band.low)}%`
-  line.style.width = `max(8px, ${along(band.high) - along(band.low)}%)`
+  const { left, width } = placeOf(band)
+  line.style.left = `${left}%`
+  line.style.width = `max(8px, ${width}%)`
 }
 
 function drawString(row: SheetRow): HTMLElement {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { unitsOf } from '~~/core/athlete/athlete'
-import { sayDistance } from '~~/core/quantity/distance'
+import { distanceWords } from '~/shelf/words'
 import { sayDuration } from '~~/core/quantity/time'
 import type { Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
 
@@ -70,11 +69,6 @@ const setTags = (row: ShelfRow, wanted: string[]) =>
 
 const { imported, importedCount, refusedFiles, takeIn } = useImport(guarded, load)
 
-const distance = (row: ShelfRow) => {
-  if (row.metres === null) return '–'
-  const units = unitsOf(athletes.athlete)
-  return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
-}
 const find = (words: string) =>
   (search.value = search.value.split(' ').includes(words)
     ? search.value
@@ -198,7 +192,7 @@ onMounted(() =>
             </td>
             <td class="sport">{{ row.sport }}</td>
             <td class="number">{{ row.seconds === null ? '–' : sayDuration(Math.round(row.seconds)) }}{{ row.open > 0 ? ' +' : '' }}</td>
-            <td class="number">{{ distance(row) }}</td>
+            <td class="number">{{ distanceWords(row, athletes.athlete) }}</td>
             <td class="number wide">{{ row.steps }}</td>
             <td class="acts">
               <button class="plain" :aria-label="`Copy ${row.title}`" @click="copy(row)">copy</button>

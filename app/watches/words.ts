@@ -50,6 +50,13 @@ export function actWords(act: PushAct): string {
   }
 }
 
+/** How a push went: how many of the sendings arrived. */
+export function pushedWords(ends: readonly (TransferState['state'] | undefined)[]): string {
+  const arrived = ends.filter(end => end === 'done').length
+  if (ends.length === 0) return 'Done.'
+  return arrived === ends.length ? `${arrived} sent.` : `${arrived} of ${ends.length} sent; the rest can be gone on with.`
+}
+
 export const shareArrived = (transfer: Pick<TransferState, 'arrived' | 'size'>): number =>
   Math.round((transfer.arrived / Math.max(1, transfer.size)) * 100)
 

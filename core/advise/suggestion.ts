@@ -19,7 +19,7 @@ export interface Suggestion {
   path: string | null
   message: string
   fixes: { label: string; edits: Edit[] }[]
-  /** Names this thought in this session: it stays waved off while the row says the same. */
+  /** Names this suggestion in this session: it stays dismissed while the row says the same. */
   key: string
 }
 

@@ -88,7 +88,6 @@ function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): E
  * What a named effort means for this athlete.
  *
  * Races come from the power law through the athlete's efforts, or from the oxygen model where the athlete picked it;
- * Races come from the power law through the athlete's efforts, or from the oxygen model where the athlete picked it;
  * threshold is the pace held for 60 min on that curve (ride: critical power; swim: critical swim speed); steady and easy are
  * 88 % and 78 % of critical, each within 4 %:
  * custom, not law. `max` has no upper bound; `goal` is the next goal race's pace.

@@ -73,6 +73,21 @@ describe("aligning by the engine's marks", () => {
       ['2', 40, 60, 'stop'],
     ])
   })
+  it('gives a step that was taken back the pauses of the one put off', () => {
+    const [first] = alignByMarks(
+      recordingOf(60, [
+        mark(0, 'step', '1'),
+        mark(20, 'skip', '1'),
+        mark(20, 'step', '2'),
+        mark(21, 'pause'),
+        mark(31, 'resume'),
+        mark(33, 'back', '1'),
+        mark(40, 'step', '2'),
+        mark(60, 'stop'),
+      ]),
+    )
+    expect(movingSeconds(first!)).toBe(30)
+  })
   it('ends an open stretch with the recording', () => {
     expect(alignByMarks(recordingOf(50, [mark(0, 'step', '1')]))[0]).toMatchObject({ to: 50, endedBy: 'stop' })
     expect(alignByMarks(recordingOf(50, []))).toEqual([])

@@ -27,9 +27,9 @@ export interface Turn {
 }
 
 const until = sql`now() + interval '${sql.raw(leaseFor)}'`
-type WatchRow = typeof watch.$inferSelect
+type WatchRecord = typeof watch.$inferSelect
 
-async function take(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRow | null> {
+async function take(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRecord | null> {
   return asOwner(database, owner, async tx => {
     const [row] = await tx
       .update(watch)
@@ -43,17 +43,17 @@ async function take(database: Database, owner: string, watchId: string, holder: 
   })
 }
 
-async function takeInTime(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRow> {
+async function takeInTime(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRecord> {
   for (const end = Date.now() + waitAtMost; ;) {
     const row = await take(database, owner, watchId, holder)
     if (row) return row
     if (Date.now() > end)
-      throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or call it off.')
+      throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or cancel it.')
     await pause(askAgainEvery)
   }
 }
 
-function turnOf(database: Database, owner: string, row: WatchRow, key: string, holder: string): Turn {
+function turnOf(database: Database, owner: string, row: WatchRecord, key: string, holder: string): Turn {
   const isMine = and(eq(watch.id, row.id), eq(watch.leaseHolder, holder), gt(watch.leaseUntil, sql`now()`))
   return {
     watchId: row.id,
@@ -107,7 +107,7 @@ export async function atWatch<T>(
   database: Database,
   owner: string,
   watchId: string,
-  work: (turn: Turn, row: WatchRow) => Promise<T>,
+  work: (turn: Turn, row: WatchRecord) => Promise<T>,
 ): Promise<T> {
   const holder = randomUUID()
   let row = await takeInTime(database, owner, watchId, holder)

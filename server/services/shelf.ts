@@ -151,7 +151,7 @@ export async function listTags(tx: OwnerTransaction): Promise<{ tag: string; cou
 export const archiveSession = (tx: OwnerTransaction, id: string, isArchived: boolean): Promise<void> =>
   change(tx, id, { archivedAt: isArchived ? new Date() : null })
 
-/** Remembers which thoughts about a session the athlete has waved off. */
+/** Remembers which suggestions for a session the athlete has dismissed. */
 export const dismiss = (tx: OwnerTransaction, id: string, keys: string[]): Promise<void> =>
   change(tx, id, { dismissed: [...new Set(keys)] })
 

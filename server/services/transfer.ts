@@ -92,7 +92,7 @@ export interface SendingAsk {
   fitted?: FittedSession
 }
 
-/** Begins to send a session to a watch; the sending goes on by itself and can be followed, called off and resumed. */
+/** Begins to send a session to a watch; the sending goes on by itself and can be followed, cancelled and resumed. */
 export async function startTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
   const { watchId, sessionId } = ask
   const { kept, revision, program, losses, fits } = ask.fitted ?? (await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId)))
@@ -170,7 +170,7 @@ export async function resumeTransfer(database: Database, owner: string, id: stri
 }
 
 /**
- * Calls a sending off. It is called off once the watch has been asked whether it came too late: then the program is there, and the
+ * Cancels a sending. It is cancelled once the watch has been asked whether it came too late: then the program is there, and the
  * sending is done after all.
  */
 export async function cancelSending(database: Database, owner: string, id: string): Promise<TransferState> {

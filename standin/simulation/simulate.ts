@@ -41,7 +41,7 @@ function judge({ rows, asked, calledOff, fault }: Scene, watches: readonly Simul
       )
       if (!ask) fault(`slot ${change.slot} of ${watch.name} changed to ${change.digest?.slice(0, 6) ?? 'empty'}, which nobody asked for`)
       const offAt = ask?.sending === undefined ? undefined : calledOff.get(ask.sending)
-      if (offAt !== undefined && change.at > offAt) fault(`a program called off came to ${watch.name} afterwards`)
+      if (offAt !== undefined && change.at > offAt) fault(`a cancelled program came to ${watch.name} afterwards`)
     }
     const memory = watch.memory()
     for (const record of watch.finished) {

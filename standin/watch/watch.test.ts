@@ -215,6 +215,15 @@ describe('the watch', () => {
     expect(watch.glass().face!.total.time).not.toBe(face!.total.time)
   })
 
+  it('is off still, and as wrong in its clock, when its program was ended and begun again', async () => {
+    watch.hand({ do: 'clock', off: -3_600_000 })
+    watch.hand({ do: 'power', on: false })
+    watch.stop()
+    watch = begin()
+    expect(watch.glass()).toMatchObject({ isOn: false, clockOff: -3_600_000 })
+    await expect(listSlots(exchange)).rejects.toThrow(SilentError)
+  })
+
   it('has a clock that may be wrong, and dates by it', async () => {
     watch.hand({ do: 'clock', off: -3_600_000 })
     const hello = (await exchange({ kind: 'hello' })) as Answer & { kind: 'hello' }

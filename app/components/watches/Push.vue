@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PushPlan, TransferState } from '~~/shared/api'
-import { actWords } from '~/watches/words'
+import { actWords, pushedWords } from '~/watches/words'
 
 /** What pushing by the athlete's schools would do, shown before it is done. */
 const props = defineProps<{ watchId: string }>()
@@ -21,17 +21,12 @@ const push = () =>
         method: 'POST',
         body: { digest: plan.value!.digest },
       })
-      let arrived = 0
+      const ends: (TransferState['state'] | undefined)[] = []
       for (const transfer of transfers) {
         await wrist.follow(transfer)
-        if (wrist.transfer?.state === 'done') arrived++
+        ends.push(wrist.transfer?.state)
       }
-      said.value =
-        transfers.length === 0
-          ? 'Done.'
-          : arrived === transfers.length
-            ? `${arrived} sent.`
-            : `${arrived} of ${transfers.length} sent; the rest can be gone on with.`
+      said.value = pushedWords(ends)
     } finally {
       plan.value = null
       emit('pushed')

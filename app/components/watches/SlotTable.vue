@@ -16,7 +16,7 @@ defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotR
           <th>Slot</th>
           <th>Should hold</th>
           <th>Holds</th>
-          <th>Standing</th>
+          <th>Status</th>
           <th><span class="hidden-text">Actions</span></th>
         </tr>
       </thead>

@@ -48,13 +48,13 @@ export class CancelledError extends Error {}
 export class LeaseLostError extends Error {}
 
 function obey(leave: Leave): void {
-  if (leave === 'cancelled') throw new CancelledError('called off')
+  if (leave === 'cancelled') throw new CancelledError('cancelled')
   if (leave === 'lost') throw new LeaseLostError('another server speaks with the watch now')
 }
 const mustHold = (held: boolean): void => obey(held ? 'go-on' : 'lost')
 
 /**
- * Whether a program called off had become visible before, by a server that stopped right behind its commit.
+ * Whether a cancelled program had become visible before, by a server that stopped right behind its commit.
  *
  * Trap: the question counts above every frame of before, so that no late commit can still land once it is answered.
  */

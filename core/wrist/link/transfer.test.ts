@@ -94,6 +94,15 @@ describe('a transfer over a link that fails', () => {
     )
   })
 
+  it('takes a chunk that comes again in the middle of a sending once', async () => {
+    const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
+    const chunk = { kind: 'chunk', digest: 'f'.repeat(64), offset: 0, bytes: btoa('abc') } as const
+    await link.exchange({ kind: 'offer', slot: 2, digest: chunk.digest, size: 9, expects: 0 })
+    expect(await link.exchange(chunk)).toEqual({ kind: 'ack', have: 3 })
+    expect(await link.exchange(chunk)).toEqual({ kind: 'ack', have: 3 })
+    expect(await link.exchange({ ...chunk, offset: 3 })).toEqual({ kind: 'ack', have: 6 })
+  })
+
   it('refuses a stale generation, a busy slot, a missing slot and bytes with another digest, and says why', async () => {
     const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
     await sendProgram(link.exchange, small, 1, 0)
@@ -158,6 +167,16 @@ describe('a transfer over a link that fails', () => {
     expect(await readBack(link.exchange, 2)).toEqual({ generation: 0, digest: null, program: null })
   })
 
+  it('does not believe what is read back where its bytes are others than the watch states', async () => {
+    const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
+    await sendProgram(link.exchange, small, 1, 0)
+    const lying: Exchange = async request => {
+      const answer = await link.exchange(request)
+      return answer.kind === 'read' ? { ...answer, digest: 'f'.repeat(64) } : answer
+    }
+    await expect(readBack(lying, 1)).rejects.toThrow('has not the digest')
+  })
+
   it('brings a recording home over cuts and frees it only when it is stored', async () => {
     const recording: Recording = {
       format: 'agonis.recording',
@@ -181,6 +200,8 @@ describe('a transfer over a link that fails', () => {
     }
     expect(taken).toEqual(recording)
     link.watch.left = Infinity
+    expect(await listRecords(link.exchange)).toHaveLength(1)
+    await expect(freeRecording(link.exchange, { ...state!, digest: 'f'.repeat(64) })).rejects.toMatchObject({ why: 'digest' })
     expect(await listRecords(link.exchange)).toHaveLength(1)
     await freeRecording(link.exchange, state!)
     expect(await listRecords(link.exchange)).toEqual([])

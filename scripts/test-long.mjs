@@ -1,0 +1,47 @@
+/**
+ * npm run test:long: what takes longer than a change should wait for. Laws on cases drawn afresh, simulated sendings from
+ * thousands of seeds, and every breakage found. `SEEDS` and `LAW_SEED` may be given. Says at the end what it did not get to.
+ */
+import { spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { ensureCommandLine, ensurePackages } from './prepare.mjs'
+
+const root = fileURLToPath(new URL('..', import.meta.url))
+const { SEEDS = '20000', LAW_SEED = 'random' } = process.env
+
+const parts = [
+  ['laws on fresh draws', 'npx', ['vitest', 'run', '--project', 'core', 'core'], { LAW_SEED }],
+  [
+    `simulated sendings from ${SEEDS} seeds`,
+    'npx',
+    ['vitest', 'run', '--project', 'core', 'standin/simulation', '--testTimeout=7200000'],
+    { SEEDS },
+  ],
+  ['breakages', 'node', ['scripts/breakages.mjs'], {}],
+]
+
+ensurePackages()
+await ensureCommandLine()
+const said = []
+let isInterrupted = false
+process.on('SIGINT', () => (isInterrupted = true))
+for (const [title, command, args, env] of parts) {
+  if (isInterrupted) {
+    said.push(['skipped', title])
+    continue
+  }
+  console.log(`\n== ${title}`)
+  const begun = Date.now()
+  const { status, signal } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  })
+  const minutes = ((Date.now() - begun) / 60_000).toFixed(1)
+  if (signal) isInterrupted = true
+  said.push([signal ? 'interrupted' : status === 0 ? 'passed' : 'failed', `${title}, ${minutes} min`])
+}
+console.log(`\n${said.map(([result, title]) => `${result.padEnd(11)} ${title}`).join('\n')}`)
+const count = result => said.filter(([own]) => own === result).length
+console.log(`${count('passed')} passed, ${said.length - count('passed')} failed or not done`)
+process.exit(count('passed') === said.length ? 0 : 1)

@@ -1,0 +1,90 @@
+import type { Page } from '@playwright/test'
+import { expect, newSession, test } from './page'
+
+type Planned = { id: string; day: string; title: string }[]
+
+const dayOf = (app: Page, index: number) => app.locator('.week > li').nth(index)
+const isoOf = async (app: Page, index: number) => (await dayOf(app, index).getAttribute('data-day'))!
+
+async function planned(app: Page, title: string): Promise<string | undefined> {
+  const [from, to] = [await isoOf(app, 0), await isoOf(app, 6)]
+  const rows = (await (await app.request.get(`/api/plan?from=${from}&to=${to}`)).json()) as Planned
+  return rows.find(row => row.title === title)?.day
+}
+
+test('an entry dragged to another day is kept there', async ({ app }) => {
+  await app.goto('/weeks')
+  const days = app.locator('.week > li')
+  await expect(days).toHaveCount(7)
+  const { rows } = (await (await app.request.get('/api/sessions?limit=1&search=Quay')).json()) as { rows: { id: string; title: string }[] }
+  const { id: session, title } = rows[0]!
+  expect((await app.request.post('/api/plan', { data: { session, day: await isoOf(app, 2) } })).ok()).toBe(true)
+  await app.reload()
+  const entry = dayOf(app, 2).locator('[data-test=entry]', { hasText: title })
+  await expect(entry).toBeVisible()
+  const target = 3
+  const [start, end] = [(await entry.boundingBox())!, (await dayOf(app, target).locator('.entries').boundingBox())!]
+  const answered = app.waitForResponse(response => response.request().method() === 'PUT' && response.url().includes('/api/plan/'))
+  await app.mouse.move(start.x + start.width - 12, start.y + 8)
+  await app.mouse.down()
+  await app.mouse.move(end.x + 20, end.y + 4, { steps: 12 })
+  await app.mouse.move(end.x + 24, end.y + 6, { steps: 4 })
+  await app.mouse.up()
+  expect((await answered).ok()).toBe(true)
+  expect(await planned(app, title)).toBe(await isoOf(app, target))
+  await app.reload()
+  await expect(dayOf(app, target).locator('[data-test=entry]', { hasText: title })).toBeVisible()
+})
+
+test('a week begins on the weekday the athlete has set', async ({ app }) => {
+  await app.goto('/weeks')
+  const { number, athlete } = (await (await app.request.get('/api/me')).json()) as { number: number; athlete: Record<string, unknown> }
+  const keep = async (base: number, weekStart: number) =>
+    (await (await app.request.put('/api/me', { data: { document: { ...athlete, weekStart }, base } })).json()) as { number: number }
+  const set = await keep(number, 7)
+  await app.reload()
+  await expect(dayOf(app, 0).locator('h2')).toContainText('Sunday')
+  await expect(dayOf(app, 6).locator('h2')).toContainText('Saturday')
+  await keep(set.number, 1)
+  await app.reload()
+  await expect(dayOf(app, 0).locator('h2')).toContainText('Monday')
+})
+
+test('the page warns before it goes while words are kept nowhere', async ({ app }) => {
+  await newSession(app)
+  await app.evaluate(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    }
+  })
+  await app.route('**/api/**', route => route.abort())
+  await app.keyboard.type('10:00 easy')
+  await expect(app.locator('[data-test=keeping]')).not.toContainText('kept,')
+  const warned = app.waitForEvent('dialog')
+  await app.close({ runBeforeUnload: true })
+  const dialog = await warned
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.accept()
+})
+
+for (const [before, now] of [
+  ['/wrist?watch=drawer', '/watches?watch=drawer'],
+  ['/reckoner', '/calculator'],
+  ['/watch', '/standin'],
+  ['/watch/drawer', '/standin/drawer'],
+])
+  test(`a kept link to ${before} leads to ${now}`, async ({ app }) => {
+    const response = await app.request.get(before!, { maxRedirects: 0 })
+    expect(response.headers().location).toBe(now)
+  })
+
+test('a new session asks for nothing that is not there', async ({ app }) => {
+  const missing: string[] = []
+  app.on('response', response => {
+    if (response.status() === 404) missing.push(response.url())
+  })
+  await newSession(app)
+  await app.keyboard.type('10:00 easy')
+  await expect(app.locator('[data-test=keeping]')).toContainText('kept,')
+  expect(missing).toEqual([])
+})

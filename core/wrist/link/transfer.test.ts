@@ -107,6 +107,7 @@ describe('a transfer over a link that fails', () => {
     const link = linked(emptyMemory('w1', 'i1', 'all-sport', 2))
     await sendProgram(link.exchange, small, 1, 0)
     await expect(sendProgram(link.exchange, other, 1, 0)).rejects.toMatchObject({ why: 'stale' })
+    expect(await link.exchange({ kind: 'offer', slot: 1, digest: 'e'.repeat(64), size: 3, expects: 7 })).toMatchObject({ why: 'stale' })
     link.watch.memory = { ...link.watch.memory, running: 1 }
     await expect(sendProgram(link.exchange, other, 1, 1)).rejects.toMatchObject({ why: 'busy' })
     await expect(removeProgram(link.exchange, 1, 1)).rejects.toMatchObject({ why: 'busy' })

@@ -4,8 +4,8 @@ import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { setTimeout as pause } from 'node:timers/promises'
 import { ended, freePort, startCluster } from './cluster.mjs'
+import { untilAnswers } from './until-answers.mjs'
 
 export const root = fileURLToPath(new URL('..', import.meta.url))
 
@@ -35,25 +35,6 @@ function child(args, env, quiet) {
   })
 }
 
-/** Waits as long as the program runs, and says what it waits for when that takes a while. */
-async function untilAnswers(url, headers, process_, what, quiet) {
-  const begun = Date.now()
-  let said = begun
-  for (;;) {
-    if (process_.exitCode !== null || process_.signalCode !== null)
-      throw new Error(`${what} stopped before it answered (${process_.signalCode ?? `code ${process_.exitCode}`}).`)
-    try {
-      await fetch(url, { headers })
-      return
-    } catch {
-      await pause(50)
-    }
-    if (quiet || Date.now() - said < 5000) continue
-    said = Date.now()
-    console.log(`Waiting for ${what[0].toLowerCase()}${what.slice(1)}, ${Math.round((said - begun) / 1000)} s so far.`)
-  }
-}
-
 /**
  * Starts the whole of it.
  *
@@ -63,6 +44,7 @@ async function untilAnswers(url, headers, process_, what, quiet) {
  */
 export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = false }) {
   const running = []
+  const saying = quiet ? { say: () => {} } : {}
   const stop = async () => {
     for (const end of running.splice(0).reverse()) await end()
   }
@@ -81,7 +63,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
       true,
     )
     running.push(() => ended(standin))
-    await untilAnswers(`${standinUrl}/`, {}, standin, 'The stand-in watch', quiet)
+    await untilAnswers(`${standinUrl}/`, standin, 'The stand-in watch', saying)
     const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
@@ -99,7 +81,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     )
     running.push(() => ended(server))
     const address = `http://127.0.0.1:${serverPort}`
-    await untilAnswers(`${address}/api/me`, {}, server, 'The server', quiet)
+    await untilAnswers(`${address}/api/me`, server, 'The server', saying)
     return { address, databaseUrl: DATABASE_URL, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
   } catch (error) {
     await stop()

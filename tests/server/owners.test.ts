@@ -130,8 +130,8 @@ describe('row-level security itself', () => {
     await newSession(gone, '10:00')
     await database.execute(sql`delete from account where id = ${gone.owner}`)
     const [left] = await database.execute<{ count: number }>(
-      sql`select (select count(*) from session where owner_id = ` +
-        `${gone.owner})::int + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
+      sql`select (select count(*) from session where owner_id = ${gone.owner})::int
+        + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
     )
     expect(left!.count).toBe(0)
   })

@@ -1,0 +1,6 @@
+export function untilAnswers(
+  url: string,
+  program: { exitCode: number | null; signalCode: string | null },
+  what: string,
+  saying?: { say?: (words: string) => void; sayEvery?: number },
+): Promise<void>

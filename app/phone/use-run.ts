@@ -3,6 +3,7 @@ import { resumeAt } from '~~/core/sensors/position'
 import type { SensorState } from '~~/core/sensors/collect'
 import { hearFix, hearSensor, readingOf, silentSensors } from '~~/core/sensors/collect'
 import type { SensorMessage } from '~~/core/sensors/gatt'
+import type { Athlete } from '~~/core/athlete/athlete'
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { StepPosition } from '~~/core/wrist/program/program'
 import { stepAt } from '~~/core/wrist/engine/cursor'
@@ -25,7 +26,7 @@ import { keepWaiting } from './store'
 const gapWorthAWord = 8
 
 /** A session run for real on this phone: clock, sensors, engine, voice and journal. */
-export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Athlete, onFinished: () => void) {
+export function usePhoneRun(athlete: () => Athlete, onFinished: () => void) {
   const run = shallowRef<Run | null>(null)
   const said = ref<string | null>(null)
   const gap = ref('')
@@ -103,7 +104,7 @@ export function usePhoneRun(athlete: () => import('~~/core/athlete/athlete').Ath
     const away = t - current.state.t
     if (away > gapWorthAWord)
       gap.value =
-        `This browser slept for ` + `${Math.round(away)} s: the time went on, and the track is joined straight once the position is back.`
+        `This browser slept for ${Math.round(away)} s: ` + 'the time went on, and the track is joined straight once the position is back.'
     if (away > 0) take({ kind: 'reading', ...readingOf(sensors, t, placeNow()?.kind) })
     ticker = setTimeout(tick, 1000)
   }

@@ -10,20 +10,18 @@ interface EndFacts {
   isOpen: boolean
   /** A target can change over it, since the way to it is known all along. */
   isLinear: boolean
-  /** It says its own metres. */
-  saysMetres: boolean
   /** Which sensor must be heard for it to come. */
   needs: 'position' | 'heart-rate' | 'power' | null
 }
 
 export const endKinds: Readonly<Record<End['on'], EndFacts>> = {
-  'time': { isOpen: false, isLinear: true, saysMetres: false, needs: null },
-  'distance': { isOpen: false, isLinear: true, saysMetres: true, needs: 'position' },
-  'press': { isOpen: true, isLinear: false, saysMetres: false, needs: null },
-  'heart-rate': { isOpen: true, isLinear: false, saysMetres: false, needs: 'heart-rate' },
-  'energy': { isOpen: false, isLinear: false, saysMetres: false, needs: 'power' },
-  'send-off': { isOpen: false, isLinear: false, saysMetres: true, needs: 'position' },
-  'first': { isOpen: false, isLinear: false, saysMetres: false, needs: null },
+  'time': { isOpen: false, isLinear: true, needs: null },
+  'distance': { isOpen: false, isLinear: true, needs: 'position' },
+  'press': { isOpen: true, isLinear: false, needs: null },
+  'heart-rate': { isOpen: true, isLinear: false, needs: 'heart-rate' },
+  'energy': { isOpen: false, isLinear: false, needs: 'power' },
+  'send-off': { isOpen: false, isLinear: false, needs: 'position' },
+  'first': { isOpen: false, isLinear: false, needs: null },
 }
 
 /** Whether nobody can say beforehand when an end comes. */

@@ -24,13 +24,11 @@ export interface SportFacts {
   raceExponent: number
   /** Room of the band school `even`, in seconds of a pace to each side. */
   evenSeconds: number
-  /** A bare number from here on is metres; null where it never is. */
-  bareMetresFrom: number | null
   /** Whether hills change what a speed costs on foot. */
   isOnFoot: boolean
   /** The track type in GPX. */
   gpxType: string
-  /** Words that tell the sport of a text that names none, in the order they are tried. */
+  /** Words that tell the sport of a text that names none, each by itself. */
   signs: readonly RegExp[]
 }
 
@@ -50,20 +48,12 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
     places: ['pool', 'open-water'],
     raceExponent: 1.03,
     evenSeconds: 3,
-    bareMetresFrom: 25,
     isOnFoot: false,
     gpxType: 'swimming',
     signs: [
-      new RegExp(
-        [
-          /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\bfly\b|\bopen[\s-]water\b/,
-          /\b(?:kick|pull buoy|paddles|medley|IM|swim|catch-up|fins|send[\s-]?off|lengths)\b/,
-          /\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b/,
-        ]
-          .map(pattern => pattern.source)
-          .join('|'),
-        'i',
-      ),
+      /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\bfly\b|\bopen[\s-]water\b/i,
+      /\b(?:kick|pull buoy|paddles|medley|IM|swim|catch-up|fins|send[\s-]?off|lengths)\b/i,
+      /\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b/i,
       /\d\s*(?:m|yd)?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i,
     ],
   },
@@ -80,19 +70,11 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
     places: ['outdoors', 'trainer', 'road', 'trail'],
     raceExponent: 1.05,
     evenSeconds: 5,
-    bareMetresFrom: null,
     isOnFoot: false,
     gpxType: 'cycling',
     signs: [
-      new RegExp(
-        [
-          /\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b/,
-          /\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/,
-        ]
-          .map(pattern => pattern.source)
-          .join('|'),
-        'i',
-      ),
+      /\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b/i,
+      /\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i,
     ],
   },
   run: {
@@ -108,7 +90,6 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
     places: ['road', 'trail', 'track', 'treadmill'],
     raceExponent: 1.06,
     evenSeconds: 5,
-    bareMetresFrom: 100,
     isOnFoot: true,
     gpxType: 'running',
     signs: [],

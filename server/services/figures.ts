@@ -42,10 +42,11 @@ async function reckonAnew(tx: OwnerTransaction, standpoint: Standpoint, ids: rea
  * Reckons sessions anew whose figures were made by other numbers than today's: marks grow old, and the athlete saves new ones.
  *
  * @param ids the sessions that are shown now
+ * @param withOthers some of those that are not shown too, where all of them are put in order by their figures
  * @returns whether any figures have changed
  */
-export async function refreshFigures(tx: OwnerTransaction, ids: readonly string[]): Promise<boolean> {
+export async function refreshFigures(tx: OwnerTransaction, ids: readonly string[], withOthers = false): Promise<boolean> {
   const standpoint = await currentStandpoint(tx)
   const isShownAnew = ids.length > 0 && (await reckonAnew(tx, standpoint, ids))
-  return (await reckonAnew(tx, standpoint, null)) || isShownAnew
+  return (withOthers && (await reckonAnew(tx, standpoint, null))) || isShownAnew
 }

@@ -12,6 +12,8 @@ import { loadWatch } from './watch'
 export interface FittedSession extends Fitting {
   kept: KeptWatch
   revision: number
+  /** Of the program. */
+  digest: string
   here: Record<string, string>
 }
 
@@ -39,12 +41,8 @@ export async function fitterFor(
     const { document, number } = await loadSession(tx, sessionId)
     const here = hereOf.get(sessionId) ?? {}
     const taken = name === undefined ? held.filter(other => other.sessionId !== sessionId).map(other => other.name) : []
-    return {
-      kept,
-      revision: number,
-      here,
-      ...fit(document, kept.profile, standpoint, { choices: { here, standing: kept.standing }, taken, name }),
-    }
+    const fitting = fit(document, kept.profile, standpoint, { choices: { here, standing: kept.standing }, taken, name })
+    return { kept, revision: number, here, digest: digestOf(fitting.program), ...fitting }
   }
 }
 
@@ -55,8 +53,8 @@ export async function fitSession(tx: OwnerTransaction, watchId: string, sessionI
 
 /** The look before sending, as the screens show it. */
 export async function previewFit(tx: OwnerTransaction, watchId: string, sessionId: string): Promise<FitPreview> {
-  const { losses, fits, program: made, here } = await fitSession(tx, watchId, sessionId)
-  return { losses, fits, program: made, digest: digestOf(made), here }
+  const { losses, fits, program: made, digest, here } = await fitSession(tx, watchId, sessionId)
+  return { losses, fits, program: made, digest, here }
 }
 
 /** Keeps what the athlete chose instead of losses of this session on this watch; an empty choice takes the usual way again. */

@@ -51,9 +51,8 @@ async function ask(
   const programs = new Map<string, FittedSession>()
   for (const one of wanted(question)) {
     const made = await fitFor(one.session, nameFor(question, one))
-    const digest = digestOf(made.program)
-    fitted.set(one, { digest, fits: made.fits })
-    programs.set(digest, made)
+    fitted.set(one, { digest: made.digest, fits: made.fits })
+    programs.set(made.digest, made)
   }
   return { ...question, programs, fitted: one => fitted.get(one)! }
 }

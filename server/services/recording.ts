@@ -47,6 +47,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   if (fault) throw new Problem(422, `The recording is not sound: ${fault}.`, 'recording.samples', 'Send it again from the watch.')
   const taken = validated.value
   const { samples, marks, program: programDigest } = taken
+  const digest = digestOf(taken)
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
   if (program) await keepProgram(tx, program, { sessionId: origin.sessionId ?? null, revision: origin.revision ?? null })
@@ -54,7 +55,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const [row] = await tx
     .insert(recording)
     .values({
-      digest: digestOf(taken),
+      digest,
       title: program?.name ?? 'Without a plan',
       sport: taken.sport,
       startedAt: new Date(Date.parse(taken.startedAt) - clockAhead * 1000),
@@ -72,10 +73,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     .onConflictDoNothing()
     .returning({ id: recording.id })
   if (!row) {
-    const [known] = await tx
-      .select({ id: recording.id })
-      .from(recording)
-      .where(eq(recording.digest, digestOf(taken)))
+    const [known] = await tx.select({ id: recording.id }).from(recording).where(eq(recording.digest, digest))
     return known!.id
   }
   for (let at = 0; at < marks.length; at += 2000) {

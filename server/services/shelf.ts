@@ -73,6 +73,7 @@ export async function listSessions(
   const isStale = await refreshFigures(
     tx,
     found.map(row => row.id),
+    true,
   )
   const rows = isStale ? await page() : found
   const [count] = await tx

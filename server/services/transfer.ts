@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray } from 'drizzle-orm'
 import { CancelledError, carrySending } from '../../core/wrist/link/desk'
-import { canonicalBytes, digestOf } from '../../core/wrist/program/digest'
+import { canonicalBytes } from '../../core/wrist/program/digest'
 import type { Loss } from '../../core/wrist/fit/fit'
 import type { Program } from '../../core/wrist/program/program'
 import { greet, listSlots } from '../../core/wrist/link/transfer'
@@ -95,7 +95,8 @@ export interface SendingAsk {
 /** Begins to send a session to a watch; the sending goes on by itself and can be followed, cancelled and resumed. */
 export async function startTransfer(database: Database, owner: string, ask: SendingAsk): Promise<TransferState & { losses: Loss[] }> {
   const { watchId, sessionId } = ask
-  const { kept, revision, program, losses, fits } = ask.fitted ?? (await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId)))
+  const { kept, revision, program, digest, losses, fits } =
+    ask.fitted ?? (await asOwner(database, owner, tx => fitSession(tx, watchId, sessionId)))
   if (!fits) {
     throw new Problem(
       422,
@@ -105,7 +106,6 @@ export async function startTransfer(database: Database, owner: string, ask: Send
       { losses },
     )
   }
-  const digest = digestOf(program)
   if (ask.digest !== undefined && ask.digest !== digest) {
     throw new Problem(
       409,
@@ -153,14 +153,14 @@ async function loadTransfer(tx: OwnerTransaction, id: string): Promise<Sending> 
   return { ...row.transfer, program: JSON.parse(row.document) as Program }
 }
 
-/** Goes on with a sending that stopped. */
-export async function resumeTransfer(database: Database, owner: string, id: string): Promise<TransferState> {
+/** Puts a sending that is not at its end on its way again. */
+async function sendOn(database: Database, owner: string, id: string, values: Partial<TransferRecord>): Promise<TransferState> {
   const row = await asOwner(database, owner, async tx => {
     const current = await loadTransfer(tx, id)
     if (current.state === 'done' || current.state === 'cancelled') return current
     const [next] = await tx
       .update(transfer)
-      .set({ state: 'sending', problem: null, updatedAt: new Date() })
+      .set({ ...values, state: 'sending', updatedAt: new Date() })
       .where(eq(transfer.id, id))
       .returning()
     return { ...next!, program: current.program }
@@ -169,24 +169,16 @@ export async function resumeTransfer(database: Database, owner: string, id: stri
   return stateOf(row)
 }
 
+/** Goes on with a sending that stopped. */
+export const resumeTransfer = (database: Database, owner: string, id: string): Promise<TransferState> =>
+  sendOn(database, owner, id, { problem: null })
+
 /**
  * Cancels a sending. It is cancelled once the watch has been asked whether it came too late: then the program is there, and the
  * sending is done after all.
  */
-export async function cancelSending(database: Database, owner: string, id: string): Promise<TransferState> {
-  const row = await asOwner(database, owner, async tx => {
-    const current = await loadTransfer(tx, id)
-    if (current.state === 'done' || current.state === 'cancelled') return current
-    const [next] = await tx
-      .update(transfer)
-      .set({ isCancelled: true, state: 'sending', updatedAt: new Date() })
-      .where(eq(transfer.id, id))
-      .returning()
-    return { ...next!, program: current.program }
-  })
-  if (row.state === 'sending') enqueue(database, owner, row)
-  return stateOf(row)
-}
+export const cancelSending = (database: Database, owner: string, id: string): Promise<TransferState> =>
+  sendOn(database, owner, id, { isCancelled: true })
 
 const isAbandoned = (row: TransferRecord) =>
   row.state === 'sending' && !underWay.has(row.id) && Date.now() - row.updatedAt.getTime() > abandonedAfter

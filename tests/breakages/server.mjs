@@ -105,8 +105,8 @@ export const server = [
   {
     what: 'The same recording is another one each time it comes.',
     file: 'server/services/recording.ts',
-    from: 'digest: digestOf(taken),\n      title',
-    to: 'digest: digestOf({ taken, at: Math.random() }),\n      title',
+    from: 'const digest = digestOf(taken)',
+    to: 'const digest = digestOf({ taken, at: Math.random() })',
     test: glue,
   },
 ]

@@ -82,6 +82,10 @@ export const sheetExtensions = (host: SheetHost): Extension[] => [
   placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
   EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
   EditorView.domEventHandlers({
+    /** A dialog that closes gives the focus back without the caret, and until there is one in the words, what is typed goes nowhere. */
+    focus(_event, view) {
+      if (!view.contentDOM.contains(document.getSelection()?.focusNode ?? null)) view.focus()
+    },
     paste(event) {
       const words = event.clipboardData?.getData('text/plain') ?? ''
       if (isMessage(words, host.standpoint())) host.pasted(words)

@@ -14,8 +14,11 @@ export async function useOpened() {
   const openedId = ref('')
 
   async function openNamed(wanted: string, isNamed: boolean) {
-    shelf.show(await keeping.open(wanted))
-    history.value = await keptHistory(wanted)
+    const past = await keptHistory(wanted)
+    const { kept, isShown } = await keeping.open(wanted)
+    if (!isShown) return
+    shelf.show(kept)
+    history.value = past
     openedId.value = wanted
     rememberOnDesk(wanted)
     if (!isNamed) window.history.replaceState(window.history.state, '', `/desk/${wanted}`)

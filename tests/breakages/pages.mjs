@@ -21,4 +21,18 @@ export const pages = [
     to: '',
     test: 'tests/browser/weeks.spec.ts',
   },
+  {
+    what: 'The desk changes over before the session is read, so that words typed meanwhile go to the wrong one.',
+    file: 'app/desk/opening.ts',
+    from: 'const changesBefore = text.changes',
+    to: 'const changesBefore = text.changes\n    text.id = wanted',
+    test: 'tests/browser/desk.spec.ts',
+  },
+  {
+    what: 'A finder that closes gives the sheet the focus and no caret.',
+    file: 'app/desk/sheet-extensions.ts',
+    from: 'if (!view.contentDOM.contains(document.getSelection()?.focusNode ?? null)) view.focus()',
+    to: 'void view',
+    test: 'tests/browser/finder.spec.ts',
+  },
 ]

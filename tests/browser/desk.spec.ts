@@ -91,6 +91,36 @@ test('words left behind by a tab that was killed come back onto the desk', async
   await expect(kept(app)).toBeVisible()
 })
 
+test('words typed while another session is being opened stay with the session they were typed in', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('title Slow to open\nsport run\n\n10:00')
+  await expect(kept(app)).toBeVisible()
+  const slow = app.url()
+  await newSession(app)
+  await app.keyboard.type('title Typed meanwhile\nsport run\n\n20:00')
+  await expect(kept(app)).toBeVisible()
+  const before = app.url()
+  let letGo = () => {}
+  const held = new Promise<void>(resolve => (letGo = resolve))
+  const asked = app.waitForRequest(`**/api/sessions/${slow.split('/').at(-1)}`)
+  await app.route(`**/api/sessions/${slow.split('/').at(-1)}`, route => held.then(() => route.continue()))
+  await app.keyboard.press('Control+k')
+  await app.keyboard.type('Slow to open')
+  await expect(app.locator('[data-test=found] [role=option]').first()).toHaveText(/session\s*Slow to open/)
+  await app.keyboard.press('Enter')
+  await asked
+  await script(app).click()
+  await app.keyboard.press('Control+End')
+  await app.keyboard.type('\n21:00')
+  letGo()
+  await expect(script(app)).toContainText('title Slow to open')
+  await expect(script(app)).not.toContainText('21:00')
+  await app.goto(before)
+  await expect(script(app)).toContainText('title Typed meanwhile')
+  await expect(script(app)).toContainText('21:00')
+  await expect(kept(app)).toBeVisible()
+})
+
 test('a browser without room says so, and the words still go to the server', async ({ app }) => {
   await newSession(app)
   await app.evaluate(() => {

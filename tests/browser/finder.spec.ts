@@ -44,3 +44,15 @@ test('what is nowhere is said, and leaving goes back to where the caret stood', 
   await app.keyboard.type(', 5 km @ 10k')
   await expect(script(app)).toHaveText(/^10 min easy, 5 km @ 10k/)
 })
+
+test('the caret is back in the words the moment the finder closes, so that no key goes nowhere', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('10 min easy')
+  await app.keyboard.press('Control+k')
+  await expect(app.locator('[data-test=finder]')).toBeFocused()
+  await app.evaluate(() => {
+    document.querySelector('dialog')!.close()
+    document.execCommand('insertText', false, ', 5 km @ 10k')
+  })
+  await expect(script(app)).toHaveText(/^10 min easy, 5 km @ 10k/)
+})

@@ -19,8 +19,8 @@ import { rowInHand, takeRow } from '~/desk/row-in-hand'
 import { setSheet } from '~/desk/sheet'
 import { sheetExtensions } from '~/desk/sheet-extensions'
 
-const props = defineProps<{ history: KeptHistory | null; own: OwnSession[] }>()
-const emit = defineEmits<{ history: [kept: KeptHistory]; refused: [problem: string]; field: [what: 'row' | 'count'] }>()
+const props = defineProps<{ id: string; history: KeptHistory | null; own: OwnSession[] }>()
+const emit = defineEmits<{ history: [id: string, kept: KeptHistory]; refused: [problem: string]; field: [what: 'row' | 'count'] }>()
 
 /** Asked and not handed over by the page, so that nothing of the page need be drawn before the sheet is. */
 const text = useDeskTextStore()
@@ -80,7 +80,7 @@ function rememberHistory() {
   historyTimer = setTimeout(tellHistory, keepHistoryAfter)
 }
 function tellHistory() {
-  if (view) emit('history', { doc: view.state.doc.toString(), state: view.state.toJSON({ history: historyField }) })
+  if (view) emit('history', props.id, { doc: view.state.doc.toString(), state: view.state.toJSON({ history: historyField }) })
 }
 
 const editContext = {
@@ -142,7 +142,7 @@ onBeforeUnmount(() => {
 watch(
   () => text.script,
   words => {
-    if (view && view.state.doc.toString() !== words) rewrite(view, words)
+    if (view && text.id === props.id && view.state.doc.toString() !== words) rewrite(view, words)
   },
 )
 watch(() => [desk.rows, desk.reading], refresh)

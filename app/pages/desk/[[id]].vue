@@ -78,14 +78,15 @@ const { problem, history, openedId } = await useOpened()
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
-        v-if="openedId !== ''"
+        v-if="openedId !== '' && openedId === text.id"
+        :id="openedId"
         :key="openedId"
         ref="editor"
         :history="history"
         :own="own"
         @refused="(why: string) => (refused = why)"
         @field="panel?.focus()"
-        @history="kept => keepHistory(openedId, kept)" />
+        @history="keepHistory" />
       <DeskSourceDrawer
         v-if="text.source"
         :source="text.source"

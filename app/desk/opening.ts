@@ -1,0 +1,80 @@
+import type { KeptSession } from '~~/shared/api'
+import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from './draft'
+import type { KeptWords } from './keeping'
+import type { Saving } from './saving'
+import { isAlive, ownTab } from './tab'
+
+/** A session as it was opened: what the server keeps of it, and whether it is what the desk shows now. */
+export interface Opened {
+  kept: KeptSession | null
+  isShown: boolean
+}
+
+/** A draft by a tab that is gone and says something else than what is kept. */
+async function leftBehind(wanted: string, tab: string, kept: string | undefined) {
+  for (const left of draftsOf(wanted)) {
+    if (left.tab === tab || (left.tab !== '' && (await isAlive(left.tab)))) continue
+    if (left.script !== kept && left.script.trim() !== '') return left
+    clearDraft(wanted, left.tab)
+  }
+  return null
+}
+
+/** What the server keeps of a session; null where it cannot know it, or cannot be asked and a draft will do. */
+async function loadKept(wanted: string, tab: string): Promise<KeptSession | null> {
+  if (isFresh(wanted)) return null
+  return api<KeptSession>(`/sessions/${wanted}`).catch((error: unknown) => {
+    const told = toldOf(error)
+    const hasDraft = keptDraft(wanted, tab) !== null || draftsOf(wanted).length > 0
+    if (hasDraft && (told.status === 404 || told.status === 0)) return null
+    throw error
+  })
+}
+
+/**
+ * Opens sessions on the desk: the newest words, of the server or of a draft.
+ *
+ * Reading takes time, and the words before stand open to typing meanwhile. So the desk changes over in one go, after
+ * everything is read: what was typed until then belongs to the session before, or, where the same one is opened again, wins.
+ */
+export function useOpening(words: KeptWords, saving: Saving) {
+  const { text, base, keeping } = words
+  let wantedNow = ''
+
+  function show(wanted: string, kept: KeptSession | null, left: Awaited<ReturnType<typeof leftBehind>>) {
+    text.id = wanted
+    const own = keptDraft(wanted, words.tab)
+    const first = own ?? left
+    if (!first || first.script === kept?.script) {
+      if (own) clearDraft(wanted, words.tab)
+      return kept ? words.take(kept) : words.clear()
+    }
+    text.show(first)
+    base.value = first.base
+    keepDraft(wanted, words.tab, words.draft())
+    if (!own && left) clearDraft(wanted, left.tab)
+    if (own && left && left.script !== own.script) {
+      keeping.value = { state: 'differs', theirs: { script: left.script, number: left.base, source: left.source, tab: left.tab } }
+      return
+    }
+    keeping.value = { state: 'here', why: 'not there yet' }
+    saving.schedule(0)
+  }
+
+  return async function open(wanted: string): Promise<Opened> {
+    wantedNow = wanted
+    await saving.flush()
+    words.tab = await ownTab()
+    const changesBefore = text.changes
+    const kept = await loadKept(wanted, words.tab)
+    const left = await leftBehind(wanted, words.tab, kept?.script)
+    await saving.flush()
+    if (wantedNow !== wanted) return { kept, isShown: false }
+    const isTyped = text.id === wanted && text.changes !== changesBefore
+    if (!isTyped) {
+      saving.stop()
+      show(wanted, kept, left)
+    }
+    return { kept, isShown: true }
+  }
+}

@@ -19,7 +19,7 @@ import { server } from '../tests/breakages/server.mjs'
 import { ensureBuild } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const foundFile = join(root, 'test-results', 'breakages.json')
+const foundFile = join(root, '.data', 'breakages.json')
 const read = path => readFileSync(join(root, path), 'utf8')
 const everything = [
   ...[...core, ...devices, ...screens].map(breakage => ({ ...breakage, project: 'core' })),

@@ -43,6 +43,15 @@ export function ensurePackages() {
   keep('packages', wanted)
 }
 
+/** Writes the types and settings that tests, types and lint go by. */
+export function prepareNuxt() {
+  execFileSync('npx', ['nuxt', 'prepare', '--logLevel', 'silent'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+  })
+}
+
 /** Builds the application where the build is not that of the sources. */
 export function ensureBuild() {
   const wanted = digest(['app', 'core', 'server', 'shared', 'standin', 'docs/formats', 'public', 'nuxt.config.ts', 'package-lock.json'])

@@ -4,7 +4,7 @@
  */
 import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import { ensureCommandLine, ensurePackages } from './prepare.mjs'
+import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const { SEEDS = '20000', LAW_SEED = 'random' } = process.env
@@ -21,7 +21,9 @@ const parts = [
 ]
 
 ensurePackages()
+prepareNuxt()
 await ensureCommandLine()
+ensureBuild()
 const said = []
 let isInterrupted = false
 process.on('SIGINT', () => (isInterrupted = true))

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { join } from 'node:path'
 import { installPackages } from './cluster.mjs'
-import { ensureBuild, ensureCommandLine, ensurePackages } from './prepare.mjs'
+import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const results = join(root, 'test-results')
@@ -46,7 +46,7 @@ try {
   if (!existsSync('/usr/bin/chromium')) installPackages(['chromium'], 'Chromium is missing.')
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
-  run('prepare', 'npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
+  prepareNuxt()
   count(run('lint', 'npm', ['run', '--silent', 'lint']))
   count(run('types', 'npx', ['nuxt', 'typecheck']))
   count(run('types of core and tools', 'npx', ['tsc', '-p', 'tsconfig.core.json']))

@@ -13,37 +13,17 @@ const sayLosses = (losses: readonly Loss[]) =>
   `${losses.length} ${losses.length === 1 ? 'thing' : 'things'} done otherwise: ` +
   losses.map(loss => `${loss.what}: ${loss.instead}`).join('; ')
 
-/** What this phone holds, and its way home: programs taken along, recordings that wait, the athlete as last heard of. */
-export function usePhoneHome() {
+/** What is known on this phone, with or without the server. */
+function useKnownHere() {
   const kept = shallowRef<KeptAthlete>({ number: 0, athlete: unknownAthlete })
   const held = shallowRef<HeldProgram[]>([])
   const waiting = ref(0)
-  const home = ref<string[]>([])
   const shelf = shallowRef<ShelfRow[]>([])
   const isOnline = ref(true)
-  const told = ref('')
-  const { problem, isBusy, guarded } = useGuarded()
-  const athlete = computed(() => kept.value.athlete)
-  const standpointNow = () => standpointAt(kept.value.athlete, kept.value.number, new Date())
 
   async function count() {
     held.value = await heldPrograms()
     waiting.value = (await waitingRecordings()).length
-  }
-
-  /** Recordings go home whenever the server is there; where it is not, they wait and nothing is said to be wrong. */
-  async function bring() {
-    await count()
-    if (waiting.value === 0) return
-    try {
-      home.value = [...(await bringHome()), ...home.value]
-      isOnline.value = true
-    } catch (error) {
-      const failure = toldOf(error)
-      isOnline.value = failure.status !== 0
-      if (isOnline.value) problem.value = failure
-    }
-    await count()
   }
 
   async function loadAthlete() {
@@ -59,6 +39,16 @@ export function usePhoneHome() {
     }
   }
 
+  const standpointNow = () => standpointAt(kept.value.athlete, kept.value.number, new Date())
+  return { kept, held, waiting, shelf, isOnline, count, loadAthlete, standpointNow }
+}
+
+/** Takes sessions along as programs, and lets them go again. */
+function useTakingAlong(
+  { held, count, standpointNow }: ReturnType<typeof useKnownHere>,
+  guarded: ReturnType<typeof useGuarded>['guarded'],
+) {
+  const told = ref('')
   const week = () =>
     guarded(async () => {
       const { taken, problems } = await takeWeek(standpointNow())
@@ -76,29 +66,35 @@ export function usePhoneHome() {
       await holdPrograms(held.value.filter(other => other.slot !== entry.slot))
       await count()
     })
-  async function onBack() {
+  return { told, week, along, leave }
+}
+
+/** What this phone holds, and its way home: programs taken along, recordings that wait, the athlete as last heard of. */
+export function usePhoneHome() {
+  const known = useKnownHere()
+  const { waiting, isOnline, count, loadAthlete } = known
+  const home = ref<string[]>([])
+  const { problem, isBusy, guarded } = useGuarded()
+
+  /** Recordings go home whenever the server is there; where it is not, they wait and nothing is said to be wrong. */
+  async function bring() {
+    await count()
+    if (waiting.value === 0) return
+    try {
+      home.value = [...(await bringHome()), ...home.value]
+      isOnline.value = true
+    } catch (error) {
+      const failure = toldOf(error)
+      isOnline.value = failure.status !== 0
+      if (isOnline.value) problem.value = failure
+    }
+    await count()
+  }
+  useEventListener(window, 'online', async () => {
     await loadAthlete()
     await bring()
-  }
-  useEventListener(window, 'online', onBack)
+  })
 
-  return {
-    athlete,
-    held,
-    waiting,
-    home,
-    shelf,
-    isOnline,
-    told,
-    problem,
-    isBusy,
-    guarded,
-    standpointNow,
-    count,
-    bring,
-    loadAthlete,
-    week,
-    along,
-    leave,
-  }
+  const athlete = computed(() => known.kept.value.athlete)
+  return { ...known, ...useTakingAlong(known, guarded), athlete, home, problem, isBusy, guarded, bring }
 }

@@ -227,6 +227,21 @@ function toggled<T extends Item>(item: T, key: 'off' | 'lastRecovery', value: tr
   return (had ? rest : { ...rest, [key]: value }) as unknown as T
 }
 
+function withRepeat(session: Session, at: Path, item: Item, repeat: Repeat): Edited {
+  if (item.kind !== 'block') return failed('no-count')
+  if (repeat.times !== undefined && (repeat.times < 1 || repeat.times > limits.times))
+    return failed({ code: 'count-out-of-bounds', most: limits.times })
+  const { doubt: _, lastRecovery, ...block } = item
+  const keeps = repeat.times !== undefined && lastRecovery ? { lastRecovery } : {}
+  return { ok: true, session: withItem(session, at, () => [{ ...block, ...keeps, repeat }]), select: at }
+}
+
+function harderCopy(session: Session, at: Path, item: Item, shift: Shift): Edited {
+  const changed = { count: 0 }
+  const copy = harderItem(structuredClone(item), shift, changed)
+  return changed.count > 0 ? place(session, [copy], at, 'after') : failed({ code: 'no-target-of-unit', unit: shift.unit })
+}
+
 /**
  * Carries out one edit. Nothing is changed in place; an edit that does not fit says why.
  *
@@ -266,14 +281,8 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       return item!.kind === 'block'
         ? { ok: true, session: withItem(session, at, () => (item as Block).items), select: at }
         : failed('not-ungroupable')
-    case 'repeat': {
-      if (item!.kind !== 'block') return failed('no-count')
-      if (edit.repeat.times !== undefined && (edit.repeat.times < 1 || edit.repeat.times > limits.times))
-        return failed({ code: 'count-out-of-bounds', most: limits.times })
-      const { doubt: _, lastRecovery, ...block } = item as Block
-      const keeps = edit.repeat.times !== undefined && lastRecovery ? { lastRecovery } : {}
-      return { ok: true, session: withItem(session, at, () => [{ ...block, ...keeps, repeat: edit.repeat }]), select: at }
-    }
+    case 'repeat':
+      return withRepeat(session, at, item!, edit.repeat)
     case 'drop-last': {
       if (item!.kind !== 'block' || item!.repeat.times === undefined) return failed('no-last-recovery')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Block, 'lastRecovery', 'drop')]), select: at }
@@ -282,11 +291,8 @@ export function apply(session: Session, edit: Edit, standpoint: Standpoint): Edi
       if (item!.kind !== 'step' && item!.kind !== 'block') return failed('not-switchable')
       return { ok: true, session: withItem(session, at, () => [toggled(item as Step, 'off', true)]), select: at }
     }
-    case 'harder': {
-      const changed = { count: 0 }
-      const copy = harderItem(structuredClone(item!), edit.shift, changed)
-      return changed.count > 0 ? place(session, [copy], at, 'after') : failed({ code: 'no-target-of-unit', unit: edit.shift.unit })
-    }
+    case 'harder':
+      return harderCopy(session, at, item!, edit.shift)
     case 'end':
       return withEnd(session, at, item!, edit.words, standpoint)
     case 'target':

@@ -124,36 +124,22 @@ function restOf(extensions: unknown): Rest {
   }
 }
 
-/**
- * Reads the tracks of a GPX 1.1 file as one recording. Heart rate, cadence, power and way are found in the extensions of
- * any namespace by their local names; without a way it is measured along the positions. Between two segments is a pause.
- *
- * @param fallback the sport where the file tells none
- */
-export function readRecordingGpx(text: string, fallback: { sport?: SessionSport } = {}): Taken {
-  const sound = XMLValidator.validate(text)
-  if (sound !== true) return { ok: false, problem: `no XML: ${sound.err.msg}`, line: sound.err.line }
-  const parsed = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: '',
-    removeNSPrefix: true,
-    parseTagValue: false,
-    parseAttributeValue: false,
-  }).parse(text) as { gpx?: { trk?: unknown } }
-  const tracks = listed(parsed.gpx?.trk) as {
-    type?: unknown
-    extensions?: unknown
-    trkseg?: { trkpt?: Point | Point[] } | { trkpt?: Point | Point[] }[]
-  }[]
-  const segments = tracks
-    .flatMap(track => listed(track.trkseg))
-    .map(segment => listed(segment.trkpt))
-    .filter(points => points.length > 0)
-  if (segments.length === 0) return { ok: false, problem: 'no track with points in it' }
-  const rest = restOf(tracks[0]!.extensions)
-  const firstTime = segments[0]![0]!.time
-  const start = Date.parse(rest.startedAt ?? String(firstTime ?? ''))
-  if (Number.isNaN(start)) return { ok: false, problem: 'the first point has no time; a route without times is no recording' }
+interface Track {
+  type?: unknown
+  extensions?: unknown
+  trkseg?: { trkpt?: Point | Point[] } | { trkpt?: Point | Point[] }[]
+}
+
+const parserOptions = {
+  ignoreAttributes: false,
+  attributeNamePrefix: '',
+  removeNSPrefix: true,
+  parseTagValue: false,
+  parseAttributeValue: false,
+}
+
+/** The points of all segments as columns, with a pause between two segments; points whose time does not go on are counted and left out. */
+function columnsOf(segments: readonly Point[][], start: number) {
   const t: number[] = []
   const columns = emptyColumns()
   const pauses: Mark[] = []
@@ -175,6 +161,30 @@ export function readRecordingGpx(text: string, fallback: { sport?: SessionSport 
         columns[name].push(numberOf(under(point.extensions, names[name])))
     }
   }
+  return { t, columns, pauses, dropped }
+}
+
+/**
+ * Reads the tracks of a GPX 1.1 file as one recording. Heart rate, cadence, power and way are found in the extensions of
+ * any namespace by their local names; without a way it is measured along the positions. Between two segments is a pause.
+ *
+ * @param fallback the sport where the file tells none
+ */
+export function readRecordingGpx(text: string, fallback: { sport?: SessionSport } = {}): Taken {
+  const sound = XMLValidator.validate(text)
+  if (sound !== true) return { ok: false, problem: `no XML: ${sound.err.msg}`, line: sound.err.line }
+  const parsed = new XMLParser(parserOptions).parse(text) as { gpx?: { trk?: unknown } }
+  const tracks = listed(parsed.gpx?.trk) as Track[]
+  const segments = tracks
+    .flatMap(track => listed(track.trkseg))
+    .map(segment => listed(segment.trkpt))
+    .filter(points => points.length > 0)
+  if (segments.length === 0) return { ok: false, problem: 'no track with points in it' }
+  const rest = restOf(tracks[0]!.extensions)
+  const firstTime = segments[0]![0]!.time
+  const start = Date.parse(rest.startedAt ?? String(firstTime ?? ''))
+  if (Number.isNaN(start)) return { ok: false, problem: 'the first point has no time; a route without times is no recording' }
+  const { t, columns, pauses, dropped } = columnsOf(segments, start)
   if (t.length === 0) return { ok: false, problem: 'no point has a time that goes on from the one before' }
   return {
     ok: true,

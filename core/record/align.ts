@@ -72,15 +72,11 @@ function reopen(opened: Opened[], mark: Mark): void {
   }
 }
 
-/**
- * The stretches that the engine's own marks cut a recording into, in order. A step taken back by `back` goes on as if
- * it had not ended. Empty when the recording has no step marks.
- */
-export function alignByMarks(recording: Recording): RecordedStep[] {
+/** Goes through the marks in order and keeps what each step went through. */
+function openedBy(marks: readonly Mark[], end: number): Opened[] {
   const opened: Opened[] = []
   let byHand: 'press' | 'skip' | null = null
   let pausedAt: number | null = null
-  const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
   const close = (t: number, how: RecordedStep['endedBy']) => {
     const last = opened.at(-1)
     if (last && last.to === null) {
@@ -88,7 +84,11 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
       last.endedBy = how
     }
   }
-  for (const mark of recording.marks) {
+  const resume = (t: number) => {
+    if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: t })
+    pausedAt = null
+  }
+  for (const mark of marks) {
     switch (mark.kind) {
       case 'press':
       case 'skip':
@@ -109,15 +109,13 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
         pausedAt = mark.t
         break
       case 'resume':
-        if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
-        pausedAt = null
+        resume(mark.t)
         break
       case 'ceiling':
         if (opened.length > 0) opened.at(-1)!.ceilings++
         break
       case 'stop':
-        if (pausedAt !== null) opened.at(-1)?.pauses.push({ from: pausedAt, to: mark.t })
-        pausedAt = null
+        resume(mark.t)
         close(mark.t, byHand ?? 'stop')
         break
       case 'lap':
@@ -126,7 +124,18 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
     }
   }
   close(end, 'stop')
-  return opened.map((entry): RecordedStep => {
+  return opened
+}
+
+/**
+ * The stretches that the engine's own marks cut a recording into, in order. A step taken back by `back` goes on as if
+ * it had not ended. Empty when the recording has no step marks.
+ *
+ * @returns times in elapsed seconds, `metres` without those made in pauses
+ */
+export function alignByMarks(recording: Recording): RecordedStep[] {
+  const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
+  return openedBy(recording.marks, end).map((entry): RecordedStep => {
     const to = entry.to ?? end
     const first = firstAfter(recording.samples.t, entry.from)
     const last = firstAfter(recording.samples.t, to) - 1

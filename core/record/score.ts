@@ -206,6 +206,65 @@ function scoreStretch(recording: Recording, planned: Planned, recordedStep: Reco
   }
 }
 
+/** What is said where nothing tells which part of a recording was which step. */
+function notAligned(planned: readonly Planned[], { samples }: Recording): Score {
+  return {
+    basis: 'none',
+    confidence: 0,
+    steps: planned.map(({ path, round }) => ({ path, round, status: 'unknown', ...nothing })),
+    totals: {
+      seconds: round1(samples.t.at(-1) ?? 0),
+      metres: samples.metres.findLast(value => value !== null) ?? null,
+      held: null,
+      done: 0,
+      planned: planned.length,
+    },
+  }
+}
+
+/** Each recorded step judged by its planned one, in the order they were done; then the planned ones that were left out. */
+function besidePlan(
+  program: Program,
+  recording: Recording,
+  recordedSteps: readonly RecordedStep[],
+  planned: readonly Planned[],
+): ScoredStep[] {
+  const left = new Map(planned.map(entry => [key(entry.path, entry.round), entry]))
+  const byPath = new Map(planned.map(entry => [entry.path, entry]))
+  const steps = recordedSteps.map((recordedStep): ScoredStep => {
+    const { path, round } = recordedStep
+    const template = left.get(key(path, round)) ?? byPath.get(path)
+    left.delete(key(path, round))
+    if (template) return scoreStretch(recording, { ...template, round }, recordedStep, program.smoothingSeconds)
+    return {
+      path,
+      round,
+      status: 'extra',
+      ...nothing,
+      seconds: round1(movingSeconds(recordedStep)),
+      metres: recordedStep.metres,
+      startsAt: recordedStep.from,
+      endsAt: recordedStep.to,
+    }
+  })
+  return [...steps, ...[...left.values()].map(({ path, round }): ScoredStep => ({ path, round, status: 'skipped', ...nothing }))]
+}
+
+function totalsOf(steps: readonly ScoredStep[]): Score['totals'] {
+  const judged = steps.filter(step => step.held !== null)
+  const judgedSeconds = judged.reduce((sum, step) => sum + step.seconds!, 0)
+  const heldSeconds = judged.reduce((total, step) => total + step.held! * step.seconds!, 0)
+  const sum = (values: (number | null)[]) =>
+    values.every(value => value === null) ? null : round1(values.reduce<number>((total, value) => total + (value ?? 0), 0))
+  return {
+    seconds: sum(steps.map(step => step.seconds)) ?? 0,
+    metres: sum(steps.map(step => step.metres)),
+    held: judgedSeconds > 0 ? Math.round((heldSeconds / judgedSeconds) * 1000) / 1000 : null,
+    done: steps.filter(step => step.status === 'done').length,
+    planned: steps.filter(step => step.status !== 'extra').length,
+  }
+}
+
 /**
  * Sets a recording beside the program it was carried out from, step by step, by the marks of the engine that led.
  *
@@ -217,66 +276,10 @@ function scoreStretch(recording: Recording, planned: Planned, recordedStep: Reco
 export function score(program: Program, recording: Recording): Score {
   const recordedSteps = alignByMarks(recording)
   const planned = [...plannedSteps(program.items)]
-  if (recordedSteps.length === 0) {
-    const { t, metres } = recording.samples
-    return {
-      basis: 'none',
-      confidence: 0,
-      steps: planned.map(({ path, round }) => ({ path, round, status: 'unknown', ...nothing })),
-      totals: {
-        seconds: round1(t.at(-1) ?? 0),
-        metres: metres.findLast(value => value !== null) ?? null,
-        held: null,
-        done: 0,
-        planned: planned.length,
-      },
-    }
-  }
-  const steps: ScoredStep[] = []
-  const known = new Map(planned.map(entry => [key(entry.path, entry.round), entry]))
-  const byPath = new Map(planned.map(entry => [entry.path, entry]))
-  for (const recordedStep of recordedSteps) {
-    const own = known.get(key(recordedStep.path, recordedStep.round))
-    const template = own ?? byPath.get(recordedStep.path)
-    if (!template) {
-      const moving = movingSeconds(recordedStep)
-      steps.push({
-        path: recordedStep.path,
-        round: recordedStep.round,
-        status: 'extra',
-        ...nothing,
-        seconds: round1(moving),
-        metres: recordedStep.metres,
-        startsAt: recordedStep.from,
-        endsAt: recordedStep.to,
-      })
-      continue
-    }
-    known.delete(key(recordedStep.path, recordedStep.round))
-    steps.push(scoreStretch(recording, { ...template, round: recordedStep.round }, recordedStep, program.smoothingSeconds))
-  }
-  const isThisProgram = recording.program === digestOf(program)
-  const placed = steps.filter(step => step.status !== 'extra').length / steps.length
-  const confidence = isThisProgram ? 1 : Math.round(placed * 90) / 100
-  for (const left of known.values()) steps.push({ path: left.path, round: left.round, status: 'skipped', ...nothing })
+  if (recordedSteps.length === 0) return notAligned(planned, recording)
+  const steps = besidePlan(program, recording, recordedSteps, planned)
+  const placed = 1 - steps.filter(step => step.status === 'extra').length / recordedSteps.length
+  const confidence = recording.program === digestOf(program) ? 1 : Math.round(placed * 90) / 100
   if (confidence < surelySkipped) for (const step of steps) if (step.status === 'skipped') step.status = 'unknown'
-  const judged = steps.filter(step => step.held !== null)
-  const judgedSeconds = judged.reduce((sum, step) => sum + step.seconds!, 0)
-  const sum = (values: (number | null)[]) =>
-    values.every(value => value === null) ? null : round1(values.reduce<number>((total, value) => total + (value ?? 0), 0))
-  return {
-    basis: 'program',
-    confidence,
-    steps,
-    totals: {
-      seconds: sum(steps.map(step => step.seconds)) ?? 0,
-      metres: sum(steps.map(step => step.metres)),
-      held:
-        judgedSeconds > 0
-          ? Math.round((judged.reduce((total, step) => total + step.held! * step.seconds!, 0) / judgedSeconds) * 1000) / 1000
-          : null,
-      done: steps.filter(step => step.status === 'done').length,
-      planned: steps.filter(step => step.status !== 'extra').length,
-    },
-  }
+  return { basis: 'program', confidence, steps, totals: totalsOf(steps) }
 }

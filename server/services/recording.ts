@@ -2,7 +2,7 @@ import { promisify } from 'node:util'
 import { gunzip, gzip } from 'node:zlib'
 import { asc, desc, eq, sql } from 'drizzle-orm'
 import { validateRecording } from '../../core/formats/validate'
-import type { Samples } from '../../core/record/recording'
+import type { Recording, Samples } from '../../core/record/recording'
 import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
@@ -31,8 +31,8 @@ export interface Origin {
 /** Seconds that a watch's clock may be off before its recordings are dated by ours. */
 const clockTolerance = 60
 
-/** Stores a recording with its marks and its score; one that is there already is not stored twice. */
-export async function storeRecording(tx: OwnerTransaction, value: unknown, origin: Origin): Promise<string> {
+/** A recording that fits its format and holds together; anything else is a problem that says where. */
+function soundRecording(value: unknown): Recording {
   const validated = validateRecording(value)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
@@ -45,8 +45,27 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   }
   const fault = checkRecording(validated.value)
   if (fault) throw new Problem(422, `The recording is not sound: ${fault}.`, 'recording.samples', 'Send it again from the watch.')
-  const taken = validated.value
-  const { samples, marks, program: programDigest } = taken
+  return validated.value
+}
+
+const marksAtOnce = 2000
+
+async function storeMarks(tx: OwnerTransaction, recordingId: string, marks: readonly Mark[]): Promise<void> {
+  const rows = marks.map(({ t, kind, path, round }, position) => ({
+    recordingId,
+    position,
+    t,
+    kind,
+    path: path ?? null,
+    round: round ?? null,
+  }))
+  for (let at = 0; at < rows.length; at += marksAtOnce) await tx.insert(mark).values(rows.slice(at, at + marksAtOnce))
+}
+
+/** Stores a recording with its marks and its score; one that is there already is not stored twice. */
+export async function storeRecording(tx: OwnerTransaction, value: unknown, origin: Origin): Promise<string> {
+  const taken = soundRecording(value)
+  const { samples, program: programDigest } = taken
   const digest = digestOf(taken)
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
@@ -76,22 +95,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     const [known] = await tx.select({ id: recording.id }).from(recording).where(eq(recording.digest, digest))
     return known!.id
   }
-  for (let at = 0; at < marks.length; at += 2000) {
-    await tx
-      .insert(mark)
-      .values(
-        marks
-          .slice(at, at + 2000)
-          .map((entry, index) => ({
-            recordingId: row.id,
-            position: at + index,
-            t: entry.t,
-            kind: entry.kind,
-            path: entry.path ?? null,
-            round: entry.round ?? null,
-          })),
-      )
-  }
+  await storeMarks(tx, row.id, taken.marks)
   return row.id
 }
 

@@ -42,6 +42,22 @@ const sorts: Record<ShelfSort, SQL[]> = {
   longest: [sql`${session.seconds} desc nulls last`],
 }
 
+/** What of a session is on the shelf. */
+const shown = {
+  id: session.id,
+  title: session.title,
+  sport: session.sport,
+  seconds: session.seconds,
+  metres: session.metres,
+  steps: session.steps,
+  open: session.open,
+  tags: session.tags,
+  familyId: session.familyId,
+  content: session.content,
+  archivedAt: session.archivedAt,
+  updatedAt: session.updatedAt,
+}
+
 /** The shelf, a page at a time: what a search asks for, in the order wanted. */
 export async function listSessions(
   tx: OwnerTransaction,
@@ -50,20 +66,7 @@ export async function listSessions(
   const matches = conditions(options.search ?? '')
   const page = async () =>
     tx
-      .select({
-        id: session.id,
-        title: session.title,
-        sport: session.sport,
-        seconds: session.seconds,
-        metres: session.metres,
-        steps: session.steps,
-        open: session.open,
-        tags: session.tags,
-        familyId: session.familyId,
-        content: session.content,
-        archivedAt: session.archivedAt,
-        updatedAt: session.updatedAt,
-      })
+      .select(shown)
       .from(session)
       .where(matches)
       .orderBy(...sorts[options.sort], session.id)

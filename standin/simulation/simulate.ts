@@ -69,31 +69,9 @@ function judge({ rows, asked, calledOff, fault }: Scene, watches: readonly Simul
   }
 }
 
-/**
- * One course of things between a desk, two servers on one database, a bad link and two watches with hands of their own:
- * messages are lost, late, doubled and out of order, the link is cut, servers crash anywhere and stall past their lease,
- * clocks jump, watches are switched off, edited, run and reset. In the end all is quiet, and everything asked is finished.
- *
- * Law: the same seed brings the same course, so that a fault found is found again by its number.
- */
-export async function simulate(seed: number): Promise<Course> {
-  const world = newWorld(seed)
-  const faults: string[] = []
-  const fault = (what: string) => void faults.push(`${Math.round(world.now())} ms: ${what}`)
-  const rows = newRows()
-  const air: Air = {
-    loss: world.random.next() * 0.25,
-    double: world.random.next() * 0.2,
-    late: world.random.next() * 0.1,
-    delay: 5 + 30 * world.random.next(),
-    cutUntil: 0,
-  }
-  const scene: Scene = { world, rows, air, programs, asked: [], calledOff: new Map(), fault }
-  const key = (digit: number) => String(digit).repeat(64)
-  const watches = ['wrist-a', 'wrist-b'].map((name, index) => {
-    rows.watches.set(name, { key: key(index + 1), pendingKey: null, lease: { number: 0, holder: '', until: 0 } })
-    return newWatch(world, name, 'ilse', key(index + 1), programs, fault)
-  })
+/** Two servers, and all that happens to them and to the watches until it is enough. */
+function disturbed(scene: Scene, watches: readonly SimulatedWatch[]) {
+  const { world, rows, air } = scene
   const isEnough = () => world.now() >= chaosUntil
   let starts = 0
   let crashes = 0
@@ -119,8 +97,37 @@ export async function simulate(seed: number): Promise<Course> {
     world.after(250 * world.random.next(), disturb)
   }
   world.after(50, disturb)
+  return { servers, crashes: () => crashes }
+}
+
+/**
+ * One course of things between a desk, two servers on one database, a bad link and two watches with hands of their own:
+ * messages are lost, late, doubled and out of order, the link is cut, servers crash anywhere and stall past their lease,
+ * clocks jump, watches are switched off, edited, run and reset. In the end all is quiet, and everything asked is finished.
+ *
+ * Law: the same seed brings the same course, so that a fault found is found again by its number.
+ */
+export async function simulate(seed: number): Promise<Course> {
+  const world = newWorld(seed)
+  const faults: string[] = []
+  const fault = (what: string) => void faults.push(`${Math.round(world.now())} ms: ${what}`)
+  const rows = newRows()
+  const air: Air = {
+    loss: world.random.next() * 0.25,
+    double: world.random.next() * 0.2,
+    late: world.random.next() * 0.1,
+    delay: 5 + 30 * world.random.next(),
+    cutUntil: 0,
+  }
+  const scene: Scene = { world, rows, air, programs, asked: [], calledOff: new Map(), fault }
+  const key = (digit: number) => String(digit).repeat(64)
+  const watches = ['wrist-a', 'wrist-b'].map((name, index) => {
+    rows.watches.set(name, { key: key(index + 1), pendingKey: null, lease: { number: 0, holder: '', until: 0 } })
+    return newWatch(world, name, 'ilse', key(index + 1), programs, fault)
+  })
+  const chaos = disturbed(scene, watches)
   await world.run(chaosUntil)
-  servers.forEach(server => server.crash())
+  chaos.servers.forEach(server => server.crash())
   Object.assign(air, { loss: 0, double: 0, late: 0, cutUntil: 0 })
   watches.forEach(watch => watch.settleDown())
   world.begin(async actor => {
@@ -134,7 +141,7 @@ export async function simulate(seed: number): Promise<Course> {
   return {
     seed,
     faults,
-    crashes,
+    crashes: chaos.crashes(),
     recordings: rows.recordings.size,
     receipts: rows.sendings.filter(row => row.state === 'done').length,
     commits: watches.reduce(

@@ -56,6 +56,17 @@ export function takeLease(world: World, actor: Actor, rows: Rows, watch: string,
   })
 }
 
+/** Whether the watch's own history has what a receipt says. */
+const hasHeld = (watch: SimulatedWatch, { incarnation, digest }: SendingRow, receipt: Receipt) =>
+  receipt.digest === digest &&
+  watch.history.some(
+    change =>
+      change.incarnation === incarnation &&
+      change.slot === receipt.slot &&
+      change.generation === receipt.generation &&
+      change.digest === receipt.digest,
+  )
+
 /** What a lease's holder may change, as the server's own store does it. */
 export function storeOf(
   world: World,
@@ -79,16 +90,8 @@ export function storeOf(
       }, 'lost'),
     settle: (sending, receipt) =>
       whileHeld(() => {
-        const row = rows.sendings.find(entry => entry.id === sending.id)!
-        row.state = 'done'
-        const seen = watch.history.some(
-          change =>
-            change.incarnation === sending.incarnation &&
-            change.slot === receipt.slot &&
-            change.generation === receipt.generation &&
-            change.digest === receipt.digest,
-        )
-        if (!seen || receipt.digest !== sending.digest) fault(`a receipt of ${watch.name} says what slot ${receipt.slot} never held`)
+        rows.sendings.find(entry => entry.id === sending.id)!.state = 'done'
+        if (!hasHeld(watch, sending, receipt)) fault(`a receipt of ${watch.name} says what slot ${receipt.slot} never held`)
         rows.holdings.set(at(receipt.slot), { digest: receipt.digest, receipt, incarnation: sending.incarnation, isLeaving: false })
         return true
       }, false),

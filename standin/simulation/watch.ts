@@ -32,28 +32,26 @@ export interface SimulatedWatch {
   settleDown: () => void
 }
 
-export function newWatch(
-  world: World,
-  name: string,
-  owner: string,
-  key: string,
-  programs: readonly Program[],
-  fault: (what: string) => void,
-): SimulatedWatch {
-  const slots = 3
+const slotCount = 3
+const profile = 'all-sport'
+
+/** The memory of a simulated watch: every change goes into its history, and one that no watch may make is a fault. */
+function watchedMemory(world: World, name: string, bond: NonNullable<WatchMemory['bond']>, fault: (what: string) => void) {
   let incarnations = 0
-  let memory: WatchMemory = { ...emptyMemory(name, `${name}-0`, 'all-sport', slots), bond: { owner, key, counter: -1 } }
-  let clockOff = 0
-  let isOn = true
-  let runs = 0
+  let memory: WatchMemory = { ...emptyMemory(name, `${name}-0`, profile, slotCount), bond }
   const history: SlotChange[] = []
-  const finished = new Set<string>()
   const resetAway = new Set<string>()
-  const secret = (count: number) => Uint8Array.from({ length: count }, () => Math.floor(world.random.next() * 256))
 
   function isWhole(held: HeldSlot): boolean {
     if (held.digest === null) return held.bytes === ''
     return digestOfBytes(fromBase64(held.bytes)) === held.digest && programIn(memory, held.slot) !== null
+  }
+
+  function check(held: HeldSlot, was: HeldSlot, before: WatchMemory, by: SlotChange['by']) {
+    if (!isWhole(held)) fault(`slot ${held.slot} of ${name} shows a part of a program`)
+    if (before.incarnation === memory.incarnation && held.generation !== was.generation + 1)
+      fault(`slot ${held.slot} of ${name} went from generation ${was.generation} to ${held.generation}`)
+    if (before.running === held.slot && by === 'message') fault(`slot ${held.slot} of ${name} changed while it was carried out`)
   }
 
   function become(next: WatchMemory, by: SlotChange['by']) {
@@ -62,23 +60,38 @@ export function newWatch(
     for (const held of memory.slots) {
       const was = before.slots.find(entry => entry.slot === held.slot) ?? emptySlot(held.slot, 0)
       if (was === held || (was.generation === held.generation && was.digest === held.digest)) continue
-      if (!isWhole(held)) fault(`slot ${held.slot} of ${name} shows a part of a program`)
-      if (before.incarnation === memory.incarnation && held.generation !== was.generation + 1)
-        fault(`slot ${held.slot} of ${name} went from generation ${was.generation} to ${held.generation}`)
-      if (before.running === held.slot && by === 'message') fault(`slot ${held.slot} of ${name} changed while it was carried out`)
-      history.push({
-        at: world.now(),
-        incarnation: memory.incarnation,
-        slot: held.slot,
-        generation: held.generation,
-        digest: held.digest,
-        by,
-      })
+      check(held, was, before, by)
+      const { slot, generation, digest } = held
+      history.push({ at: world.now(), incarnation: memory.incarnation, slot, generation, digest, by })
     }
   }
 
+  function reset() {
+    memory.records.forEach(record => resetAway.add(record.digest))
+    memory = emptyMemory(name, `${name}-${++incarnations}`, profile, slotCount)
+  }
+
+  return { now: () => memory, become, set: (next: WatchMemory) => (memory = next), reset, history, resetAway }
+}
+
+/** A watch with a hand of its own, which does what hands do at the worst moment. */
+export function newWatch(
+  world: World,
+  name: string,
+  owner: string,
+  key: string,
+  programs: readonly Program[],
+  fault: (what: string) => void,
+): SimulatedWatch {
+  const memory = watchedMemory(world, name, { owner, key, counter: -1 }, fault)
+  let clockOff = 0
+  let isOn = true
+  let runs = 0
+  const finished = new Set<string>()
+  const secret = (count: number) => Uint8Array.from({ length: count }, () => Math.floor(world.random.next() * 256))
+
   function finishRun() {
-    const program = programIn(memory, memory.running!)
+    const program = programIn(memory.now(), memory.now().running!)
     const recording = {
       format: 'agonis.recording' as const,
       version: 1 as const,
@@ -89,51 +102,45 @@ export function newWatch(
       ...(program ? { program: digestOf(program) } : {}),
     }
     finished.add(digestOf(recording))
-    become({ ...keepRecording(memory, recording), running: null }, 'hand')
+    memory.become({ ...keepRecording(memory.now(), recording), running: null }, 'hand')
   }
 
-  function reset() {
-    memory.records.forEach(record => resetAway.add(record.digest))
-    memory = emptyMemory(name, `${name}-${++incarnations}`, 'all-sport', slots)
+  function put(slot: number, program: Program | null) {
+    const next = handPut(memory.now(), slot, program)
+    if (next) memory.become(next, 'hand')
+  }
+
+  function hand() {
+    const slot = 1 + Math.floor(world.random.next() * slotCount)
+    const what = world.random.next()
+    const { running } = memory.now()
+    if (what < 0.25) put(slot, { ...world.pick(programs), name: `Own ${Math.floor(world.random.next() * 1e6)}` })
+    else if (what < 0.4) put(slot, null)
+    else if (what < 0.6 && running === null && programIn(memory.now(), slot)) memory.set({ ...memory.now(), running: slot })
+    else if (what < 0.8 && running !== null) finishRun()
+    else if (what < 0.88) clockOff += (world.random.next() - 0.5) * 4 * 24 * 3600 * 1000
+    else if (what < 0.94) {
+      isOn = false
+      world.after(400 * world.random.next(), () => (isOn = true))
+    } else if (what < 0.945) memory.reset()
   }
 
   return {
-    name,
-    history,
-    finished,
-    resetAway,
-    memory: () => memory,
+    ...{ name, finished, hand, history: memory.history, resetAway: memory.resetAway, memory: memory.now },
     hear(frame) {
       if (!isOn) return null
-      const heard = receiveFrame(memory, frame, world.now() + clockOff, secret)
+      const heard = receiveFrame(memory.now(), frame, world.now() + clockOff, secret)
       if (!heard) return null
-      become(heard.memory, 'message')
+      memory.become(heard.memory, 'message')
       return world.chance(0.02) ? null : heard.reply
     },
-    hand() {
-      const slot = 1 + Math.floor(world.random.next() * slots)
-      const what = world.random.next()
-      if (what < 0.25) {
-        const next = handPut(memory, slot, { ...world.pick(programs), name: `Own ${Math.floor(world.random.next() * 1e6)}` })
-        if (next) become(next, 'hand')
-      } else if (what < 0.4) {
-        const next = handPut(memory, slot, null)
-        if (next) become(next, 'hand')
-      } else if (what < 0.6 && memory.running === null && programIn(memory, slot)) memory = { ...memory, running: slot }
-      else if (what < 0.8 && memory.running !== null) finishRun()
-      else if (what < 0.88) clockOff += (world.random.next() - 0.5) * 4 * 24 * 3600 * 1000
-      else if (what < 0.94) {
-        isOn = false
-        world.after(400 * world.random.next(), () => (isOn = true))
-      } else if (what < 0.945) reset()
-    },
     showCode() {
-      memory = showCode(memory, world.now() + clockOff, secret)
-      return memory.pairing!.code
+      memory.set(showCode(memory.now(), world.now() + clockOff, secret))
+      return memory.now().pairing!.code
     },
     settleDown() {
       isOn = true
-      if (memory.running !== null) finishRun()
+      if (memory.now().running !== null) finishRun()
     },
   }
 }

@@ -30,80 +30,103 @@ export interface Actor {
 
 interface Happening {
   at: number
-  order: number
   what: () => void
+}
+
+/** What is to happen, the next last; of two at one time the one that was asked for first. */
+function agenda() {
+  const queue: Happening[] = []
+  return {
+    add(at: number, what: () => void) {
+      let index = queue.length
+      while (index > 0 && queue[index - 1]!.at <= at) index--
+      queue.splice(index, 0, { at, what })
+    },
+    takeUntil: (until: number) => (queue.length > 0 && queue.at(-1)!.at <= until ? queue.pop()! : null),
+  }
+}
+
+/**
+ * Waits for the actor that was woken until it waits again or ends, so that only one runs at a time.
+ *
+ * Trap: what wakes an actor may wake another before the first has come to rest; each is waited for in turn.
+ */
+function turns() {
+  let settled: Promise<void> | null = null
+  return {
+    /** Lets an actor go on; gives what it calls when it rests. */
+    begin(): () => void {
+      let parked: () => void = () => {}
+      settled = new Promise<void>(resolve => (parked = resolve))
+      return parked
+    },
+    async rest() {
+      while (settled) {
+        const waiting: Promise<void> = settled
+        settled = null
+        await waiting
+      }
+    },
+  }
+}
+
+function actorOf(after: World['after'], turn: ReturnType<typeof turns>, life: (actor: Actor) => Promise<void>): Actor {
+  let gone = false
+  let parked: () => void = () => {}
+  const goOn = (how: () => void) => {
+    if (gone) return
+    parked = turn.begin()
+    how()
+  }
+  const actor: Actor = {
+    wait: setUp =>
+      new Promise((resolve, reject) => {
+        let isOver = false
+        const once = (how: () => void) => {
+          if (isOver) return
+          isOver = true
+          goOn(how)
+        }
+        setUp(
+          value => once(() => resolve(value)),
+          error => once(() => reject(error)),
+        )
+        parked()
+      }),
+    sleep: milliseconds => actor.wait<null>(wake => after(milliseconds, () => wake(null))).then(() => {}),
+    crash: () => (gone = true),
+    isGone: () => gone,
+  }
+  after(0, () =>
+    goOn(() => {
+      void life(actor).finally(() => {
+        gone = true
+        parked()
+      })
+    }),
+  )
+  return actor
 }
 
 export function newWorld(seed: number): World {
   const random = randomFrom(seed)
-  const queue: Happening[] = []
+  const todo = agenda()
+  const turn = turns()
   let now = 0
-  let order = 0
-  let settled: Promise<void> | null = null
-
-  const after = (milliseconds: number, what: () => void) => {
-    const happening = { at: now + Math.max(0, milliseconds), order: order++, what }
-    let index = queue.length
-    while (index > 0 && queue[index - 1]!.at < happening.at) index--
-    while (index > 0 && queue[index - 1]!.at === happening.at) index--
-    queue.splice(index, 0, happening)
-  }
-
-  function begin(life: (actor: Actor) => Promise<void>): Actor {
-    let gone = false
-    let parked: () => void = () => {}
-    const goOn = (how: () => void) => {
-      if (gone) return
-      settled = new Promise<void>(resolve => (parked = resolve))
-      how()
-    }
-    const actor: Actor = {
-      wait: setUp =>
-        new Promise((resolve, reject) => {
-          let isOver = false
-          const once = (how: () => void) => {
-            if (isOver) return
-            isOver = true
-            goOn(how)
-          }
-          setUp(
-            value => once(() => resolve(value)),
-            error => once(() => reject(error)),
-          )
-          parked()
-        }),
-      sleep: milliseconds => actor.wait<null>(wake => after(milliseconds, () => wake(null))).then(() => {}),
-      crash: () => (gone = true),
-      isGone: () => gone,
-    }
-    after(0, () =>
-      goOn(() => {
-        void life(actor).finally(() => {
-          gone = true
-          parked()
-        })
-      }),
-    )
-    return actor
-  }
+  const after = (milliseconds: number, what: () => void) => todo.add(now + Math.max(0, milliseconds), what)
 
   return {
     random,
     now: () => now,
     after,
-    begin,
+    begin: life => actorOf(after, turn, life),
     chance: share => random.next() < share,
     pick: from => from[Math.floor(random.next() * from.length)]!,
     async run(until) {
-      while (queue.length > 0 && queue.at(-1)!.at <= until) {
-        const happening = queue.pop()!
+      for (let happening = todo.takeUntil(until); happening; happening = todo.takeUntil(until)) {
         now = happening.at
         happening.what()
-        while (settled) {
-          const waiting: Promise<void> = settled
-          settled = null
-          await waiting
-        }
+        await turn.rest()
       }
       now = Math.max(now, until)
     },

@@ -1,20 +1,18 @@
 import { randomBytes } from 'node:crypto'
-import { unitsOf } from '../../core/athlete/athlete'
 import { randomFrom } from '../../core/quantity/random'
-import type { Act, Around, GlassMode, Knob } from '../../core/wrist/engine/buttons'
-import { knobWords, pushKnob, restedGlass } from '../../core/wrist/engine/buttons'
-import { faceOf } from '../../core/wrist/engine/face'
-import { entrancesOf } from '../../core/wrist/program/program-steps'
-import type { WatchMemory } from '../../core/wrist/link/watch-memory'
-import { emptyMemory, keepRecording, programIn, restoredMemory, slotStates } from '../../core/wrist/link/watch-memory'
+import type { Act, GlassMode, Knob } from '../../core/wrist/engine/buttons'
+import { pushKnob, restedGlass } from '../../core/wrist/engine/buttons'
+import { keepRecording, programIn } from '../../core/wrist/link/watch-memory'
 import { hideCode, receiveFrame, showCode, shownCode } from '../../core/wrist/link/watch-receive'
-import type { Glass, LinkKind, LinkFaults } from '../../shared/api'
+import type { Glass, LinkFaults, LinkKind } from '../../shared/api'
+import { aroundOf, glassOf } from './glass'
 import type { Going, Wearer } from './going'
-import { upgradeGoing } from './upgrade'
 import { begin, isOver, pushNow, recordingOf, second } from './going'
 import type { HandAct } from './hand'
 import { byHand } from './hand'
-import { carryFrame, usualLinks } from './link'
+import type { Kept } from './kept'
+import { keptOn } from './kept'
+import { carryFrame } from './link'
 import type { Store } from './store'
 
 export type { Wearer } from './going'
@@ -34,81 +32,46 @@ export interface Watch {
   stop: () => void
 }
 
-interface Case {
-  isOn: boolean
-  clockOff: number
+const tickMilliseconds = 100
+const secret = (count: number) => new Uint8Array(randomBytes(count))
+
+/** What is not written: who wears the watch, and what its glass points at. */
+interface Worn {
+  wearer: Wearer
+  mode: GlassMode
 }
 
-const tickMilliseconds = 100
-
-export function startWatch(address: string, profile: string, slots: number, store: Store, defaultWearer: Wearer): Watch {
-  const newIncarnation = () => `${address}-${Date.now().toString(36)}-${randomBytes(3).toString('hex')}`
-  const written = store.read<WatchMemory>('memory')
-  let memory = written ? restoredMemory(written) : emptyMemory(address, newIncarnation(), profile, slots)
-  let links = { ...usualLinks, ...store.read<Record<LinkKind, LinkFaults>>('links') }
-  let body: Case = store.read<Case>('case') ?? { isOn: true, clockOff: 0 }
-  let wearer = defaultWearer
-  const left = memory.running === null ? null : upgradeGoing(store.read<Going>('going'))
-  let going = left?.state && left.speaker && left.settings ? (left as Going) : null
-  if (!going) memory = { ...memory, running: null }
-  let mode: GlassMode = restedGlass
-  let savedAt = 0
+/** Carries programs out on the watch: begins, takes pushes, and lets seconds pass. */
+function running(kept: Kept, worn: Worn) {
   let carriedOver = 0
   let random = randomFrom(Date.now())
-  const linkRandom = randomFrom(Date.now() ^ 0x5bd1)
-  const secret = (count: number) => new Uint8Array(randomBytes(count))
-  const listeners = new Set<() => void>()
-  const now = () => Date.now() + body.clockOff
-  const tell = () => listeners.forEach(listener => listener())
-
-  const keepMemory = (next: WatchMemory) => {
-    if (next === memory) return
-    memory = next
-    store.write('memory', memory)
-  }
-  const keepGoing = (force = false) => {
-    if (!force && Date.now() - savedAt < 1000) return
-    savedAt = Date.now()
-    store.write('going', going)
-  }
-  const keepCase = (next: Case) => {
-    body = next
-    store.write('case', body)
-  }
 
   /** Trap: the recording is kept and the slot let go in one write; a run found on the disk behind that is over, whatever it says. */
-  function takeOn(next: Going, force = false) {
-    going = next
-    if (isOver(next)) {
-      const recording = recordingOf(next)
-      keepMemory({ ...(recording ? keepRecording(memory, recording) : memory), running: null })
-      going = null
-      mode = { ...mode, look: false, entering: null }
-    }
-    keepGoing(force || going === null)
+  function takeOn(next: Going, isAtOnce = false) {
+    if (!isOver(next)) return kept.keepGoing(next, isAtOnce)
+    const [memory, recording] = [kept.memory(), recordingOf(next)]
+    kept.keepMemory({ ...(recording ? keepRecording(memory, recording) : memory), running: null })
+    kept.keepGoing(null, true)
+    worn.mode = { ...worn.mode, look: false, entering: null }
   }
 
-  const around = (): Around => ({
-    slots: slotStates(memory)
-      .filter(held => held.digest !== null)
-      .map(held => held.slot),
-    programOf: slot => programIn(memory, slot),
-    going: going && { program: going.program, phase: going.state.phase },
-  })
+  function start(slot: number, from: (Act & { do: 'start' })['from']) {
+    const program = programIn(kept.memory(), slot)
+    if (!program) return
+    kept.keepMemory({ ...kept.memory(), running: slot })
+    random = randomFrom(worn.wearer.seed)
+    takeOn(begin(slot, program, worn.wearer, new Date(kept.now()).toISOString(), from), true)
+  }
 
   function act(asked: Act) {
+    const [memory, going] = [kept.memory(), kept.going()]
     switch (asked.do) {
       case 'nothing':
         return
       case 'code':
-        return keepMemory(shownCode(memory, now()) ? hideCode(memory) : showCode(memory, now(), secret))
-      case 'start': {
-        const program = programIn(memory, asked.slot)
-        if (!program) return
-        keepMemory({ ...memory, running: asked.slot })
-        random = randomFrom(wearer.seed)
-        return takeOn(begin(asked.slot, program, wearer, new Date(now()).toISOString(), asked.from), true)
-      }
+        return kept.keepMemory(shownCode(memory, kept.now()) ? hideCode(memory) : showCode(memory, kept.now(), secret))
+      case 'start':
+        return start(asked.slot, asked.from)
       case 'push':
         return going ? takeOn(pushNow(going, { kind: asked.button }), true) : undefined
       case 'jump':
@@ -116,22 +79,63 @@ export function startWatch(address: string, profile: string, slots: number, stor
     }
   }
 
-  const timer = setInterval(() => {
-    if (!going || !body.isOn) return
+  /** The seconds that passed since the last tick; false where nothing goes on. */
+  function tick(): boolean {
+    let going = kept.going()
+    if (!going || !kept.body().isOn) return false
     carriedOver += (going.wearer.speed * tickMilliseconds) / 1000
-    if (carriedOver < 1) return
-    while (carriedOver >= 1 && going) {
+    if (carriedOver < 1) return false
+    for (; carriedOver >= 1 && going; going = kept.going()) {
       carriedOver -= 1
       takeOn(second(going, random))
     }
-    tell()
+    return true
+  }
+
+  return { act, tick }
+}
+
+/** What a hand does to the watch; false where it cannot do that now. */
+function handle(kept: Kept, worn: Worn, asked: HandAct): boolean {
+  switch (asked.do) {
+    case 'power':
+      kept.keepGoing(kept.going(), true)
+      kept.keepCase({ ...kept.body(), isOn: asked.on })
+      return true
+    case 'clock':
+      kept.keepCase({ ...kept.body(), clockOff: asked.off })
+      return true
+    case 'reset':
+      worn.mode = restedGlass
+      kept.keepGoing(null, true)
+      kept.keepMemory(kept.unused())
+      return true
+    default: {
+      const next = byHand(kept.memory(), asked)
+      if (next) kept.keepMemory(next)
+      return next !== null
+    }
+  }
+}
+
+/** Starts a watch on its disk: it goes on where it stopped. */
+export function startWatch(address: string, profile: string, slots: number, store: Store, wearer: Wearer): Watch {
+  const make = { address, profile, slots }
+  const kept = keptOn(store, make)
+  const worn: Worn = { wearer, mode: restedGlass }
+  const runs = running(kept, worn)
+  const linkRandom = randomFrom(Date.now() ^ 0x5bd1)
+  const listeners = new Set<() => void>()
+  const tell = () => listeners.forEach(listener => listener())
+  const timer = setInterval(() => {
+    if (runs.tick()) tell()
   }, tickMilliseconds)
 
   function hear(frame: string): string | null {
-    if (!body.isOn) return null
-    const heard = receiveFrame(memory, frame, now(), secret)
+    if (!kept.body().isOn) return null
+    const heard = receiveFrame(kept.memory(), frame, kept.now(), secret)
     if (!heard) return null
-    keepMemory(heard.memory)
+    kept.keepMemory(heard.memory)
     tell()
     return heard.reply
   }
@@ -141,89 +145,46 @@ export function startWatch(address: string, profile: string, slots: number, stor
       listeners.add(listener)
       return () => listeners.delete(listener)
     },
-    glass: () => {
-      const here = around()
-      const held = slotStates(memory).filter(slot => slot.digest !== null)
-      const chosen = here.slots.includes(mode.chosen ?? -1) ? mode.chosen : (here.slots[0] ?? null)
-      const pointed = going?.program ?? (chosen === null ? null : programIn(memory, chosen))
-      return {
-        watch: address,
-        profile,
-        slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })),
-        chosen,
-        face: going ? faceOf(going.program, going.state, unitsOf(going.wearer.athlete).run) : null,
-        said: going?.said && going.said.until > going.state.t ? going.said.words : null,
-        entrances: mode.entering && pointed ? { words: entrancesOf(pointed).map(entrance => entrance.words), at: mode.entering.at } : null,
-        knobs: knobWords(mode, here),
-        code: shownCode(memory, now()),
-        recordingsWaiting: memory.records.length,
-        isPaired: memory.bond !== null,
-        speed: going?.wearer.speed ?? wearer.speed,
-        look: mode.look,
-        links,
-        ...body,
-      }
-    },
+    glass: () => glassOf(kept, make, worn.mode, worn.wearer),
     message: (kind, frame) =>
       carryFrame(
         frame,
-        () => links[kind],
-        faults => (links = { ...links, [kind]: faults }),
+        () => kept.links()[kind],
+        faults => kept.setLink(kind, faults, false),
         linkRandom,
         hear,
       ),
     push(knob, isHeld) {
-      if (!body.isOn) return
-      const pushed = pushKnob(mode, knob, isHeld, around())
-      mode = pushed.mode
-      act(pushed.act)
+      if (!kept.body().isOn) return
+      const pushed = pushKnob(worn.mode, knob, isHeld, aroundOf(kept))
+      worn.mode = pushed.mode
+      runs.act(pushed.act)
       tell()
     },
     choose(slot) {
-      if (going || !programIn(memory, slot)) return false
-      mode = { ...mode, chosen: slot, entering: null }
+      if (kept.going() || !programIn(kept.memory(), slot)) return false
+      worn.mode = { ...worn.mode, chosen: slot, entering: null }
       tell()
       return true
     },
     wear(next) {
-      wearer = next
-      if (going) going = { ...going, wearer: { ...next, athlete: going.wearer.athlete, seed: going.wearer.seed } }
+      worn.wearer = next
+      const going = kept.going()
+      if (going) kept.keepGoing({ ...going, wearer: { ...next, athlete: going.wearer.athlete, seed: going.wearer.seed } })
       tell()
     },
     setLink(kind, faults) {
-      links = { ...links, [kind]: faults }
-      store.write('links', links)
+      kept.setLink(kind, faults, true)
       tell()
     },
     hand(asked) {
-      const done = ((): boolean => {
-        switch (asked.do) {
-          case 'power':
-            keepGoing(true)
-            keepCase({ ...body, isOn: asked.on })
-            return true
-          case 'clock':
-            keepCase({ ...body, clockOff: asked.off })
-            return true
-          case 'reset':
-            going = null
-            mode = restedGlass
-            keepGoing(true)
-            keepMemory(emptyMemory(address, newIncarnation(), profile, slots))
-            return true
-          default: {
-            const next = byHand(memory, asked)
-            if (next) keepMemory(next)
-            return next !== null
-          }
-        }
-      })()
+      const isDone = handle(kept, worn, asked)
       tell()
-      return done
+      return isDone
     },
     stop() {
       clearInterval(timer)
-      keepGoing(true)
+      kept.keepGoing(kept.going(), true)
     },
   }
 }

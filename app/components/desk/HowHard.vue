@@ -7,11 +7,11 @@ import VChart from 'vue-echarts'
 import type { Edit } from '~~/core/edit/edit'
 import { itemAt } from '~~/core/session/item-path'
 import type { SessionForecast } from '~~/core/forecast/forecast'
-import { formatTime } from '~~/core/quantity/time'
 import type { Interval } from '~~/core/reckon/interval'
 import { printEnd } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
-import { smallChart } from '~/theme/small-chart'
+import { formatTime } from '~~/core/quantity/time'
+import { howHardChart } from '~/forecast/how-hard-chart'
 
 use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
 
@@ -32,115 +32,7 @@ const reserve = computed(() => (props.forecast.reserve && props.forecast.reserve
 const heart = computed(() => props.forecast.heart ?? null)
 const isBeyond = computed(() => props.forecast.verdict?.reach === 'beyond')
 
-const option = computed(() => {
-  const { tokens, text, base, tooltip } = smallChart()
-  const last = (reserve.value?.points ?? heart.value?.points ?? []).at(-1)?.t ?? 1
-  const besides = (t: number) => (t > last * 0.9 ? ('left' as const) : ('right' as const))
-  const bottom = Math.min(0, reserve.value?.least.share ?? 0)
-  const axis = { type: 'value' as const, min: 0, max: last, show: false }
-  const grids = [
-    ...(reserve.value ? [{ left: 4, right: 44, top: 8, height: 78 }] : []),
-    ...(heart.value ? [{ left: 4, right: 44, top: reserve.value ? 104 : 8, height: 58 }] : []),
-  ]
-  const heartAt = reserve.value ? 1 : 0
-  const label = { ...text, position: 'end' as const, distance: 4 }
-  return {
-    ...base,
-    grid: grids,
-    tooltip: {
-      ...tooltip,
-      formatter: (items: unknown) =>
-        (items as { value: [number, number]; seriesName: string }[])
-          .map(
-            (item, index) =>
-              `${index === 0 ? `${formatTime(Math.round(item.value[0]))}<br>` : ''}` +
-              `${item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`}`,
-          )
-          .join('<br>'),
-    },
-    axisPointer: { link: [{ xAxisIndex: 'all' }] },
-    xAxis: grids.map((_, index) => ({ ...axis, gridIndex: index })),
-    yAxis: [
-      ...(reserve.value ? [{ type: 'value' as const, gridIndex: 0, min: bottom, max: 1, show: false }] : []),
-      ...(heart.value ? [{ type: 'value' as const, gridIndex: heartAt, scale: true, show: false }] : []),
-    ],
-    series: [
-      ...(reserve.value
-        ? [
-            {
-              name: 'reserve',
-              type: 'line' as const,
-              data: reserve.value.points.map(point => [point.t, point.share]),
-              showSymbol: false,
-              lineStyle: { color: tokens.slip, width: 1.6 },
-              itemStyle: { color: tokens.slip },
-              markLine: {
-                silent: true,
-                symbol: 'none',
-                lineStyle: { color: tokens.rule, type: 'solid' as const },
-                label,
-                data: [
-                  { yAxis: 1, label: { ...label, formatter: 'full' } },
-                  { yAxis: 0, label: { ...label, formatter: 'empty' } },
-                ],
-              },
-              markPoint: {
-                silent: true,
-                symbol: 'circle',
-                symbolSize: 7,
-                itemStyle: { color: tokens.effort },
-                label: {
-                  ...text,
-                  color: tokens.slip,
-                  position: besides(reserve.value.least.t),
-                  distance: 7,
-                  backgroundColor: tokens.paper,
-                  formatter: reserve.value.least.share < 0 ? 'beyond' : percent(reserve.value.least.share),
-                },
-                data: [{ coord: [reserve.value.least.t, reserve.value.least.share] }],
-              },
-            },
-          ]
-        : []),
-      ...(heart.value
-        ? [
-            {
-              name: 'heart rate',
-              type: 'line' as const,
-              xAxisIndex: heartAt,
-              yAxisIndex: heartAt,
-              data: heart.value.points.map(point => [point.t, point.bpm]),
-              showSymbol: false,
-              lineStyle: { color: tokens.effort, width: 1.4 },
-              itemStyle: { color: tokens.effort },
-              markPoint: {
-                silent: true,
-                symbol: 'circle',
-                symbolSize: 6,
-                itemStyle: { color: tokens.effort },
-                label: {
-                  ...text,
-                  color: tokens.slip,
-                  position: besides(heart.value.highest.t),
-                  formatter: `${Math.round(heart.value.highest.bpm)} bpm`,
-                },
-                data: [{ coord: [heart.value.highest.t, heart.value.highest.bpm] }],
-              },
-              markLine: heart.value.crossed
-                ? {
-                    silent: true,
-                    symbol: 'none',
-                    lineStyle: { color: tokens.effort, type: 'dashed' as const },
-                    label: { ...label, formatter: `${Math.round(heart.value.crossed.above)}` },
-                    data: [{ yAxis: heart.value.crossed.above }],
-                  }
-                : undefined,
-            },
-          ]
-        : []),
-    ],
-  }
-})
+const option = computed(() => howHardChart(reserve.value, heart.value))
 const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 0)}px`)
 </script>
 

@@ -7,11 +7,10 @@ import { CanvasRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import type { Recording } from '~~/core/record/recording'
 import type { Score } from '~~/core/record/score'
-import { formatTime } from '~~/core/quantity/time'
 import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceUnitWords } from '~~/core/athlete/say-target'
-import { chartTokens } from '~/theme/chart'
+import { traceChart } from '~/log/trace-chart'
 
 use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])
 
@@ -78,109 +77,18 @@ const span = computed(() => {
   return { min: Math.max(0, low - room), max: high + room }
 })
 
-const option = computed(() => {
-  const tokens = chartTokens()
-  const clock = (value: number) => formatTime(Math.round(value))
-  const amount = (value: number) => (isPace.value ? formatTime(Math.round(value)) : String(Math.round(value * 10) / 10))
-  const last = props.recording.samples.t.at(-1) ?? 1
-  const tick = [60, 300, 600, 900, 1200, 1800, 3600, 7200].find(seconds => last / seconds <= 8) ?? 14400
-  const text = { color: tokens.faint, fontFamily: tokens.font, fontSize: 12.5 }
-  const heart = (props.recording.samples.heartRate ?? []).map((value, index) => [props.recording.samples.t[index], value])
-  const boundaries = {
-    silent: true,
-    symbol: 'none',
-    label: { show: false },
-    lineStyle: { color: tokens.rule, type: 'solid' as const, width: 1 },
-    data: starts.value,
-  }
-  const xAxis = {
-    type: 'value' as const,
-    min: 0,
-    max: Math.ceil(last),
-    interval: tick,
-    splitLine: { show: false },
-    axisLine: { lineStyle: { color: tokens.slip } },
-  }
-  const yAxis = {
-    type: 'value' as const,
-    scale: true,
-    splitNumber: 3,
-    splitLine: { show: false },
-    axisLabel: text,
-    nameTextStyle: { ...text, align: 'left' as const },
-  }
-  return {
-    animation: false,
-    textStyle: { fontFamily: tokens.font },
-    grid: [
-      { left: 58, right: 14, top: 26, height: 168 },
-      { left: 58, right: 14, top: 226, height: 92 },
-    ],
-    tooltip: {
-      trigger: 'axis' as const,
-      backgroundColor: tokens.paper,
-      borderColor: tokens.slip,
-      textStyle: { color: tokens.slip, fontSize: 13 },
-      formatter: (items: unknown) =>
-        (items as { value: [number, number | null]; seriesName: string }[])
-          .map(
-            (item, index) =>
-              `${index === 0 ? `${clock(item.value[0])}<br>` : ''}${item.seriesName} ` +
-              `${item.value[1] === null ? '–' : item.seriesName === 'heart rate' ? item.value[1] : amount(item.value[1])}`,
-          )
-          .join('<br>'),
-    },
-    axisPointer: { link: [{ xAxisIndex: 'all' }] },
-    xAxis: [
-      { ...xAxis, gridIndex: 0, axisLabel: { show: false } },
-      { ...xAxis, gridIndex: 1, axisLabel: { ...text, formatter: clock, showMaxLabel: last % tick < 1 } },
-    ],
-    yAxis: [
-      {
-        ...yAxis,
-        ...span.value,
-        gridIndex: 0,
-        inverse: isPace.value,
-        ...(isPace.value && span.value.max - span.value.min < 480
-          ? { interval: 60, min: Math.floor(span.value.min / 60) * 60, max: Math.ceil(span.value.max / 60) * 60 }
-          : {}),
-        name: props.byPower
-          ? 'power, W'
-          : isPace.value
-            ? `pace, ${paceUnitWords[props.reading]}`
-            : `speed, ${paceUnitWords[props.reading]}`,
-        nameLocation: isPace.value ? ('start' as const) : ('end' as const),
-        axisLabel: { ...text, formatter: amount, showMinLabel: false, showMaxLabel: false },
-      },
-      { ...yAxis, gridIndex: 1, name: 'heart rate, bpm' },
-    ],
-    series: [
-      {
-        name: props.byPower ? 'power' : isPace.value ? 'pace' : 'speed',
-        type: 'line' as const,
-        data: intensity.value,
-        showSymbol: false,
-        sampling: 'lttb' as const,
-        lineStyle: { color: tokens.slip, width: 1.4 },
-        itemStyle: { color: tokens.slip },
-        markArea: { silent: true, itemStyle: { color: tokens.band, borderColor: tokens.effort, borderWidth: 0.5 }, data: ribbons.value },
-        markLine: boundaries,
-      },
-      {
-        name: 'heart rate',
-        type: 'line' as const,
-        xAxisIndex: 1,
-        yAxisIndex: 1,
-        data: heart,
-        showSymbol: false,
-        sampling: 'lttb' as const,
-        lineStyle: { color: tokens.effort, width: 1.4 },
-        itemStyle: { color: tokens.effort },
-        markLine: boundaries,
-      },
-    ],
-  }
-})
+const option = computed(() =>
+  traceChart({
+    name: props.byPower ? 'power' : isPace.value ? 'pace' : 'speed',
+    unit: props.byPower ? 'W' : paceUnitWords[props.reading],
+    intensity: intensity.value,
+    heart: (props.recording.samples.heartRate ?? []).map((value, index) => [props.recording.samples.t[index]!, value]),
+    last: props.recording.samples.t.at(-1) ?? 1,
+    span: span.value,
+    bands: ribbons.value,
+    starts: starts.value,
+  }),
+)
 </script>
 
 <template>

@@ -12,7 +12,7 @@ import { zoneBounds } from '~~/core/athlete/zones'
 import { sports } from '~~/core/session/sports'
 import type { EffortName, Sport, ZoneMeasure } from '~~/core/session/document'
 import { readBounds, showBound, zoneUnit } from '~/me/zone-fields'
-import { smallChart } from '~/theme/small-chart'
+import { zonesChart } from '~/me/zones-chart'
 
 use([ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, CanvasRenderer])
 
@@ -112,68 +112,7 @@ const marks = computed(() => {
     .sort((a, b) => a[1] - b[1])
 })
 
-const option = computed(() => {
-  if (!found.value.ok) return {}
-  const { tokens, text, base } = smallChart()
-  const { bounds } = found.value
-  const all = [...bounds, ...marks.value.map(mark => mark[1])]
-  const [low, high] = [Math.min(...all), Math.max(...all)]
-  const room = (high - low) * 0.06 || 1
-  const edges = [low - room, ...bounds, high + room]
-  return {
-    ...base,
-    grid: { left: 8, right: 8, top: 72, height: 26 },
-    xAxis: { type: 'value' as const, min: low - room, max: high + room, show: false },
-    yAxis: { type: 'value' as const, min: 0, max: 1, show: false },
-    series: [
-      {
-        type: 'scatter' as const,
-        silent: true,
-        symbol: 'rect',
-        symbolSize: [2, 26],
-        itemStyle: { color: tokens.slip },
-        data: marks.value.map(([name, value], index) => ({
-          value: [value, 0.5],
-          label: {
-            show: true,
-            formatter: `${name} ${show(value)}`,
-            ...text,
-            color: tokens.slip,
-            position: 'top' as const,
-            distance: 4 + (index % 4) * 15,
-            align:
-              value > low + (high - low) * 0.85
-                ? ('right' as const)
-                : value < low + (high - low) * 0.12
-                  ? ('left' as const)
-                  : ('center' as const),
-          },
-        })),
-        markArea: {
-          silent: true,
-          data: edges
-            .slice(1)
-            .map((to, index) => [
-              {
-                xAxis: edges[index]!,
-                name: String(index + 1),
-                itemStyle: { color: index % 2 === 0 ? tokens.band : tokens.paper },
-                label: { ...text, position: 'inside' as const },
-              },
-              { xAxis: to },
-            ]),
-        },
-        markLine: {
-          silent: true,
-          symbol: 'none',
-          label: { ...text, position: 'start' as const, formatter: (line: { value: number }) => show(line.value) },
-          lineStyle: { color: tokens.effort, type: 'solid' as const },
-          data: bounds.map(bound => ({ xAxis: bound })),
-        },
-      },
-    ],
-  }
-})
+const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, marks.value, show) : {}))
 </script>
 
 <template>

@@ -80,6 +80,62 @@ function isOver(slot: SlotBeside, { naming, today, weekStart }: PushQuestion): b
   return naming === 'weekday' ? day < weekOf(today, weekStart) : day < today
 }
 
+/** What a push goes through: the slots that are given out already, and those it may empty. */
+interface Pushing {
+  question: PushQuestion
+  used: Set<number>
+  /** Slots whose program leaves: asked to be cleared, or over. */
+  leaving: SlotBeside[]
+  past: SlotBeside[]
+}
+
+const inTheWay = (slot: SlotBeside): PushAct => ({
+  do: 'ask',
+  slot: slot.slot,
+  name: slot.name ?? '',
+  why: slot.should ? 'was changed on the watch' : 'was made on the watch',
+})
+
+/** The slot that a session of this day has already. */
+function ownSlot(one: Due, name: string, open: readonly SlotBeside[], naming: PushQuestion['naming']): SlotBeside | undefined {
+  const isOwn = ({ should }: SlotBeside) =>
+    should !== null && should.session === one.session && (naming !== 'weekday' || should.day === one.day || should.day === null)
+  return open.find(isOwn) ?? (naming === 'telling' ? undefined : open.find(slot => slot.name === name && slot.should))
+}
+
+const noSlotFree = 'no slot is free'
+
+/** What is done for one day's session. */
+function actsFor(one: Due, { question, used, leaving, past }: Pushing): PushAct[] {
+  const { naming, slots, fitted } = question
+  const name = nameFor(question, one)
+  const { digest, fits } = fitted(one, name)
+  const { session, day } = one
+  const waits = (why: string): PushAct => ({ do: 'wait', session, day, name, why })
+  if (!fits) return [waits('does not fit this watch')]
+  const open = slots.filter(slot => !used.has(slot.slot))
+  const send = (slot: SlotBeside): PushAct => ({
+    do: 'send',
+    slot: slot.slot,
+    expects: slot.generation,
+    session,
+    day,
+    name,
+    digest,
+    replaces: slot.digest === null ? null : slot.name,
+  })
+  const own = ownSlot(one, name, open, naming)
+  const slot =
+    own ?? open.find(free => free.digest === null && free.should === null) ?? [...leaving, ...past].find(free => !used.has(free.slot))
+  if (!slot) return [waits(noSlotFree)]
+  used.add(slot.slot)
+  if (!own) return [send(slot)]
+  if (own.digest === digest) return [{ do: 'keep', slot: own.slot, session, day, name }]
+  if (own.digest !== null && !isAsSent(own)) return [inTheWay(own), waits(`slot ${own.slot} was changed on the watch`)]
+  if (isFreeToChange(own)) return [send(own)]
+  return [waits(own.isRunning ? `slot ${own.slot} is being carried out` : `the recording of slot ${own.slot} is not home yet`)]
+}
+
 /**
  * What pushing would do to a watch, before it does it: the dry run and the order of work in one.
  *
@@ -87,77 +143,16 @@ function isOver(slot: SlotBeside, { naming, today, weekStart }: PushQuestion): b
  * home is replaced or removed; nearer days go first; done twice, the second time nothing is left to do.
  */
 export function planPush(question: PushQuestion): PushAct[] {
-  const { naming, slots, fitted } = question
-  const acts: PushAct[] = []
-  const used = new Set<number>()
+  const { naming, slots } = question
   const coming = wanted(question)
   const isComing = (slot: SlotBeside) => coming.some(one => one.session === slot.should?.session)
-  const past = slots.filter(slot => slot.digest !== null && isFreeToChange(slot) && isOver(slot, question) && !isComing(slot))
-  const leaving = slots.filter(slot => slot.should?.isLeaving && slot.digest !== null && isFreeToChange(slot) && !isComing(slot))
-  const inTheWay = (slot: SlotBeside) =>
-    acts.push({
-      do: 'ask',
-      slot: slot.slot,
-      name: slot.name ?? '',
-      why: slot.should ? 'was changed on the watch' : 'was made on the watch',
-    })
-  for (const one of coming) {
-    const name = nameFor(question, one)
-    const { digest, fits } = fitted(one, name)
-    const waits = (why: string) => acts.push({ do: 'wait', session: one.session, day: one.day, name, why })
-    if (!fits) {
-      waits('does not fit this watch')
-      continue
-    }
-    const open = slots.filter(slot => !used.has(slot.slot))
-    const own =
-      open.find(
-        slot =>
-          slot.should &&
-          slot.should.session === one.session &&
-          (naming !== 'weekday' || slot.should.day === one.day || slot.should.day === null),
-      ) ?? (naming === 'telling' ? undefined : open.find(slot => slot.name === name && slot.should))
-    if (own) {
-      used.add(own.slot)
-      if (own.digest === digest) acts.push({ do: 'keep', slot: own.slot, session: one.session, day: one.day, name })
-      else if (own.digest !== null && !isAsSent(own)) {
-        inTheWay(own)
-        waits(`slot ${own.slot} was changed on the watch`)
-      } else if (!isFreeToChange(own))
-        waits(own.isRunning ? `slot ${own.slot} is being carried out` : `the recording of slot ${own.slot} is not home yet`)
-      else
-        acts.push({
-          do: 'send',
-          slot: own.slot,
-          expects: own.generation,
-          session: one.session,
-          day: one.day,
-          name,
-          digest,
-          replaces: own.digest === null ? null : own.name,
-        })
-      continue
-    }
-    const free = open.find(slot => slot.digest === null && slot.should === null) ?? [...leaving, ...past].find(slot => !used.has(slot.slot))
-    if (!free) {
-      waits('no slot is free')
-      continue
-    }
-    used.add(free.slot)
-    acts.push({
-      do: 'send',
-      slot: free.slot,
-      expects: free.generation,
-      session: one.session,
-      day: one.day,
-      name,
-      digest,
-      replaces: free.name,
-    })
-  }
-  if (acts.some(act => act.do === 'wait' && act.why === 'no slot is free')) {
-    slots.filter(slot => slot.digest !== null && !slot.should).forEach(inTheWay)
-  }
+  const canGo = slots.filter(slot => slot.digest !== null && isFreeToChange(slot) && !isComing(slot))
+  const past = canGo.filter(slot => isOver(slot, question))
+  const leaving = canGo.filter(slot => slot.should?.isLeaving)
+  const used = new Set<number>()
+  const acts = coming.flatMap(one => actsFor(one, { question, used, leaving, past }))
+  if (acts.some(act => act.do === 'wait' && act.why === noSlotFree))
+    acts.push(...slots.filter(slot => slot.digest !== null && !slot.should).map(inTheWay))
   for (const slot of [...leaving, ...(question.pushing === 'hand' || naming === 'telling' ? [] : past)]) {
     if (used.has(slot.slot)) continue
     used.add(slot.slot)

@@ -134,6 +134,54 @@ function part(bytes: string, offset: number, most = chunkBytes): { size: number;
   return { size: all.length, bytes: toBase64(all.slice(offset, offset + Math.min(most, chunkBytesAtMost))) }
 }
 
+const hello = (memory: WatchMemory, now: number): Answer => ({
+  kind: 'hello',
+  watch: memory.watch,
+  incarnation: memory.incarnation,
+  clock: new Date(now).toISOString(),
+  profile: memory.profile,
+  isPaired: memory.bond !== null,
+  running: memory.running,
+})
+
+function read(memory: WatchMemory, request: Request & { kind: 'read' }): Received {
+  const held = memory.slots.find(entry => entry.slot === request.slot)
+  if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
+  const { slot, generation, digest, bytes } = held
+  const { offset } = request
+  return { memory, answer: { kind: 'read', slot, generation, digest, offset, ...part(bytes, offset, request.most) } }
+}
+
+const ownRecords = (memory: WatchMemory) => recordsFor(memory, memory.bond?.owner ?? '')
+
+function records(memory: WatchMemory): Received {
+  const listed = ownRecords(memory).map(({ record, digest, bytes, program, startedAt }) => ({
+    record,
+    digest,
+    program,
+    startedAt,
+    size: base64Size(bytes),
+  }))
+  return { memory, answer: { kind: 'records', records: listed } }
+}
+
+function take(memory: WatchMemory, request: Request & { kind: 'take' }): Received {
+  const record = ownRecords(memory).find(entry => entry.record === request.record)
+  if (!record) return refused(memory, 'stale', 'there is no such recording')
+  const { offset } = request
+  return { memory, answer: { kind: 'take', record: record.record, offset, ...part(record.bytes, offset, request.most) } }
+}
+
+/** The watch lets a recording go, once the server has it. */
+function stored(memory: WatchMemory, request: Request & { kind: 'stored' }): Received {
+  const record = ownRecords(memory).find(entry => entry.record === request.record)
+  if (record && record.digest !== request.digest) return refused(memory, 'digest', 'the recording has another digest')
+  return {
+    memory: { ...memory, records: memory.records.filter(entry => entry !== record) },
+    answer: { kind: 'stored', record: request.record },
+  }
+}
+
 /**
  * What a watch does with one request: its next memory and its answer.
  *
@@ -143,21 +191,9 @@ function part(bytes: string, offset: number, most = chunkBytes): { size: number;
  * @param now milliseconds since 1970 on the watch's clock
  */
 export function receive(memory: WatchMemory, request: Request, now: number, secret: Secret): Received {
-  const owner = memory.bond?.owner ?? ''
   switch (request.kind) {
     case 'hello':
-      return {
-        memory,
-        answer: {
-          kind: 'hello',
-          watch: memory.watch,
-          incarnation: memory.incarnation,
-          clock: new Date(now).toISOString(),
-          profile: memory.profile,
-          isPaired: memory.bond !== null,
-          running: memory.running,
-        },
-      }
+      return { memory, answer: hello(memory, now) }
     case 'pair':
       return pair(memory, request, now, secret)
     case 'bond':
@@ -172,47 +208,14 @@ export function receive(memory: WatchMemory, request: Request, now: number, secr
       return commit(memory, request)
     case 'remove':
       return remove(memory, request)
-    case 'read': {
-      const held = memory.slots.find(entry => entry.slot === request.slot)
-      if (!held) return refused(memory, 'stale', `there is no slot ${request.slot}`)
-      return {
-        memory,
-        answer: {
-          kind: 'read',
-          slot: held.slot,
-          generation: held.generation,
-          digest: held.digest,
-          offset: request.offset,
-          ...part(held.bytes, request.offset, request.most),
-        },
-      }
-    }
-    case 'records': {
-      const records = recordsFor(memory, owner).map(({ record, digest, bytes, program, startedAt }) => ({
-        record,
-        digest,
-        program,
-        startedAt,
-        size: base64Size(bytes),
-      }))
-      return { memory, answer: { kind: 'records', records } }
-    }
-    case 'take': {
-      const record = recordsFor(memory, owner).find(entry => entry.record === request.record)
-      if (!record) return refused(memory, 'stale', 'there is no such recording')
-      return {
-        memory,
-        answer: { kind: 'take', record: record.record, offset: request.offset, ...part(record.bytes, request.offset, request.most) },
-      }
-    }
-    case 'stored': {
-      const record = recordsFor(memory, owner).find(entry => entry.record === request.record)
-      if (record && record.digest !== request.digest) return refused(memory, 'digest', 'the recording has another digest')
-      return {
-        memory: { ...memory, records: memory.records.filter(entry => entry !== record) },
-        answer: { kind: 'stored', record: request.record },
-      }
-    }
+    case 'read':
+      return read(memory, request)
+    case 'records':
+      return records(memory)
+    case 'take':
+      return take(memory, request)
+    case 'stored':
+      return stored(memory, request)
     default:
       return refused(memory, 'unsupported', 'this watch does not know such a request')
   }

@@ -1,8 +1,8 @@
 import { nobody } from '../athlete/standpoint'
 import { toMetres } from '../quantity/distance'
 import type { End, SessionSport } from '../session/document'
-import { readEnd } from '../script/reader/ends'
-import { fold, scan } from '../script/reader/scanner'
+import { readEnd } from '../script/token/ends'
+import { fold, scan } from '../script/token/scanner'
 import { settingFor } from '../script/reader/state'
 import { lengthFacet } from './facets'
 

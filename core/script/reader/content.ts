@@ -7,9 +7,6 @@ const saysSomething = patternOf('i', [
 /** Whether words say how long, what role or how often: such words are never passed over. */
 export const hasContent = (text: string) => saysSomething.test(text)
 
-/** A word for rest before its length, as in `r 20` and `rest 2 min`. */
-export const restThenLength = /(?:rest|recovery|recover|rec|RI|r)\s*[:=]?\s*(?:of\s+)?(?=\d)/iy
-
 const lengthWords = patternOf('i', [
   String.raw`\d\s*(?:km|k|m|mi|miles?|min|mins|minutes?|s|sec|seconds?|h|hours?|yd|kcal|x|\u00D7|times`,
   String.raw`|rounds|sets|laps|lengths|'|"|%|W|bpm|rpm)(?![a-z])|\d:\d\d|@|\b(?:until|WU|CD|warm|cool`,

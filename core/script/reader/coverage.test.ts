@@ -138,7 +138,8 @@ describe('what became of every word', () => {
       ['left-over', undefined, 'Hi Ilse!'],
       ['row', '1', '2 km easy'],
       ['separator', undefined, ','],
-      ['row', '2', '4 x 100 m fast'],
+      ['row', '2', '4 x'],
+      ['row', '2.1', '100 m fast'],
       ['left-over', undefined, 'along the quay'],
     ])
   })

@@ -21,9 +21,11 @@ const begins =
   '\\d|easy|rest|off|day\\s+off|long|recovery|warm|wu\\b|track|hills?|strides|steady|tempo|pool|same|as\\b|like\\b|' +
   'repeat\\b|free\\b|nothing'
 const ending = `(?:\\s*(?:[:.,)\\u2013\\u2014]|-(?=\\s|$)|$)|(?=\\s+(?:${begins})))`
+/** `Tues 12th`: the date says nothing without its month. */
+const dateAlone = `\\s+(?:the\\s+)?\\d{1,2}(?:st|nd|rd|th)(?!\\s+(?:of\\s+)?(?:${months.join('|')}))`
 const heading = new RegExp(
   `^\\s*(?:[-*\\u2022]+\\s+)?(?:${dayWord}\\b\\.?(?:\\s*,?\\s*\\(?(?:the\\s+)?(?:${dateWords}|` +
-    `${numericDate})\\)?)?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`,
+    `${numericDate})\\)?|${dateAlone})?|(?:${dateWords}))${partOfDay}${sportWord}${ending}[\\s)]*`,
   'i',
 )
 
@@ -158,7 +160,7 @@ const undatedHeading = (result: DayHeading, date: string, monthWord: string): Da
 
 const dayOffWords = patternOf('i', [
   String.raw`^\s*(?:(?:complete|total|full)\s+)?(?:rest(?:\s+day)?|off|day\s+off|free(?:\s+day)?|nothing`,
-  String.raw`|no\s+(?:training|session)|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$`,
+  String.raw`|no\s+(?:training|session)|repos|descanso|ruhetag|pause|frei|hvile|-+|\u2013)[\s.!]*(?:\([^\d()]*\)|,[^\d]*|#.*)?$`,
 ])
 
 /** Words of a day on which nothing is done. */

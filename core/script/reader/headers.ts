@@ -1,10 +1,10 @@
 import type { Block, Ceiling, Leg, PlaceOfSession, PlainPlaceKind, Prompt, Repeat, Sport } from '../../session/document'
 import { limits } from '../../session/limits'
 import { parseClock } from '../../quantity/time'
-import { readCeiling, readDoubt } from './ends'
-import { isWithinBounds, readQuantity } from './quantities'
-import type { Scanner } from './scanner'
-import { attempt, sees, skipSpaces, take } from './scanner'
+import { readCeiling, readDoubt } from '../token/ends'
+import { isWithinBounds, readQuantity } from '../token/quantities'
+import type { Scanner } from '../token/scanner'
+import { attempt, sees, skipSpaces, take } from '../token/scanner'
 
 const plainPlaces: readonly PlainPlaceKind[] = ['road', 'trail', 'treadmill', 'outdoors', 'trainer', 'open-water']
 

@@ -12,7 +12,6 @@ const partLabel = patternOf('i', [
 ])
 const titleLabel = /^\s*([^\d:#@,;()]{3,60}?)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/
 const sportLabel = /^\s*(swim|bike|ride|cycle|run)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/i
-const totalLabel = /^\s*(\d[^:#@x\u00D7*(]{2,50}?):\s+(?=\S)/i
 const ownWords = patternOf('i', [
   String.raw`^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm`,
   String.raw`|cool|wu|cd|rest|recovery|easy|jog|walk|float|hr|heart|leg|off|unread|title|sport|place|day`,
@@ -85,9 +84,6 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
     return blanked(plain, place[0].length)
   }
   const isTitleDue = isFirstRow && state.session.title === undefined
-  const total = isTitleDue ? totalLabel.exec(plain.raw) : null
-  if (total && hasContent(plain.raw.slice(total[0].length)) && !/\b(?:times|rounds?|sets?|reps?)\b/i.test(total[1]!))
-    return titled(state, plain, total)
   const title = isTitleDue ? titleLabel.exec(plain.raw) : null
   if (
     title &&

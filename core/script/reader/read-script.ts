@@ -7,6 +7,7 @@ import type { RowResult } from '../as-run'
 import { takeResult } from '../as-run'
 import type { Standpoint } from '../../athlete/standpoint'
 import type { MessageHints, ReadContext, RowPlace } from './options'
+import { peel } from './peel'
 import { readSameDay } from './same-day'
 import { readSession } from './session'
 import type { Line } from './state'
@@ -58,7 +59,8 @@ export function readScript(text: string, standpoint: Standpoint, hints: MessageH
     })
     return result
   }
-  const lines = text.split(/\r\n|\n|\r/)
+  const said = text.split(/\r\n|\n|\r/)
+  const lines = peel(said)
   const results = takeResults(lines)
   let start = 0
   for (let index = 0; index <= lines.length; index++) {
@@ -80,6 +82,9 @@ export function readScript(text: string, standpoint: Standpoint, hints: MessageH
     }
     start = index + 1
   }
+  for (const remark of result.remarks)
+    if (remark.said !== '' && !remark.said.includes('\n'))
+      remark.said = said[remark.line - 1]!.slice(remark.column - 1, remark.column - 1 + remark.length)
   result.remarks.sort((a, b) => a.line - b.line || a.column - b.column)
   return result
 }

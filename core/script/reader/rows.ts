@@ -1,30 +1,18 @@
 import type { Item, SessionSport } from '../../session/document'
 import { limits } from '../../session/limits'
 import { countFlatSteps } from '../../session/walk'
-import { printBlockHeader, printItem, printPlace } from '../print'
+import { printBlockHeader, printPlace } from '../print'
 import { parseDay, parseLegHead, parsePlace, parsePrompt, readBlockHead, readCeilingLine } from './headers'
-import { hasContent, namesLength } from './content'
-import { completeRepeat } from './complete'
-import { knownCanonicalRow, readRow, takeNote } from './known-rows'
+import { readFreeLines } from './free-lines'
+import type { Cursor } from './cursor'
+import { hasRowsBelow, notePattern } from './cursor'
+import { canonicalRow, knownCanonicalRow, takeNote } from './known-rows'
 import type { Placed } from './placed'
-import type { Scanner } from './scanner'
-import { fold, scan } from './scanner'
-import { takeLabels } from './labels'
+import type { Scanner } from '../token/scanner'
+import { scan } from '../token/scanner'
+import { unreadLine } from './unread'
 import type { Line, State } from './state'
 import { addRemark, addSpelling, settingFor } from './state'
-
-function unreadLine(state: State, line: Line, code: string, why: string): Item {
-  const text = line.raw.trim().slice(0, 4000).trim()
-  addRemark(state, line, {
-    from: line.raw.length - line.raw.trimStart().length,
-    to: line.raw.trimEnd().length,
-    level: 'error',
-    code,
-    readAs: why,
-    fixes: [],
-  })
-  return { kind: 'unread', text }
-}
 
 const headerPattern = /^(title|sport|place|day|ceiling|prompt):? +(.*)$/is
 
@@ -72,8 +60,6 @@ function readHeader(state: State, line: Line): boolean | Item {
   return true
 }
 
-const notePattern = /^\s*#(?: (.*)|)$/s
-
 function addNote(holder: { note?: string }, text: string): void {
   holder.note = holder.note === undefined ? text : `${holder.note}\n${text}`
 }
@@ -86,53 +72,6 @@ function placeItem(state: State, { item, from, to }: Placed, line: Line): void {
   if (item.kind === 'block') for (const inner of item.items) placeItem(state, { item: inner, from, to }, line)
 }
 
-/** A line that says neither a length nor a role. */
-function keepTalk(state: State, line: Line, text: string): Item[] {
-  addNote(state.session, text)
-  addRemark(state, line, {
-    from: line.raw.length - line.raw.trimStart().length,
-    to: line.raw.trimEnd().length,
-    level: 'note',
-    code: 'chatter',
-    readAs: "kept as the session's note",
-    fixes: [],
-  })
-  return []
-}
-
-function readFreeLine(state: State, line: Line): Item[] {
-  const text = line.raw.trim()
-  const cap = !/^(?:HR|heart|pulse|<|under|below|max)/i.test(text)
-    ? null
-    : /^(?:HR|heart rate|pulse)?\s*(?:<|under|below|max)\s*(\d{2,3})\s*(?:bpm)?\.?$/i.exec(fold(text))
-  if (cap) {
-    state.session.ceiling = { of: 'heart-rate', above: Number(cap[1]) }
-    addRemark(state, line, {
-      from: line.indent,
-      to: line.raw.trimEnd().length,
-      level: 'note',
-      code: 'session-ceiling',
-      readAs: `ceiling ${cap[1]} bpm`,
-      fixes: [],
-    })
-    return []
-  }
-  if (!hasContent(text) && !hasContent(fold(text))) return keepTalk(state, line, text)
-  const { setting } = state
-  if (line.sport && setting.bySport) state.setting = { ...setting.bySport[line.sport], bySport: setting.bySport }
-  const { placed, isCanonical, noticed } = readRow(state, line)
-  state.setting = setting
-  if (
-    placed.length === 0 ||
-    (placed.every(({ item }) => item.kind === 'unread') && /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(text) && !namesLength(fold(text)))
-  )
-    return keepTalk(state, line, text)
-  const items = takeRow(state, line, placed)
-  if (!isCanonical)
-    state.readings.push({ line, items, noticed, printed: () => items.map(item => printItem(item, line.indent / 2)).join('\n') })
-  return items
-}
-
 function takeRow(state: State, line: Line, placed: readonly Placed[]): Item[] {
   const items = placed.map(entry => entry.item)
   state.steps += countFlatSteps(items)
@@ -142,12 +81,6 @@ function takeRow(state: State, line: Line, placed: readonly Placed[]): Item[] {
     if (sport) state.sports.set(entry.item, sport)
   }
   return items
-}
-
-/** The lines of a session, and which comes next. */
-export interface Cursor {
-  lines: Line[]
-  at: number
 }
 
 function holdsRows(state: State, cursor: Cursor, line: Line): Item[] {
@@ -250,15 +183,19 @@ export function readRows(state: State, cursor: Cursor, leastIndent: number, into
     }
     const scanner = scan(line.raw, state.setting, line.indent)
     const head = readBlockHead(scanner)
-    if (head) {
+    if (head && (hasRowsBelow(cursor, line) || leastIndent > 0)) {
       into.push(readBlock(state, cursor, line, head, scanner))
       inHeaders = false
       continue
     }
-    if (completeRepeat(state, line, into)) continue
-    const labelled = takeLabels(state, line, leastIndent === 0 && into.length === 0)
-    const items = readFreeLine(state, labelled)
-    if (items.length > 0) inHeaders = false
-    into.push(...items)
+    const canonical = canonicalRow(state, line)
+    if (canonical) {
+      into.push(...takeRow(state, line, canonical))
+      inHeaders = false
+      continue
+    }
+    const count = into.length
+    readFreeLines(state, cursor, line, leastIndent === 0, into)
+    if (into.length > count) inHeaders = false
   }
 }

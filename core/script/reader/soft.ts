@@ -1,5 +1,8 @@
 import type { Item, Session, Step } from '../../session/document'
-import type { SoftSteps } from './between'
+import type { SoftWord } from '../token/soft-word'
+
+/** Steps whose role their place in the session decides, found while a text is read. */
+export type SoftSteps = Map<Step, SoftWord>
 
 function hasFirmWork(items: readonly Item[], soft: SoftSteps): boolean {
   return items.some(item => {

@@ -2,9 +2,9 @@ import { sports } from '../../session/sports'
 import { unitsOf } from '../../athlete/athlete'
 import type { Item, Session, Sport, Step } from '../../session/document'
 import type { Remark } from '../remark'
-import type { SoftSteps } from './between'
+import type { SoftSteps } from './soft'
 import type { ReadContext, RowPlace } from './options'
-import type { Noticed, Setting } from './scanner'
+import type { Noticed, Setting } from '../token/scanner'
 
 export interface Line {
   number: number
@@ -41,6 +41,8 @@ export interface State {
   places: Map<Item, RowPlace>
   /** Steps that the rows so far come to, the rounds of the blocks around them not counted. */
   steps: number
+  /** The free lines come to more steps than a session may have, so that each is read alone. */
+  isPastLimit?: true
 }
 
 /** What the reader goes by in a sport, given the athlete's units. */

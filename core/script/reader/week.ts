@@ -1,7 +1,9 @@
 import { patternOf } from '../../quantity/pattern'
 import type { Remark } from '../remark'
 import type { DayHeading } from './day-heading'
-import { isDayOff, readDayHeading } from './day-heading'
+import { inEnglish, severalDays } from './day-names'
+import { dayMeant, isDayOff, readDayHeading } from './day-heading'
+import type { DayName } from '../../session/document'
 import { namesLength } from './content'
 import type { ReadContext } from './options'
 import type { Line } from './state'
@@ -39,13 +41,23 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
  * Parts the lines of a pasted week by the headings of its days. Lines before the first heading go with the first day.
  * A day off gives no session, only a remark.
  */
-export function partByDay(lines: readonly Line[], context: ReadContext): { parts: Part[]; remarks: Remark[] } {
+export function partByDay(said: readonly Line[], context: ReadContext): { parts: Part[]; remarks: Remark[] } {
+  const english = inEnglish(said.map(line => line.raw))
+  const lines = said.map((line, index) => (english[index] === line.raw ? line : { ...line, raw: english[index]! }))
   const headings = new Map<Line, DayHeading>()
+  const others = new Map<Line, DayName[]>()
   for (const line of lines) {
+    const listed = severalDays(line.raw)
+    if (listed) {
+      const [first, ...more] = listed.days
+      headings.set(line, { day: dayMeant(first!, context), length: listed.length, level: 'note', others: [] })
+      others.set(line, more)
+      continue
+    }
     const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
     if (heading) headings.set(line, heading)
   }
-  if (headings.size === 0) return { parts: [{ lines: [...lines] }], remarks: [] }
+  if (headings.size === 0) return { parts: partByHalf({ lines: [...lines] }), remarks: [] }
   const remarks: Remark[] = []
   const parts: Part[] = []
   let before: Line[] = []
@@ -78,13 +90,77 @@ export function partByDay(lines: readonly Line[], context: ReadContext): { parts
       part.lines = []
     }
     parts.push(part)
+    for (const day of others.get(line) ?? []) parts.push({ lines: part.lines, heading: { ...heading, day: dayMeant(day, context) } })
   }
   if (part && before.length > 0) part.lines.unshift(...before)
+  for (const one of parts) dropDayOff(one, remarks)
   return {
-    parts: parts.filter(({ lines: own }) => own.some(line => line.raw.trim() !== '')).flatMap(found => splitPreamble(found)),
+    parts: parts
+      .filter(({ lines: own }) => own.some(line => line.raw.trim() !== ''))
+      .flatMap(splitPreamble)
+      .flatMap(partByHalf),
     remarks,
   }
 }
+
+/** `Tuesday` on one line and `Rest` on the next. */
+function dropDayOff(part: Part, remarks: Remark[]): void {
+  const written = part.lines.filter(line => line.raw.trim() !== '')
+  const [line] = written
+  if (!line || written.length !== 1 || line.start > 0 || !isDayOff(line.raw)) return
+  const from = line.raw.length - line.raw.trimStart().length
+  const said = line.raw.trim()
+  remarks.push({
+    line: line.number,
+    column: from + 1,
+    length: said.length,
+    level: 'note',
+    code: 'day-off',
+    said,
+    readAs: 'a day without a session',
+    fixes: [],
+  })
+  part.lines = []
+}
+
+const halves = /(?:^|[,;/.]|\s)\s*(am|pm|a\.m\.|p\.m\.|morning|evening)\b\s*:?\s*(?=\S)/gi
+const sportWords = /^(run|ride|bike|cycle|swim)\b/i
+
+/** Where a line begins to speak of the second half of the day. */
+function secondHalf(line: Line): { at: number; to: number } | null {
+  const found = [...line.raw.slice(line.start).matchAll(halves)].map(match => ({
+    at: line.start + match.index,
+    to: line.start + match.index + match[0].length,
+    isLater: /^(?:p|e)/i.test(match[1]!),
+  }))
+  const later = found.find(({ isLater, at }) => isLater && namesLength(line.raw.slice(line.start, at)))
+  return later ?? null
+}
+
+/** Two sessions of one day, the second from `PM` on. */
+function partByHalf(part: Part): Part[] {
+  const index = part.lines.findIndex(line => secondHalf(line) !== null || isLaterLine(part, line))
+  if (index < 0) return [part]
+  const line = part.lines[index]!
+  const split = secondHalf(line) ?? {
+    at: 0,
+    to: line.raw.search(halves) < 0 ? 0 : line.raw.length - line.raw.replace(/^\s*(?:pm|p\.m\.|evening)\b\s*:?\s*/i, '').length,
+  }
+  const sport = sportWords.exec(line.raw.slice(split.to))?.[1]?.toLowerCase()
+  const first: Line = { ...line, raw: line.raw.slice(0, split.at) }
+  const second: Line = { ...line, raw: ' '.repeat(split.to) + line.raw.slice(split.to), start: split.to, indent: 0 }
+  const { sport: _, ...heading } = part.heading ?? {}
+  const own = sport === undefined ? part.heading : { ...heading, sport: sport === 'run' || sport === 'swim' ? sport : 'ride' }
+  return [
+    { ...part, lines: [...part.lines.slice(0, index), first] },
+    { lines: [second, ...part.lines.slice(index + 1)], ...(part.heading ? { heading: own as DayHeading } : {}) },
+  ]
+}
+
+/** A line of its own that begins with the second half, below others of the first. */
+const isLaterLine = ({ lines }: Part, line: Line) =>
+  /^\s*(?:pm|p\.m\.|evening)\b/i.test(line.raw) &&
+  lines.slice(0, lines.indexOf(line)).some(before => /^\s*(?:am|a\.m\.|morning)\b/i.test(before.raw))
 
 /** Rows before the first heading are a session of their own; talk there goes with the day. */
 function splitPreamble(part: Part): Part[] {

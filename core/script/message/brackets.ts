@@ -1,0 +1,152 @@
+import { attach, onlyStep } from './attach'
+import { putBetween } from './between'
+import { isStep } from './draft'
+import type { Clause, Draft, Part } from './draft'
+import { isPlainWork } from './nodes'
+import type { BlockNode, Node, StepNode } from './nodes'
+import { block, rangeDoubt } from './repeats'
+import { asRecovery, nodesOf } from './steps'
+import { metresIn, totalOf } from './work'
+import type { Sequence, Work } from './work'
+
+/** What brackets behind a step or a repeat say of it; false where they are steps of their own. */
+function takeAside(sequence: Sequence, group: Part & { part: 'group' }, target: Node | undefined): boolean {
+  const { work } = sequence
+  const drafts = group.clauses.flatMap(clause => clause.parts.flatMap(part => (part.part === 'step' ? [part.draft] : [])))
+  const isOnlySteps = group.clauses.every(clause => clause.parts.every(part => part.part === 'step' || part.part === 'with'))
+  if (!isOnlySteps || drafts.length === 0 || !target) return false
+  const step = onlyStep(target)
+  if (drafts.every(draft => !isStep(draft))) {
+    if (!step) return false
+    if (drafts.length > 1) {
+      const words = saidInside(work, group)
+      step.step.note = [step.step.note, words].filter(Boolean).join(', ')
+    } else for (const draft of drafts) attach(sequence, draft, step)
+    return true
+  }
+  return false
+}
+
+/** The words inside brackets. */
+const saidInside = (work: Work, group: Part & { part: 'group' }) =>
+  work.lines[group.token.line]!.slice(group.token.from + 1)
+    .replace(/[)\]}].*$/, '')
+    .trim()
+
+/** Brackets that say what stands between: `(90 s)`, `(200 jog)`, `(rest 1:1)`, `(1' / 3')`. */
+function betweenIn(sequence: Sequence, group: Part & { part: 'group' }, target: Node): StepNode[] | null {
+  const parts = group.clauses.flatMap(clause => clause.parts)
+  const drafts = parts.flatMap(part => (part.part === 'step' ? [part.draft] : []))
+  if (drafts.length === 0 || drafts.length > 2 || drafts.length !== parts.length) return null
+  const isPause = (draft: Draft) =>
+    draft.role === 'recovery' ||
+    draft.role === 'rest' ||
+    draft.soft !== undefined ||
+    draft.share !== undefined ||
+    (draft.lengths?.length === 1 && !draft.target && !draft.clock && draft.notes.length === 0 && Object.keys(draft.swim).length === 0)
+  if (!drafts.every(isPause)) return null
+  if (drafts.length === 2 && (group.clauses[1]?.mark !== '/' || !(target.node === 'block' && target.nodes[0]?.node === 'block')))
+    return null
+  const before = onlyStep(target) ?? undefined
+  return drafts.flatMap(draft => nodesOf(sequence.work, draft, true, before))
+}
+
+/** A time in brackets behind a length is the time for that length where it can be one. */
+function isOwnTime(group: Part & { part: 'group' }, target: Node | undefined, isFollowedByRecovery: boolean): Draft | null {
+  const draft = isOneLength(group)
+  const step = target && onlyStep(target)?.step
+  if (!draft || step?.end.on !== 'distance' || step.target) return null
+  if (draft.clock && !draft.lengths) return draft
+  const length = draft.lengths?.[0]
+  if (!length || !isFollowedByRecovery || draft.target || draft.role || draft.soft) return null
+  const seconds = 'bare' in length ? length.bare : length.end.on === 'time' ? length.end.seconds : null
+  if (seconds === null) return null
+  return {
+    swim: {},
+    notes: [],
+    tokens: [{ ...draft.tokens[0]!, is: 'clock', clock: { easiest: seconds, hardest: seconds, isOwn: true } }],
+    clock: { easiest: seconds, hardest: seconds, isOwn: true },
+  }
+}
+
+/** The one draft in brackets. */
+function isOneLength({ clauses }: Part & { part: 'group' }): Draft | null {
+  const [only] = clauses
+  const [part] = only?.parts ?? []
+  return clauses.length === 1 && only!.parts.length === 1 && part?.part === 'step' ? part.draft : null
+}
+
+/** Steps that together make up the one before them, again and again: `9 min (2 min, 1 min)`. */
+function fillStep(node: StepNode, inner: readonly Node[]): BlockNode | null {
+  const { end } = node.step
+  const sum = totalOf(inner)
+  const share =
+    end.on === 'time' && sum.metres === 0
+      ? end.seconds / sum.seconds
+      : end.on === 'distance' && sum.seconds === 0
+        ? metresIn(end) / sum.metres
+        : 0
+  if (!Number.isInteger(share) || share < 1 || inner.length < 2) return null
+  return block(share, [...inner], node.line, true)
+}
+
+export function readGroup(
+  sequence: Sequence,
+  part: Part & { part: 'group' },
+  counts: (Part & { part: 'count' })[],
+  isWith: boolean,
+  isBehindGroup: boolean,
+  isFollowedByRecovery: boolean,
+): void {
+  const { work, out } = sequence
+  const target = out.at(-1)
+  if (counts.length === 0 && target) {
+    const open = onlyStep(target)
+    if (open?.step.end.on === 'press' && open.draft.lengths === undefined && isOneLength(part)) {
+      const [inner] = work.composeInner(part.clauses)
+      if (inner?.node === 'step') {
+        open.step.end = inner.step.end
+        return
+      }
+    }
+    const own = isOwnTime(part, target, isFollowedByRecovery)
+    if (own) return attach(sequence, own, onlyStep(target)!)
+    if (takeAside(sequence, part, target)) return
+    const between = !isWith && target.node === 'block' ? betweenIn(sequence, part, target) : null
+    if (between && !(target.node === 'block' && target.hasBetween)) {
+      if (target.node === 'block' && isBehindGroup) return void target.nodes.push(...between.map(asRecovery))
+      putBetween(sequence, between.slice(0, 1), between.length > 1 ? 'reps' : 'any')
+      if (between.length > 1) putBetween(sequence, between.slice(1), 'sets')
+      return
+    }
+  }
+  const inner = work.composeInner(part.clauses)
+  if (inner.length === 0) return
+  const step = target && onlyStep(target)
+  if (counts.length === 0 && step) {
+    const filled = fillStep(step, inner)
+    if (filled && isNoted(inner)) {
+      step.step.note = [step.step.note, saidInside(work, part)].filter(Boolean).join(', ')
+      return
+    }
+    if (filled && target.node === 'block') {
+      target.nodes.splice(target.nodes.indexOf(step), 1, ...(filled.times === 1 ? filled.nodes : [filled]))
+      return
+    }
+  }
+  let nodes = inner
+  for (const count of counts.reverse())
+    nodes = [block(count.times, nodes, part.token.line, true, [count.token], rangeDoubt(sequence, count))]
+  out.push(...nodes)
+}
+
+/** Parts of a swim that only say how: `50 (25 drill/25 swim)`. */
+const isNoted = (nodes: readonly Node[]) =>
+  nodes.every(node => node.node === 'step' && node.step.target === undefined && node.step.end.on === 'distance')
+
+/** `(2:30/1:30)`: two lengths and a slash in brackets are work and recovery. */
+export const isWorkAndEasy = (clauses: readonly Clause[], nodes: readonly Node[]) =>
+  clauses.length === 2 &&
+  clauses[1]!.mark === '/' &&
+  nodes.length === 2 &&
+  nodes.every(node => isPlainWork(node) && node.step.end.on === 'time' && !node.step.target && !node.step.note)

@@ -1,0 +1,83 @@
+import { limits } from '../../session/limits'
+import type { Collector, Reading } from './collect'
+import { collector, meaningAfter, takeToken } from './collect'
+import type { Clause } from './draft'
+import type { MarkSign, Token } from './token'
+
+const strength: Record<MarkSign, number> = { '/': 1, '-': 2, ',': 3, '+': 4, ';': 5, ':': 6, '.': 7, 'line': 8 }
+
+/** A colon behind a role or a label only points at what follows. */
+const isPointing = ({ clause }: Collector) =>
+  clause.parts.length === 0 ||
+  clause.parts.every(part => part.part === 'step' && part.draft.lengths === undefined && part.draft.role !== undefined)
+
+/** `alternating MP and HMP`: the joint is none between clauses. */
+const isWithinTurns = (into: Collector, reading: Reading) => into.open()?.turns !== undefined && meaningAfter(reading)?.is === 'target'
+
+function clausesUntilClose(reading: Reading, depth: number): Clause[] {
+  const { tokens } = reading
+  const isInside = depth > 0
+  if (depth > limits.nesting + 2) {
+    reading.at = tokens.length
+    return [{ mark: null, parts: [], unknown: [], tokens: [], line: 0, fault: { code: 'nesting' } }]
+  }
+  const clauses: Clause[] = []
+  let isUnclosed = false
+  let into = collector(tokens[reading.at]?.line ?? 0, null)
+  const end = (mark: MarkSign, line: number) => {
+    const { clause } = into
+    into.end()
+    if (clause.parts.length > 0 || clause.unknown.length > 0 || clause.fault) {
+      clauses.push(clause)
+      into = collector(line, mark)
+    } else {
+      const before = clause.mark
+      into = collector(line, before !== null && strength[before] > strength[mark] ? before : mark)
+    }
+  }
+  for (; reading.at < tokens.length; reading.at++) {
+    const token = tokens[reading.at]!
+    if (token.is === 'close') {
+      if (isInside) break
+      continue
+    }
+    const isNewLine = token.line !== (tokens[reading.at - 1]?.line ?? token.line)
+    if (isNewLine && isInside) {
+      isUnclosed = true
+      reading.at--
+      break
+    }
+    if (isNewLine) end('line', token.line)
+    if (token.is === 'mark' && isWithinTurns(into, reading)) continue
+    if (token.is === 'mark') {
+      if (token.sign !== ':' || !isPointing(into)) end(token.sign, token.line)
+    } else if (token.is === 'label') end('.', token.line)
+    else if (token.is === 'open') {
+      const from = reading.at++
+      const inner = clausesUntilClose(reading, depth + 1)
+      into.clause.fault ??= inner.find(clause => clause.fault)?.fault
+      into.clause.tokens.push(...tokens.slice(from, reading.at + 1))
+      into.add({ part: 'group', clauses: inner, token })
+    } else {
+      into.clause.tokens.push(token)
+      takeToken(into, token, reading)
+      if (token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length') end(':', token.line)
+    }
+  }
+  end('line', 0)
+  const isOpen = isUnclosed || (isInside && reading.at >= tokens.length)
+  if (isOpen && clauses[0]) clauses[0].fault ??= { code: 'bracket-open' }
+  return clauses
+}
+
+const firstRoleIsFirst = (tokens: readonly Token[]): boolean => {
+  for (const [index, token] of tokens.entries()) {
+    if (token.is !== 'role' || token.role === 'rest' || token.role === 'recovery') continue
+    return tokens[index - 1]?.is !== 'length'
+  }
+  return false
+}
+
+/** Parts the tokens of a message into clauses, groups in brackets within them. */
+export const clausesOf = (tokens: readonly Token[]): Clause[] =>
+  clausesUntilClose({ tokens, at: 0, isRoleFirst: firstRoleIsFirst(tokens) }, 0)

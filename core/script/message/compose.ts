@@ -1,0 +1,290 @@
+import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
+import { putBetween, runOf } from './between'
+import { isWorkAndEasy, readGroup } from './brackets'
+import { changeEach, comeEvery, goOn, progress } from './changes'
+import { isStep } from './draft'
+import type { Clause, Draft, Part } from './draft'
+import { copied, isPlainWork } from './nodes'
+import type { Node, StepNode } from './nodes'
+import { takePortion, takeSum } from './portions'
+import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns } from './repeats'
+import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
+import type { StepContext } from './rounds'
+import { asRecovery, nodesOf, settlePair } from './steps'
+import { leaveOver, note, unread } from './work'
+import type { Sequence, Work } from './work'
+
+/** One clause; where it cannot be read its words stand as they are, and everything else is still read. */
+function readClause(sequence: Sequence, clause: Clause, isAlone: boolean, isLastOfLine: boolean, after: Clause | undefined): void {
+  const { work, out } = sequence
+  work.fault = clause.fault
+  const before = {
+    nodes: [...out],
+    scopes: [...sequence.scopes],
+    noticed: work.result.noticed.length,
+    leftOver: work.result.leftOver.length,
+  }
+  if (!work.fault) readParts(sequence, clause, isAlone, isLastOfLine, after)
+  if (!work.fault) return
+  out.splice(0, out.length, ...before.nodes)
+  sequence.scopes.splice(0, sequence.scopes.length, ...before.scopes)
+  work.result.noticed.length = before.noticed
+  work.result.leftOver.length = before.leftOver
+  out.push(unread(work, clause.tokens, clause.line, work.fault))
+  work.fault = undefined
+}
+
+/** What is known while the parts of one clause are read. */
+interface ClauseReading {
+  sequence: Sequence
+  clause: Clause
+  /** It stands on a line of its own. */
+  isAlone: boolean
+  isLastOfLine: boolean
+  after: Clause | undefined
+  /** Counts whose steps still come. */
+  counts: (Part & { part: 'count' })[]
+  /** What comes stands between. */
+  isWith: boolean
+  /** Where in the sequence the clause began. */
+  begun: number
+}
+
+/** A count before its steps, behind them, or at the head of those below. */
+function readCount(reading: ClauseReading, part: Part & { part: 'count' }, index: number): void {
+  const { sequence, clause, isAlone, begun, counts } = reading
+  const { out } = sequence
+  const next = clause.parts[index + 1]
+  const isBehind = part.token.is === 'count' && part.token.isBehind === true && out.length > begun
+  const isBefore = !isBehind && next !== undefined && next.part !== 'with' && next.part !== 'rounds'
+  const isHead = part.opens ? isBefore || reading.isLastOfLine || isAlone : !isBefore && isAlone && out.length === 0
+  if (isHead) {
+    const doubt = rangeDoubt(sequence, part)
+    sequence.scopes.push({ times: part.times, from: out.length, isInline: !isAlone, line: clause.line, token: part.token, doubt })
+  } else if (isBefore) counts.push(part)
+  else again(sequence, part, isAlone, begun, clause.parts[index - 1]?.part === 'group')
+}
+
+function readPart(reading: ClauseReading, part: Part, index: number): void {
+  const { sequence, clause, counts, begun } = reading
+  const { out, work } = sequence
+  const [before, next] = [clause.parts[index - 1], clause.parts[index + 1]]
+  switch (part.part) {
+    case 'count':
+      return readCount(reading, part, index)
+    case 'until': {
+      const { repeat: until, token } = part
+      sequence.scopes.push({ times: 1, until, from: out.length, isInline: !reading.isAlone, line: clause.line, token })
+      return
+    }
+    case 'with':
+      reading.isWith = true
+      return
+    case 'span':
+      return goOn(sequence, part, begun)
+    case 'change':
+      return changeEach(sequence, part)
+    case 'progress':
+      return progress(sequence, part)
+    case 'every':
+      sequence.every = part
+      return
+    case 'same':
+      if (out.length === 0) work.fault ??= { code: 'nothing-before' }
+      else out.push(...copied(out.slice(-1)))
+      return note(work, part.token, 'note', 'computed', 'the part before it once more')
+    case 'rounds': {
+      const draft = next?.part === 'step' && !isStep(next.draft) ? next.draft : null
+      sequence.rounds.push({ first: part.first, final: part.final, draft })
+      return
+    }
+    case 'group':
+      readGroup(sequence, part, counts.splice(0), reading.isWith, before?.part === 'group', next?.part === 'with')
+      reading.isWith = false
+      return
+    case 'step': {
+      const { draft } = part
+      if (sequence.rounds.some(rounds => rounds.draft === draft)) return
+      const { isWith } = reading
+      const context = { isWith, isFirst: index === 0, begun, next, isFollowedByTime: isOnlyTime(reading.after) }
+      readStep(sequence, clause, draft, counts.splice(0), context)
+      if (draft.level === undefined && isStep(draft)) reading.isWith = isWith && next?.part === 'step'
+    }
+  }
+}
+
+/** A clause, part by part. */
+function readParts(sequence: Sequence, clause: Clause, isAlone: boolean, isLastOfLine: boolean, after: Clause | undefined): void {
+  const { work, out } = sequence
+  work.result.leftOver.push(...clause.unknown)
+  if (clause.unknown.length > 0 && clause.parts.length > 0 && clause.parts.every(isOnlyNumber)) work.fault ??= { code: 'unknown' }
+  const begun = out.length
+  const reading: ClauseReading = { sequence, clause, isAlone, isLastOfLine, after, counts: [], isWith: false, begun }
+  clause.parts.forEach((part, index) => readPart(reading, part, index))
+  if (reading.counts.length > 0) work.fault ??= { code: 'empty-repeat' }
+  const last = out.at(-1)
+  if (sequence.rounds.length > 0 && last?.node === 'block' && out.length > begun) out.splice(-1, 1, ...splitRounds(sequence, last))
+}
+
+/** A small number without unit, and no word beside it that the reader knows. */
+const isOnlyNumber = (part: Part) => {
+  const draft = part.part === 'step' ? part.draft : null
+  const [length] = draft?.lengths ?? []
+  return (
+    draft !== null &&
+    draft.tokens.length === 1 &&
+    draft.lengths?.length === 1 &&
+    length !== undefined &&
+    'bare' in length &&
+    length.bare < 100
+  )
+}
+
+const isOnlyEasy = (draft: Draft) =>
+  draft.soft === 'easy' && !draft.lengths && draft.role === undefined && draft.share === undefined && !draft.isStride && !draft.portion
+
+/** Words about a step that stands before them, or about the session; what is about nothing is left over. */
+function readWords(sequence: Sequence, clause: Clause, draft: Draft): void {
+  const { work, out } = sequence
+  const last = out.at(-1)
+  const step = last && onlyStep(last)
+  const isTarget = draft.target !== undefined || draft.clock !== undefined
+  if (clause.unknown.length > 0 && draft.ceiling === undefined && !draft.target) return leaveOver(work, draft)
+  if (draft.ceiling && !last && draft.tokens.length === 1) {
+    work.result.ceiling = draft.ceiling
+    return note(work, draft.tokens[0]!, 'note', 'session-ceiling', `ceiling ${draft.ceiling.above} bpm`)
+  }
+  if (last?.node === 'block' && isOnlyCap(draft)) {
+    last.ceiling = draft.ceiling!
+    last.tokens.push(...draft.tokens)
+  } else if (step) attach(sequence, draft, step)
+  else if (last?.node === 'block' && isTarget) attachToAll(sequence, draft, last)
+  else if (clause.unknown.length <= 1 && (isTarget || draft.sendOff)) work.fault ??= { code: 'nothing-before' }
+  else leaveOver(work, draft)
+}
+
+/** Steps in as many repeats as there are counts before them. */
+function repeated(sequence: Sequence, clause: Clause, draft: Draft, made: StepNode[], counts: (Part & { part: 'count' })[]): Node[] {
+  if (draft.turns && draft.turns.length > 1 && counts.length === 1) return [takingTurns(draft, made, counts[0]!)]
+  let nodes: Node[] = made
+  for (const count of counts.reverse()) {
+    if (draft.sendOff && draft.sendOff.length > 1 && draft.sendOff.length === count.times) {
+      nodes = stepped(made, draft.sendOff)
+      continue
+    }
+    const repeat = block(count.times, nodes, clause.line, false, [count.token], rangeDoubt(sequence, count))
+    if (draft.easy && nodes.length === 2) Object.assign(repeat, { isDropped: true, hasBetween: true })
+    nodes = [repeat]
+  }
+  return nodes
+}
+
+/** Whether a step is put with what stands before it: between, in its rounds, as its recovery. */
+function isPutBefore(sequence: Sequence, clause: Clause, draft: Draft, context: StepContext): boolean {
+  const { out, work } = sequence
+  const last = out.at(-1)
+  const isRecovery = isPauseDraft(draft)
+  if (draft.level !== undefined || (context.isWith && (last?.node === 'block' || runOf(sequence).length > 1 || isRecovery))) {
+    putBetween(sequence, nodesOf(work, draft, true, last && (onlyStep(last) ?? undefined)), draft.level ?? 'any')
+    return true
+  }
+  if (isRecovery && last) return isDirectlyBetween(sequence, clause, draft, context)
+  return last?.node === 'block' && isInRound(sequence, clause, draft, last, context)
+}
+
+function readStep(sequence: Sequence, clause: Clause, draft: Draft, counts: (Part & { part: 'count' })[], context: StepContext): void {
+  const { work, out } = sequence
+  const last = out.at(-1)
+  const isCounted = counts.length > 0
+  if (draft.turns && draft.lengths) sequence.turnsFrom = out.length
+  if (!isStep(draft) && !isCounted) return readWords(sequence, clause, draft)
+  if (isOnlyEasy(draft) && !isCounted && context.isFirst && isPlainWork(last) && !last.step.target) {
+    last.soft = 'easy'
+    return
+  }
+  if (draft.portion) return takePortion(sequence, draft)
+  if (!isCounted && isPutBefore(sequence, clause, draft, context)) return
+  const within = isCounted && context.isWith ? askWithin(sequence, draft, counts[0]!.token, last) : undefined
+  if (draft.easy) settlePair(draft, counts)
+  const made = nodesOf(work, isStep(draft) ? draft : { ...draft, role: 'work' }, false, last)
+  const nodes = repeated(sequence, clause, draft, made, counts)
+  const [only] = nodes
+  if (within && only?.node === 'block') only.doubt ??= within
+  out.push(...nodes)
+}
+
+const isOnlyTime = (clause: Clause | undefined) => {
+  const [part] = clause?.parts ?? []
+  return (
+    clause?.mark === ',' && clause.parts.length === 1 && part?.part === 'step' && part.draft.tokens.every(token => token.is === 'length')
+  )
+}
+
+const opensEdge = (clause: Clause) =>
+  clause.parts.some(part => part.part === 'step' && (part.draft.role === 'warm-up' || part.draft.role === 'cool-down'))
+
+/** Puts clauses together: repeats, what stands between, portions, sums. */
+export function compose(clauses: readonly Clause[], work: Work, isInside: boolean): Node[] {
+  const sequence: Sequence = {
+    work,
+    out: [],
+    scopes: [],
+    lineFrom: 0,
+    line: -1,
+    rounds: [],
+    isInside,
+    head: null,
+    turnsFrom: null,
+    every: null,
+  }
+  let head: { node: StepNode; from: number; line: number } | null = null
+  for (const [index, clause] of clauses.entries()) {
+    const isNewLine = clause.line !== sequence.line
+    const next = clauses[index + 1]
+    const isLastOfLine = next === undefined || next.line !== clause.line
+    if (isNewLine || clause.mark === '.') {
+      if (head && (isNewLine || clause.mark === '.')) {
+        takeSum(sequence, head.node, head.from)
+        head = null
+        sequence.head = null
+        sequence.work.unit = null
+      }
+      while (sequence.scopes.at(-1)?.isInline) {
+        if (clause.mark === '.' && isSetsClause(clause)) break
+        closeScope(sequence)
+      }
+      sequence.lineFrom = sequence.out.length
+      sequence.line = clause.line
+    }
+    if (opensEdge(clause)) while (sequence.scopes.length > 0) closeScope(sequence)
+    const isAlone = clause.parts.length === 1 && (isNewLine || index === 0) && isLastOfLine
+    const [only] = clause.parts
+    if (
+      next?.mark === ':' &&
+      next.line === clause.line &&
+      clause.parts.length === 1 &&
+      only?.part === 'step' &&
+      only.draft.lengths?.length === 1 &&
+      only.draft.role === undefined
+    ) {
+      readClause(sequence, clause, isAlone, isLastOfLine, next)
+      const node = sequence.out.at(-1)
+      if (node?.node === 'step') {
+        head = { node, from: sequence.out.length, line: clause.line }
+        sequence.head = node
+        const { end } = node.step
+        work.unit = end.on === 'time' ? 'min' : end.on === 'distance' && (end.unit === 'mi' || end.unit === 'km') ? end.unit : null
+      }
+      continue
+    }
+    readClause(sequence, clause, isAlone, isLastOfLine, next)
+  }
+  if (sequence.every) comeEvery(sequence, sequence.every)
+  if (isInside) askAfterSet(sequence, clauses)
+  if (isInside && isWorkAndEasy(clauses, sequence.out)) sequence.out[1] = asRecovery(sequence.out[1] as StepNode)
+  if (head) takeSum(sequence, head.node, head.from)
+  while (sequence.scopes.length > 0) closeScope(sequence)
+  return sequence.out
+}
+
+const isSetsClause = (clause: Clause) => clause.parts.some(part => part.part === 'step' && part.draft.level !== undefined)

@@ -1,0 +1,86 @@
+import type { Setting } from '../token/scanner'
+import { scan } from '../token/scanner'
+import type { Edge } from './terminals'
+import { edgesAt } from './terminals'
+import type { Meaning, Token } from './token'
+
+interface Reached {
+  cost: number
+  token: Token | null
+  before: Reached | null
+}
+
+const mostReadings = 4
+
+/** The state that a reading leaves behind for the next: what stood just before it. */
+const stateOf = (reached: Reached) => reached.token?.is ?? ''
+
+/** `a five-minute effort`: the sign between a number and its unit is none. */
+const joined = (text: string) => text.replace(/(\d\s*)-(?=(?:minutes?|mins?|seconds?|secs?|hours?|miles?|km|metres?|meters?)\b)/gi, '$1 ')
+
+/**
+ * The cheapest way to read a line as tokens. Each place of the line has several readings; what each costs depends on the one
+ * before it alone, so that the cheapest whole is found in one pass from left to right.
+ */
+export function tokensOf(raw: string, line: number, setting: Setting, start: number, end = raw.length): Token[] {
+  const text = joined(scan(raw, setting).text)
+  const bracketed: boolean[] = []
+  let depth = 0
+  for (const letter of text) {
+    if ('([{'.includes(letter)) depth++
+    if (')]}'.includes(letter)) depth--
+    for (let unit = 0; unit < letter.length; unit++) bracketed.push(depth > 0)
+  }
+  const isOnTreadmill = /\b(?:treadmill|TM|grade|incline)\b/i.test(text)
+  const firstWord = start + text.slice(start).length - text.slice(start).trimStart().length
+  const reached: Map<string, Reached>[] = Array.from({ length: raw.length + 1 }, () => new Map())
+  reached[start]!.set('', { cost: 0, token: null, before: null })
+  let last: Reached | null = null
+  for (let at = start; at <= end; at++) {
+    const here = [...reached[at]!.values()].sort((a, b) => a.cost - b.cost).slice(0, mostReadings)
+    if (here.length === 0) continue
+    let next = at
+    while (text[next] === ' ') next++
+    if (next >= end) {
+      if (!last || here[0]!.cost < last.cost) last = here[0]!
+      continue
+    }
+    const known = new Map<string, Edge[]>()
+    for (const state of here) {
+      const place = {
+        setting,
+        line: raw,
+        text,
+        at: next,
+        before: state.token,
+        isOnTreadmill,
+        isBracketed: bracketed[next] ?? false,
+        isFirst: next === firstWord,
+      }
+      const edges = known.get(stateOf(state)) ?? edgesAt(place)
+      known.set(stateOf(state), edges)
+      for (const edge of edges) {
+        if (edge.to > end) continue
+        const cost = state.cost + edge.cost + pairCost(state.token, edge.meaning)
+        const token = { ...edge.meaning, line, from: next, to: edge.to, cost: edge.cost, noticed: edge.noticed } as Token
+        const entry: Reached = { cost, token, before: state }
+        const key = stateOf(entry)
+        const rival = reached[edge.to]!.get(key)
+        if (!rival || rival.cost > cost) reached[edge.to]!.set(key, entry)
+      }
+    }
+  }
+  const tokens: Token[] = []
+  for (let entry = last; entry?.token; entry = entry.before) tokens.unshift(entry.token)
+  return tokens
+}
+
+/** What two neighbours cost beside each other. */
+function pairCost(before: Token | null, after: Meaning): number {
+  if (before?.is === 'at') return after.is === 'target' || after.is === 'clock' || after.is === 'grade' ? 0 : after.is === 'note' ? 0.5 : 4
+  if (before?.is === 'count' && after.is === 'length' && after.isSpaced) return 3
+  if (before?.is === 'count' && (after.is === 'length' || after.is === 'open')) return -0.3
+  if (before?.is === 'length' && after.is === 'length') return 1
+  if ((before?.is === 'role' || before?.is === 'with') && after.is === 'length') return -0.3
+  return 0
+}

@@ -1,0 +1,293 @@
+import { patternOf } from '../../quantity/pattern'
+import type { PlainPlaceKind, Role, Stroke, SwimKit } from '../../session/document'
+import type { Meaning } from './token'
+
+/**
+ * The words of the message, each with what it may be. A row gives its spellings as one expression, tried at a word's
+ * beginning, and its price: what it costs to read it so, near 1 for a plain word. Languages that people mix in stand beside.
+ */
+export type Entry = readonly [spellings: RegExp, meaning: Meaning, cost: number]
+
+const role = (name: Role): Meaning => ({ is: 'role', role: name })
+const stroke = (name: Stroke): Meaning => ({ is: 'swim', swim: { stroke: name } })
+const kit = (name: SwimKit): Meaning => ({ is: 'swim', swim: { kit: [name] } })
+/** Spellings that a number may follow without a space. */
+const before = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?!\\p{L})`])
+const words = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?![\\p{L}\\d])`])
+
+/** Words and signs that mean the same in every sport. */
+export const everywhere: readonly Entry[] = [
+  [
+    before(
+      'warm(?:ing)?[\\s-]*up',
+      'warm',
+      'w\\s?\\/\\s?u',
+      'w\\.\\s?u\\.?',
+      'wu',
+      'wup',
+      'einlaufen',
+      'einschwimmen',
+      'einfahren',
+      'aufw\\u00E4rmen',
+      '\\u00E9chauffement',
+      'echauffement',
+      'calentamiento',
+      'oppvarming',
+      'riscaldamento',
+    ),
+    role('warm-up'),
+    1,
+  ],
+  [
+    before(
+      'cool(?:ing)?[\\s-]*down',
+      'warm(?:ing)?[\\s-]*down',
+      'c\\s?\\/\\s?down',
+      'c\\s?\\/\\s?d',
+      'c\\.\\s?d\\.?',
+      'cd',
+      'auslaufen',
+      'ausschwimmen',
+      'ausfahren',
+      'aus',
+      'retour\\s+au\\s+calme',
+      'rac',
+      'vuelta\\s+a\\s+la\\s+calma',
+      'nedtrapping',
+      'nedjogg',
+      'defaticamento',
+    ),
+    role('cool-down'),
+    1,
+  ],
+  [
+    words('recover(?:y|ies)?', 'recovering', 'rec\\.?', 'r\\u00E9cup(?:\\u00E9ration)?', 'recup(?:eration|eraci\\u00F3n)?', 'trabpause'),
+    role('recovery'),
+    1,
+  ],
+  [
+    words(
+      '(?:extra\\s+)?rest(?:ing)?(?:\\s+interval)?',
+      'standing\\s+(?:rest|recovery)',
+      'stand(?:ing)?',
+      'ri',
+      'sr',
+      'pause',
+      'repos',
+      'descanso',
+      'pausa',
+      'p(?=\\s*\\d)',
+    ),
+    role('rest'),
+    1,
+  ],
+  [/(?:r|RI|rest|rec)\s*[:=]\s*/iy, role('rest'), 0.6],
+  [/r(?=\s*\d)/iy, role('rest'), 0.8],
+  [words('transition', 't[12]'), role('transition'), 1],
+  [words('work'), role('work'), 1.2],
+  [before('jog(?:ging|ged)?', 'trab(?:en)?'), { is: 'soft', word: 'jog' }, 1],
+  [before('walk(?:ing)?\\s+back(?:\\s+down)?'), { is: 'soft', word: 'walk', isBack: true }, 0.5],
+  [before('jog(?:ging)?\\s+back(?:\\s+down)?'), { is: 'soft', word: 'jog', isBack: true }, 0.5],
+  [before('walk(?:ing)?', 'hike', 'gehen', 'marche'), { is: 'soft', word: 'walk' }, 1],
+  [words('float(?:ing)?'), { is: 'soft', word: 'float' }, 1],
+  [
+    before('(?:very\\s+)?eas(?:y|ily)', 'ez', 'e(?!\\d)', 'footing', 'locker', 'souple', 'suave', 'spin(?:ning)?', 'roll(?:ing)?\\s+down'),
+    { is: 'soft', word: 'easy' },
+    1,
+  ],
+  [words('strides?', 'accelerations?'), { is: 'stride' }, 1],
+  [/@\s*/y, { is: 'at' }, 0.5],
+  [words('at(?=\\s+[\\p{L}\\d])'), { is: 'at' }, 0.8],
+  [words('w\\s?\\/', 'with', 'including', 'incl\\.?', 'inc', 'avec', 'mit', 'con', 'med'), { is: 'with' }, 0.6],
+  [/w\/\s*/iy, { is: 'with' }, 0.5],
+  [/w(?=\s*\d)/iy, { is: 'with' }, 0.6],
+  [words('off(?=\\s*[\\d:])'), { is: 'with' }, 0.9],
+  [words('on'), { is: 'on-off', which: 'on' }, 1],
+  [words('off'), { is: 'on-off', which: 'off' }, 1],
+  [
+    words('(?:in\\s+)?between\\s+(?:the\\s+)?(?:reps?|repeats?|each|efforts?|intervals?|them)', 'b\\/w\\s+reps?', 'rep\\s+rec(?:overy)?'),
+    { is: 'between', level: 'reps' },
+    0.5,
+  ],
+  [
+    words(
+      '(?:in\\s+)?between\\s+(?:the\\s+)?(?:sets?|rounds?|series|blocks?)',
+      'b\\/w\\s+(?:sets?|rounds?)',
+      'set\\s+(?:rec(?:overy)?|rest)',
+      '(?:after|every)\\s+each\\s+set',
+    ),
+    { is: 'between', level: 'sets' },
+    0.5,
+  ],
+  [words('(?:in\\s+)?between\\s+(?:them\\s+)?all', 'b\\/w\\s+all'), { is: 'between', level: 'all' }, 0.5],
+  [words('(?:in\\s+)?between', 'b\\/w', 'dazwischen', 'entre'), { is: 'between', level: 'any' }, 0.8],
+  [
+    words('(?:for\\s+)?(?:equal|same)(?:\\s+(?:time|distance|amount))?(?:\\s+of)?', 'half\\s+again'),
+    { is: 'share', by: 1, isOfTime: false },
+    0.7,
+  ],
+  [words('1\\s?:\\s?1', '100\\s?%'), { is: 'share', by: 1, isOfTime: true }, 0.7],
+  [words('half(?:\\s+the)?\\s+(?:time|distance)', 'half\\s+as\\s+(?:much|long)'), { is: 'share', by: 0.5, isOfTime: false }, 0.7],
+  [words('50\\s?%', '2\\s?:\\s?1'), { is: 'share', by: 0.5, isOfTime: true }, 0.7],
+  [words('(?:the\\s+)?first'), { is: 'portion', which: 'first' }, 1],
+  [words('(?:the\\s+)?next'), { is: 'portion', which: 'next' }, 1],
+  [words('(?:with\\s+)?(?:the\\s+)?(?:last|final)'), { is: 'portion', which: 'last' }, 1],
+  [words('(?:(?:and|then)\\s+)?(?:the\\s+)?(?:same|all\\s+of\\s+(?:it|that))(?:\\s+set)?\\s+(?:again|once\\s+more)'), { is: 'same' }, 0.3],
+  [words('alternat(?:ing|e|ely)'), { is: 'alternating' }, 1],
+  [
+    words('in\\s+total', 'total', 'all\\s+in', 'overall', 'as(?=\\s+\\d)', 'progressive(?:ly)?(?=\\s*:)', 'incl(?=\\s*[.:]?$)'),
+    { is: 'total' },
+    1,
+  ],
+  [
+    words('then', 'followed\\s+by', '(?:straight\\s+(?:off\\s+)?)?into', 'plus', 'and', 'puis', 'dann', 'luego'),
+    { is: 'mark', sign: '+' },
+    0.8,
+  ],
+  [/[+&]/y, { is: 'mark', sign: '+' }, 0.5],
+  [/(?:->|=>|[>\u2192\u21D2])/y, { is: 'mark', sign: '+' }, 0.6],
+  [/,/y, { is: 'mark', sign: ',' }, 0.3],
+  [/;/y, { is: 'mark', sign: ';' }, 0.3],
+  [/\//y, { is: 'mark', sign: '/' }, 0.6],
+  [/:/y, { is: 'mark', sign: ':' }, 0.8],
+  [/[.!?]+(?=\s|$|["'])/y, { is: 'mark', sign: '.' }, 0.3],
+  [/-(?=\s)/y, { is: 'mark', sign: '-' }, 0.6],
+  [/[([{]/y, { is: 'open' }, 0.3],
+  [/[)\]}]/y, { is: 'close' }, 0.3],
+  [
+    /(?:main|pre|post|speed|kick|pull|drill)?[\s-]*(?:set|series|part|block|main|session|workout)(?:\s+(?:\d{1,2}|[a-d]))?\s*:/iy,
+    { is: 'label', words: '' },
+    0.6,
+  ],
+]
+
+const place = (kind: PlainPlaceKind): Meaning => ({ is: 'place', place: { kind } })
+
+/** Where it is done: said within the message, it is the session's place. */
+export const places: readonly Entry[] = [
+  [words('(?:on\\s+(?:the|a)\\s+)?treadmill', 'tm', 'laufband'), place('treadmill'), 0.9],
+  [words('(?:on\\s+the\\s+)?(?:indoor\\s+)?(?:trainer|turbo|rolls?)'), place('trainer'), 0.9],
+  [words('(?:in\\s+)?open\\s+water', 'ow', 'freiwasser'), place('open-water'), 0.9],
+  [words('(?:on|at)\\s+the\\s+track'), { is: 'place', place: { kind: 'track' } }, 0.9],
+]
+
+/** Words of how a swimmer swims; outside the pool they are other words. */
+export const atThePool: readonly Entry[] = [
+  [words('free(?:style)?', 'front\\s+crawl', 'fs', 'fr', 'crawl', 'kraul'), stroke('free'), 1],
+  [words('back(?:stroke)?', 'bk', 'bs', 'r\\u00FCcken'), stroke('back'), 1],
+  [words('breast(?:stroke)?', 'br', 'brust'), stroke('breast'), 1],
+  [words('(?:butter)?fly', 'fl'), stroke('fly'), 1],
+  [words('medley', 'im', 'imo', 'i\\.m\\.'), stroke('medley'), 1],
+  [words('choice', 'ch'), stroke('choice'), 1],
+  [words('kick(?:ing|s)?', 'k', 'beine'), { is: 'swim', swim: { mode: 'kick' } }, 1],
+  [words('pull(?:ing|s)?', 'p(?!\\s*\\d)', 'arme'), { is: 'swim', swim: { mode: 'pull' } }, 1],
+  [words('drills?', 'dr'), { is: 'swim', swim: { mode: 'drill' } }, 1],
+  [words('swim(?:ming)?', 's'), { is: 'filler' }, 1],
+  [words('fins?'), kit('fins'), 1],
+  [words('paddles?'), kit('paddles'), 1],
+  [words('buoy'), kit('buoy'), 1],
+  [words('snorkel'), kit('snorkel'), 1],
+  [words('(?:kick-?)?board'), kit('board'), 1],
+]
+
+const howHard = [
+  'hard(?:er)?|sprint(?:ing|s)?|fast(?:er)?|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong(?:er)?|quick(?:ly)?|controlled|comfortabl[ey]',
+  'conversational|gentl[ey]|moderate|light(?:ly)?|slow(?:ly)?|cruise|cruising|endurance|all[\\s-]out|flat[\\s-]out|technique|sit\\s+tall',
+  'seated|standing|ss|sweet\\s*spot|flat|straight|long|surges?|pick[\\s-]?ups?|race\\s+power|wetsuit|under\\s?water|cool|extra',
+].join('|')
+const fuel = '(?:\\d+(?:-\\d+)?|one|two|three|an?)\\s*(?:g|ml|l|mg|bottles?|gels?|bars?|bidons?)(?![a-z])'
+const fuelOf = '(?:\\s*(?:of\\s+)?(?:carbs?|carbohydrates?|water|sugar|caffeine|drink))?'
+const fuelEach = '(?:\\s*(?:\\/|per|an?|every)\\s*(?:h(?:(?:ou)?r)?|\\d+\\s*(?:min|km|miles?)))?'
+const fromTo = '\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:])'
+
+/** Words for how that no number stands behind: they are the step's note. */
+export const manners = words(
+  `(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:${howHard})`,
+  `(?:desc(?:end(?:ing)?)?|build(?:ing)?|negative\\s+split|progressive(?:ly)?|progression)(?:\\s+${fromTo})?(?:\\s*,\\s*${fromTo})?`,
+  '(?:breath(?:e|ing)?|hypoxic|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[\\/-]\\s*\\d)*(?:\\s+by\\s+\\d{2,3})?',
+  '(?:[a-z]{1,6}\\s*\\/\\s*)+[a-z]{1,6}\\s+by\\s+\\d{2,3}',
+  '\\d-up\\s+\\d-down',
+  '(?:from\\s+)?standing\\s+start',
+  'up(?:hill)?s?',
+  'downhills?',
+  'hills?(?:\\s+(?:reps?|repeats?|sprints?))?',
+  '(?:off|from)\\s+the\\s+(?:bike|ride)',
+  'vo2\\s?max(?:\\s+(?:pace|effort|power))?',
+  '[rit][\\s-]pace',
+  '(?:if|optional(?:ly)?|unless|when(?:ever)?|as\\s+long\\s+as)(?![a-z])[^,;.()\\n]*',
+  'alternating\\s+\\d[^,;@()\\n]*\\/[^,;@()\\n]*?(?=\\s*(?:[,;@()]|$))',
+  fuel + fuelOf + fuelEach,
+  '@?\\s*\\d(?:\\.\\d+)?\\s*w\\s*\\/\\s*kg',
+)
+
+/** Talk around the session: what was, what is felt, when and where one meets. It is kept as it is and says no step. */
+export const talk = words(
+  'last\\s+(?:week|time|month|year|night)[^,;.\\n]*',
+  'I\\s+(?:slept|ran|did|had|was|am|feel|felt|rode|swam|have)(?![a-z])[^,;.\\n]*',
+  '\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm|a\\.m\\.|p\\.m\\.|o.clock|uhr)',
+  '@\\s*\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm)',
+  'at\\s+(?!(?:3|5|8|10|12|15|20|21|42)\\s*k)\\d+(?:\\.\\d+)?\\s*(?:k|km|mi|miles?)(?!\\s*(?:pace|effort|\\/))',
+  '(?:closes?|opens?|meets?|meet|starts?|leaves?)\\s+(?:at\\s+)?\\d{1,2}[:.]\\d\\d',
+)
+
+/** Words that leave a choice open: nobody can carry that out without an answer. */
+export const choices = words('or', 'whichever', 'either')
+
+/** Words that leave an end open. */
+export const untils = words('until', 'till', 'til')
+
+/** Words that join others and say nothing of their own. */
+export const fillers = words(
+  'each',
+  'of',
+  'for',
+  'down',
+  'the',
+  'an?',
+  'reps?',
+  'run(?:ning)?',
+  'rid(?:e|ing)',
+  'bik(?:e|ing)',
+  'cycl(?:e|ing)',
+  'active',
+  'complete',
+  'full',
+  'take',
+  'have',
+  'all(?=\\s+(?:at|@|in)\\b)',
+  'all(?=\\s*@)',
+  'passive',
+  'efforts?',
+  'pace',
+  'effort',
+  'speed',
+  'am',
+  'pm',
+  'morning',
+  'evening',
+  'afternoon',
+  'on',
+  'in',
+  'to',
+  'it',
+  'do',
+  'this',
+  'that',
+  'now',
+  'just',
+  'back',
+  'today',
+  'session',
+  'intervals?',
+  'throw',
+  'by',
+  'approx\\.?',
+  'about',
+  'around',
+  'circa',
+  'ca\\.?',
+  'nb',
+  'ramp',
+  'no\\s+rest',
+  'hr',
+)

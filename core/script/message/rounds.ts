@@ -1,0 +1,145 @@
+import type { Step, Target } from '../../session/document'
+import { printEnd } from '../print'
+import { onlyStep } from './attach'
+import { askEveryRound, putBetween, runOf } from './between'
+import type { Clause, Draft, Part } from './draft'
+import { isPlainWork, isRest } from './nodes'
+import type { BlockNode, Node } from './nodes'
+import { asRecovery, nodesOf } from './steps'
+import type { Token } from './token'
+import { note, secondsLikely } from './work'
+import type { Sequence } from './work'
+
+const shortPause = 300
+
+/** `6 x 400, 2 min`: a short time and no more behind a repeat is likelier its recovery than work; asked. */
+function isShortPause(sequence: Sequence, clause: Clause, draft: Draft, last: BlockNode, context: StepContext): boolean {
+  const [length] = draft.lengths ?? []
+  const isBare = length !== undefined && 'end' in length && length.end.on === 'time' && length.end.seconds <= shortPause
+  const says = draft.tokens.every(token => token.is === 'length')
+  if (!isBare || !says || sequence.isInside || !context.isFirst || (clause.mark !== ',' && clause.mark !== '-') || last.nodes.some(isRest))
+    return false
+  if (onlyStep(last)?.step.end.on === 'send-off' || context.isFollowedByTime) return false
+  const [node] = nodesOf(sequence.work, draft, true, onlyStep(last) ?? undefined)
+  const recovery = asRecovery(node!)
+  askEveryRound(sequence.work, last, recovery, true)
+  last.nodes.push(recovery)
+  last.hasBetween = true
+  return true
+}
+
+/** What follows a repeat without a sign between, or behind a slash: the other half of its rounds. */
+export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last: BlockNode, context: StepContext): boolean {
+  if (last.hasBetween || draft.role !== undefined || draft.portion || draft.isStride || draft.lengths?.length !== 1) return false
+  const isPlain = !draft.target && !draft.clock && draft.notes.length === 0 && Object.keys(draft.swim).length === 0
+  const worker = onlyStep(last)
+  const isTargetOfWork = draft.target !== undefined && worker?.step.target === undefined
+  const isEasier = draft.target !== undefined && isEasierTarget(draft.target, worker?.step.target)
+  const isByClock = worker?.step.end.on === 'send-off'
+  const isBehindSlash = context.isFirst && clause.mark === '/' && !isByClock && (isPlain || isTargetOfWork || isEasier)
+  if (isShortPause(sequence, clause, draft, last, context)) return true
+  const isJoined =
+    !context.isFirst && last.line === clause.line && sequence.out.length > context.begun && (isPlain || draft.target !== undefined)
+  if (!isBehindSlash && !isJoined) return false
+  const step = worker
+  const [node] = nodesOf(sequence.work, draft, true, step ?? undefined)
+  if (isBehindSlash && isTargetOfWork && step) {
+    step.step.target = draft.target!
+    delete node!.step.target
+  }
+  if (isPlain || isBehindSlash) putBetween(sequence, [node!], 'any')
+  else {
+    last.nodes.push(isEasier ? asRecovery(node!) : node!)
+    last.hasBetween = true
+  }
+  return true
+}
+
+function isEasierTarget(low: Target, high: Target | undefined): boolean {
+  if (!high || low.of !== high.of) return false
+  if ('zone' in low && 'zone' in high) return Math.max(...[low.zone].flat()) < Math.min(...[high.zone].flat())
+  return 'unit' in low && 'unit' in high && low.unit === high.unit && low.of === 'power' && (low.hardest ?? 0) < (high.easiest ?? 0)
+}
+
+/** `2 h easy with 3 x 10 min`: the repeats may come after the ride or stand within it. */
+export function askWithin(sequence: Sequence, draft: Draft, token: Token, last: Node | undefined): Step['doubt'] {
+  if (draft.isStride || last?.node !== 'step') return undefined
+  note(sequence.work, token, 'ask', 'within-or-after', 'after what stands before, not within it')
+  const said = { said: sequence.work.lines[token.line]!.slice(token.from).trim() }
+  if (last.soft === 'easy') {
+    delete last.soft
+    last.step.target ??= { of: 'effort', name: 'easy' }
+  }
+  return said
+}
+
+export interface StepContext {
+  /** The next clause is no more than a time either. */
+  isFollowedByTime: boolean
+  isWith: boolean
+  isFirst: boolean
+  begun: number
+  next: Part | undefined
+}
+
+export const isPauseDraft = (draft: Draft) =>
+  draft.role === 'recovery' || draft.role === 'rest' || draft.share !== undefined || (draft.role === undefined && draft.soft !== undefined)
+
+/** A recovery that follows its work or its repeat; true where it was put with it. */
+export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Draft, context: StepContext): boolean {
+  const { work, out } = sequence
+  const last = out.at(-1)!
+  if (last.node === 'step' && draft.share !== undefined && clause.mark !== 'line' && runOf(sequence).length > 1) {
+    putBetween(sequence, nodesOf(work, draft, true, last), 'any')
+    return true
+  }
+  const isSameClause = !context.isFirst || clause.mark === '/' || clause.mark === '-'
+  if (clause.mark === 'line' && context.isFirst) return false
+  if (draft.isOff && last.node === 'block' && !last.hasBetween) {
+    last.nodes.push(...nodesOf(work, draft, true).map(asRecovery))
+    last.hasBetween = true
+    return true
+  }
+  const isByClock =
+    last.node === 'block' && onlyStep(last)?.step.end.on === 'send-off' && draft.role === undefined && draft.level === undefined
+  if (last.node === 'block' && !isByClock && !last.hasBetween && !last.nodes.some(isRest)) {
+    const hasOwn = last.nodes.length > 1 || last.nodes[0]?.node === 'block'
+    if (draft.role === undefined && draft.soft === 'easy' && context.isFirst && !isShortFor(sequence, draft, last)) return false
+    if (isSameClause && (clause.mark === '/' || clause.mark === '-' || draft.role !== undefined || hasOwn)) {
+      putBetween(sequence, nodesOf(work, draft, true, onlyStep(last) ?? undefined), 'any')
+      return true
+    }
+    const [step] = nodesOf(work, draft, true, onlyStep(last) ?? undefined)
+    const recovery = asRecovery(step!)
+    const token = draft.tokens[0]!
+    if (draft.lengths || draft.share) askEveryRound(work, last, recovery, false)
+    else if (draft.isBack) askEveryRound(work, last, recovery, false)
+    else note(work, token, 'note', 'every-round', 'in every round, the last too')
+    last.nodes.push(recovery)
+    last.hasBetween = true
+    return true
+  }
+  return false
+}
+
+function isShortFor(sequence: Sequence, draft: Draft, last: BlockNode): boolean {
+  const length = draft.lengths?.[0]
+  if (!length || 'bare' in length) return true
+  const work = onlyStep(last)
+  const most = work ? Math.max(1.5 * secondsLikely(work.step.end), 240) : 360
+  return secondsLikely(length.end) <= most
+}
+
+/** `2 x (4 x 400, 3 min)`: a short time behind a repeat at the end of a round is likelier the recovery between the sets; asked. */
+export function askAfterSet({ out, work }: Sequence, clauses: readonly Clause[]): void {
+  const [before, last] = [out.at(-2), out.at(-1)]
+  if (clauses.at(-1)?.mark !== ',' || before?.node !== 'block' || !isPlainWork(last) || last.step.end.on !== 'time') return
+  if (last.step.end.seconds > shortPause || last.draft.tokens.length > 1) return
+  const words = printEnd(last.step.end)
+  last.step.role = 'recovery'
+  last.step.doubt = { said: work.lines[last.line]!.slice(last.draft.tokens[0]!.from, last.draft.tokens[0]!.to).trim() }
+  note(work, last.draft.tokens[0]!, 'ask', 'set-recovery', `recovery ${words} after each set`, [
+    { label: 'recovery', replacement: `then recovery ${words}` },
+    { label: 'work', replacement: `work ${words}` },
+  ])
+}

@@ -1,0 +1,130 @@
+import { metresPer } from '../../quantity/distance'
+import type { Ceiling, End, Repeat, Step } from '../../session/document'
+import { sayFault } from '../../words/faults'
+import type { Fault } from '../../words/faults'
+import type { Noticed, Setting } from '../token/scanner'
+import type { Clause, Draft, Part } from './draft'
+import type { Node, StepNode, UnreadNode } from './nodes'
+import type { Token } from './token'
+
+/** What is put together from a message, and what was noticed on the way. */
+export interface Composition {
+  nodes: Node[]
+  noticed: { line: number; noticed: Noticed }[]
+  ceiling?: Ceiling
+  /** Words that no step takes. */
+  leftOver: Token[]
+}
+
+/** A repeat whose steps still come. */
+interface Scope {
+  times: number
+  from: number
+  /** A scope begun within its line ends with it; one on a line of its own goes on below. */
+  isInline: boolean
+  line: number
+  token: Token
+  doubt?: Step['doubt'] | undefined
+  until?: Repeat
+}
+
+export interface Work {
+  /** Why the clause now read cannot be. */
+  fault?: Fault | undefined
+  /** What the reader goes by at a place of the message. */
+  settingAt: (token: Token) => Setting
+  lines: readonly string[]
+  result: Composition
+  /** The unit that a stated sum gave to numbers without one. */
+  unit: 'mi' | 'km' | 'min' | null
+  /** Puts together what stands in brackets. */
+  composeInner: (clauses: readonly Clause[]) => Node[]
+}
+
+export interface Sequence {
+  work: Work
+  out: Node[]
+  scopes: Scope[]
+  /** Where in `out` the line and the clause now read began. */
+  lineFrom: number
+  line: number
+  /** Portions said before the repeat they are of. */
+  rounds: { first: number; final: number; draft: Draft | null }[]
+  /** The sum said in front of the steps it is made of. */
+  head: StepNode | null
+  /** Where the steps began that go on in turn. */
+  turnsFrom: number | null
+  /** How often something comes within an easy step. */
+  every: (Part & { part: 'every' }) | null
+  isInside: boolean
+}
+
+export const rounded = (value: number) => Math.round(value * 1000) / 1000
+
+export function note(work: Work, token: Token, level: Noticed['level'], code: string, readAs: string, fixes: Noticed['fixes'] = []): void {
+  work.result.noticed.push({ line: token.line, noticed: { from: token.from, to: token.to, level, code, readAs, fixes } })
+}
+
+export const metresOf = (end: End): number | null => (end.on === 'distance' ? end.value * metresPer[end.unit] : null)
+
+export const saidBy = (work: Work, tokens: readonly Token[]) => {
+  const { line } = tokens[0]!
+  return work.lines[line]!.slice(firstOf(tokens, line), lastOf(tokens, line)).trim()
+}
+
+export function tell(work: Work, draft: Draft): void {
+  for (const token of draft.tokens) for (const noticed of token.noticed) work.result.noticed.push({ line: token.line, noticed })
+}
+
+export const firstOf = (tokens: readonly Token[], line: number) =>
+  Math.min(...tokens.filter(token => token.line === line).map(token => token.from))
+
+export const lastOf = (tokens: readonly Token[], line: number) =>
+  Math.max(...tokens.filter(token => token.line === line).map(token => token.to))
+
+/** How long and how far nodes are in all, as far as they say it. */
+export const totalOf = (nodes: readonly Node[]): { seconds: number; metres: number } =>
+  nodes.reduce(
+    (sum, node) => {
+      const own = node.node === 'block' ? totalOf(node.nodes) : lengthOf(node)
+      const times = node.node === 'block' ? node.times : 1
+      return { seconds: sum.seconds + own.seconds * times, metres: sum.metres + own.metres * times }
+    },
+    { seconds: 0, metres: 0 },
+  )
+
+const lengthOf = (node: StepNode | UnreadNode) =>
+  node.node === 'unread'
+    ? { seconds: 0, metres: 0 }
+    : { seconds: node.step.end.on === 'time' ? node.step.end.seconds : 0, metres: metresIn(node.step.end) }
+
+export const metresIn = (end: End) => (end.on === 'distance' || end.on === 'send-off' ? end.value * metresPer[end.unit] : 0)
+
+export function unread(work: Work, tokens: readonly Token[], line: number, fault: Fault): UnreadNode {
+  const raw = work.lines[line]!
+  const [from, to] =
+    tokens.length > 0 ? [firstOf(tokens, line), lastOf(tokens, line)] : [raw.length - raw.trimStart().length, raw.trimEnd().length]
+  work.result.noticed.push({
+    line,
+    noticed: {
+      from,
+      to,
+      level: 'error',
+      code: fault.code === 'empty-repeat' ? 'empty-block' : 'unreadable',
+      readAs: sayFault(fault),
+      fixes: [],
+    },
+  })
+  return { node: 'unread', text: raw.slice(from, to).trim(), line, from, to }
+}
+
+/** Words of a clause that is talk: kept as they are. */
+export function leaveOver(work: Work, draft: Draft): void {
+  for (const { line, from, to, cost, noticed } of draft.tokens)
+    work.result.leftOver.push({ is: 'unknown', words: work.lines[line]!.slice(from, to), line, from, to, cost, noticed })
+}
+
+export const secondsLikely = (end: End) => (end.on === 'time' ? end.seconds : end.on === 'distance' ? metresIn(end) * 0.3 : 0)
+
+export const saidOf = (work: Work, draft: Draft) =>
+  work.lines[draft.tokens[0]!.line]!.slice(draft.tokens[0]!.from, draft.tokens.at(-1)!.to).trim()

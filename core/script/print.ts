@@ -18,7 +18,7 @@ export function printPlace(place: PlaceOfSession): string {
 
 const printCeiling = (ceiling: Ceiling) => `ceiling ${formatNumber(ceiling.above)} ${ceiling.unit ?? 'bpm'}`
 
-function printPrompt(prompt: Prompt): string {
+export function printPrompt(prompt: Prompt): string {
   const count = prompt.count === undefined ? '' : `, ${prompt.count} times`
   return `prompt ${prompt.say} from ${formatTime(prompt.from)} every ${formatTime(prompt.every)}${count}`
 }

@@ -162,7 +162,7 @@ test('pasted words stay beside the sheet, linked to their rows, and what became 
   await expect(drawer.locator('.left-over')).toHaveText('see you at the boathouse')
   await app.getByRole('button', { name: 'set out in rows' }).click()
   await expect(script(app)).toContainText('6 times, drop last recovery')
-  await drawer.getByRole('button', { name: '6 x 800 @ 5k pace / 90 s jog' }).click()
+  await drawer.getByRole('button', { name: '6 x', exact: true }).click()
   await expect(app.locator('[data-test=row-length]')).toHaveValue('6 times')
   await expect(kept(app)).toBeVisible()
   await app.reload()

@@ -4,7 +4,7 @@ import { loadCorpus, readSpecimen } from './corpus'
 const corpus = loadCorpus()
 
 describe('lines and messages as many hands write them', () => {
-  it('are at least 150', () => expect(corpus.length).toBeGreaterThanOrEqual(150))
+  it('are at least 400', () => expect(corpus.length).toBeGreaterThanOrEqual(400))
 
   it.each(corpus)('$file: $said', ({ file, said, reads, asks }) => {
     expect(readSpecimen(file, said)).toEqual({ reads, asks })

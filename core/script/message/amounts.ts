@@ -58,6 +58,10 @@ const runnable = { fastest: 140, slowest: 720 }
 /** Seconds per 100 m that somebody swims. */
 const swimmable = { fastest: 46, slowest: 300 }
 
+/** A pace that few keep up: a short step's own time is likelier, in seconds per kilometre. */
+const fastAsPace = 210
+const isRunnable = (perKm: number) => perKm >= runnable.fastest && perKm <= runnable.slowest
+
 const unitFor = (setting: Setting, unit: DistanceUnit | undefined): PaceUnit => {
   if (setting.sport !== 'run' || unit === undefined) return setting.paceUnit
   return unit === 'mi' ? 's/mi' : unit === 'km' ? 's/km' : setting.paceUnit
@@ -86,6 +90,13 @@ export function resolveClock(
     !isPacy &&
     (clock.hardest * 1000) / metres >= runnable.fastest &&
     (clock.hardest * 1000) / metres <= runnable.slowest
+  const isEither = setting.sport === 'run' && metres !== undefined && isPacy && isRunnable((clock.hardest * 1000) / metres)
+  if (isEither && metres !== paceMetres && metres <= 1600 && (clock.hardest * 1000) / paceMetres < fastAsPace) {
+    const said = raw.slice(from, to).trim()
+    const readAs = `the time for each ${length!.value} ${length!.unit}`
+    const fixes = [{ label: `pace per ${unit.slice(2)}`, replacement: `${said} ${unit.slice(1)}` }]
+    return { target: own, noticed: [{ from, to, level: 'ask', code: 'own-time', readAs, fixes }] }
+  }
   if (isOwn)
     return {
       target: own,

@@ -3,7 +3,7 @@ import { parseClock } from '../../quantity/time'
 import type { Swim, Target } from '../../session/document'
 import { limits } from '../../session/limits'
 import { readCeiling, readGrade } from '../token/ends'
-import { readQuantity } from '../token/quantities'
+import { readQuantity, readTime } from '../token/quantities'
 import type { Scanner } from '../token/scanner'
 import { attempt, notice, sees, take } from '../token/scanner'
 import { readSwimWord } from '../token/swim'
@@ -13,7 +13,7 @@ import type { Meaning } from './token'
 const amount = String.raw`\d{1,3}:[0-5]\d(?:\.\d+)?|\d{1,2}'[0-5]\d|:[0-5]\d|[2-9]\d(?:\.\d+)?|1[0-2]\d`
 const clockWords = new RegExp(
   String.raw`(${amount})(?:\s*-\s*(${amount}))?\s*(?:"|''|s(?:ec(?:ond)?s?)?(?![a-z/]))?` +
-    String.raw`(?![\d:%/]|\s*(?:x|bpm|w(?!\/|\s*\d)|rpm|spm|k|m|min)\b|\s*%)`,
+    String.raw`(?![\d:%/]|\s*(?:x|bpm|w(?!\/|\s*\d)|rpm|spm|k|m|mins?|minutes?)\b|\s*(?:%|'(?!')))`,
   'iy',
 )
 const secondsOf = (words: string) =>
@@ -48,6 +48,7 @@ export function cappedAt(scanner: Scanner): Meaning | null {
 const sendOffWords = /(?:(?:leaving|going)(?:\s+(?:on|every))?|on|every|TA|@)(?:\s+the)?\s*(?=[:\d])/iy
 
 export function sendOffAt(scanner: Scanner): Meaning | null {
+  if (scanner.setting.sport === 'swim' && take(scanner, /(?:on\s+the|every)\s+minute(?![a-z])/iy)) return { is: 'send-off', seconds: [60] }
   const word = take(scanner, sendOffWords)
   if (!word || (word[0].startsWith('@') && !sees(scanner, /:\d/y))) return null
   const seconds: number[] = []
@@ -60,9 +61,10 @@ export function sendOffAt(scanner: Scanner): Meaning | null {
   return seconds.every(value => value > 0 && value <= limits.seconds) && !sees(scanner, /off\b/iy) ? { is: 'send-off', seconds } : null
 }
 
+/** A percentage so low is a slope and no effort. */
 const gradeBare = patternOf('iy', [
-  String.raw`@?\s*(\d{1,2}(?:\.\d+)?)(?:\s*-\s*(\d{1,2}(?:\.\d+)?))?\s*%(?=\s+\d|\s*(?:grade|incline|gradient))(?:\s*`,
-  String.raw`(?:grade|incline|gradient))?`,
+  String.raw`@?\s*(\d|1\d|2[0-5])(?:\.\d+)?(?:\s*-\s*(\d|1\d|2[0-5]))?\s*%`,
+  String.raw`(?:\s*(?:grade|incline|gradient)|(?=\s*(?:$|[,;+)]|\d|w\/|with\b)))`,
 ])
 
 export function gradeAt(scanner: Scanner, isOnTreadmill: boolean): Meaning | null {
@@ -96,6 +98,33 @@ export function poolAt(scanner: Scanner): Meaning | null {
 
 /** What a target may be taken for is told here by the whole message, and not by the target's own words alone. */
 const readHere = new Set(['pace-unit', 'own-time', 'percent-of'])
+
+/** `in 3:30`, `in 45 min`: the time for the step's own length. */
+export function ownTimeAt(scanner: Scanner): Meaning | null {
+  if (!take(scanner, /in\s+(?=[:\d])/iy)) return null
+  const clock = attempt(scanner, () => clockAt(scanner, true))
+  if (clock) return clock
+  const seconds = readTime(scanner)
+  return seconds === null ? null : { is: 'clock', clock: { easiest: seconds, hardest: seconds, isOwn: true } }
+}
+
+/** `gel at 45 min then every 30 min`, `drink every 20 min`: told on the way, and no step. */
+export function promptAt(scanner: Scanner): Meaning | null {
+  const word = take(scanner, /(gels?|drink|eat|fuel|sip|bar|carbs)(?:\s+(at|from|every))(?=\s+\d)/iy)
+  if (!word) return null
+  const minutes = () => {
+    const reading = readTime(scanner)
+    const bare = reading === null ? take(scanner, /\d{1,3}(?![\d:.]|\s*(?:k|km|mi|m)\b)/iy) : null
+    return reading ?? (bare ? Number(bare[0]) * 60 : null)
+  }
+  const first = minutes()
+  if (first === null || first <= 0) return null
+  const isEvery = /every/i.test(word[2]!)
+  const again = isEvery ? first : take(scanner, /,?\s*(?:(?:and\s+)?then\s+|and\s+)?every\s+(?=\d)/iy) && minutes()
+  const say = word[1]!.toLowerCase()
+  if (again) return { is: 'prompt', prompt: { say, from: first, every: again } }
+  return { is: 'prompt', prompt: { say, from: first, every: first, count: 1 } }
+}
 
 /** A target in one of the forms that rows have. */
 export function targetAt(scanner: Scanner, isAfterAt: boolean): Meaning | null {

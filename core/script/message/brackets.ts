@@ -101,6 +101,14 @@ export function readGroup(
   const { work, out } = sequence
   const target = out.at(-1)
   if (counts.length === 0 && target) {
+    const pause = target.node === 'block' ? target.nodes.at(-1) : undefined
+    const timed =
+      pause?.node === 'step' && pause.isBetween && pause.step.end.on === 'distance' ? isOneLength(part)?.lengths?.[0] : undefined
+    if (pause?.node === 'step' && timed && 'end' in timed && timed.end.on === 'time') {
+      pause.step.target = { of: 'pace', unit: 's/step', easiest: timed.end.seconds, hardest: timed.end.seconds }
+      pause.draft.tokens.push(...isOneLength(part)!.tokens)
+      return
+    }
     const open = onlyStep(target)
     if (open?.step.end.on === 'press' && open.draft.lengths === undefined && isOneLength(part)) {
       const [inner] = work.composeInner(part.clauses)

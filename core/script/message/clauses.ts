@@ -52,6 +52,7 @@ function clausesUntilClose(reading: Reading, depth: number): Clause[] {
     if (token.is === 'mark') {
       if (token.sign !== ':' || !isPointing(into)) end(token.sign, token.line)
     } else if (token.is === 'label') end('.', token.line)
+    else if (token.is === 'prompt') end(',', token.line)
     else if (token.is === 'open') {
       const from = reading.at++
       const inner = clausesUntilClose(reading, depth + 1)

@@ -118,6 +118,14 @@ function takeSoft(into: Collector, token: Token & { is: 'soft' }, reading: Readi
   if (token.isBack) draft.isBack = true
 }
 
+/** `warm up for 15 min` says how long; behind steps it says how long they go on in turn. */
+function takeSpan(into: Collector, token: Token & { is: 'span' }): void {
+  const open = into.open()
+  if (open && !open.lengths && open.share === undefined) {
+    Object.assign(into.onto(token), { lengths: [{ end: { on: 'time', seconds: token.seconds } }], lengthToken: token })
+  } else into.add({ part: 'span', seconds: token.seconds, token })
+}
+
 /** `as` behind a repeat begins how it is swum; behind a length, the sum of what follows. */
 function takeTotal(into: Collector, token: Token & { is: 'total' }): void {
   const open = into.open()
@@ -142,12 +150,12 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
   'role': takeRole,
   'soft': takeSoft,
   'pair': (into, token) => {
-    Object.assign(into.begin(token), { lengths: [token.work], lengthToken: token, easy: token.easy })
+    Object.assign(into.begin(token), { lengths: [token.work], lengthToken: token, easy: token.easy, isWalk: token.isWalk })
   },
   'stride': (into, token) => {
     into.onto(token).isStride = true
   },
-  'target': (into, token) => takeTarget(into.onto(token), token.target),
+  'target': (into, token) => takeTarget(into.open()?.role === 'rest' ? into.begin(token) : into.onto(token), token.target),
   'clock': (into, token) => {
     into.onto(token).clock = token.clock
   },
@@ -187,7 +195,7 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
     into.add({ part: 'with', token })
     into.join(token)
   },
-  'span': (into, token) => into.add({ part: 'span', seconds: token.seconds, token }),
+  'span': takeSpan,
   'change': (into, token) => into.add({ part: 'change', by: token.by, token }),
   'progress': (into, token) => into.add({ part: 'progress', by: token.by, unit: token.unit, from: token.begin, token }),
   'every': (into, token) => into.add({ part: 'every', seconds: token.seconds, token }),
@@ -207,6 +215,7 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
   'at': joins,
   'place': joins,
   'filler': joins,
+  'prompt': () => {},
   'label': () => {},
   'mark': () => {},
   'open': () => {},

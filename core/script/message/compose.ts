@@ -96,6 +96,7 @@ function readPart(reading: ClauseReading, part: Part, index: number): void {
     case 'rounds': {
       const draft = next?.part === 'step' && !isStep(next.draft) ? next.draft : null
       sequence.rounds.push({ first: part.first, final: part.final, draft })
+      note(work, part.token, 'note', 'computed', `rounds ${part.first} to ${part.final}`)
       return
     }
     case 'group':
@@ -163,6 +164,15 @@ function readWords(sequence: Sequence, clause: Clause, draft: Draft): void {
   else leaveOver(work, draft)
 }
 
+/** `w/ 400 (2:30) jog`: a word behind the brackets of a pause says how it is moved. */
+function isMannerOfPause(draft: Draft, last: Node | undefined, { isFirst }: StepContext): boolean {
+  const pause = last?.node === 'block' ? last.nodes.at(-1) : undefined
+  if (isFirst || pause?.node !== 'step' || !pause.isBetween || draft.lengths || draft.role || !draft.soft) return false
+  if (draft.soft !== 'easy') pause.step.manner = draft.soft
+  pause.draft.tokens.push(...draft.tokens)
+  return true
+}
+
 /** Steps in as many repeats as there are counts before them. */
 function repeated(sequence: Sequence, clause: Clause, draft: Draft, made: StepNode[], counts: (Part & { part: 'count' })[]): Node[] {
   if (draft.turns && draft.turns.length > 1 && counts.length === 1) return [takingTurns(draft, made, counts[0]!)]
@@ -170,6 +180,11 @@ function repeated(sequence: Sequence, clause: Clause, draft: Draft, made: StepNo
   for (const count of counts.reverse()) {
     if (draft.sendOff && draft.sendOff.length > 1 && draft.sendOff.length === count.times) {
       nodes = stepped(made, draft.sendOff)
+      continue
+    }
+    const clocks = draft.sendOff?.length ?? 1
+    if (clocks > 1 && count.times % clocks === 0) {
+      nodes = [block(count.times / clocks, stepped(made, draft.sendOff!), clause.line, true, [count.token])]
       continue
     }
     const repeat = block(count.times, nodes, clause.line, false, [count.token], rangeDoubt(sequence, count))
@@ -200,8 +215,10 @@ function readStep(sequence: Sequence, clause: Clause, draft: Draft, counts: (Par
   if (!isStep(draft) && !isCounted) return readWords(sequence, clause, draft)
   if (isOnlyEasy(draft) && !isCounted && context.isFirst && isPlainWork(last) && !last.step.target) {
     last.soft = 'easy'
+    last.draft.tokens.push(...draft.tokens)
     return
   }
+  if (isMannerOfPause(draft, last, context)) return
   if (draft.portion) return takePortion(sequence, draft)
   if (!isCounted && isPutBefore(sequence, clause, draft, context)) return
   const within = isCounted && context.isWith ? askWithin(sequence, draft, counts[0]!.token, last) : undefined

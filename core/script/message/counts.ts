@@ -7,10 +7,15 @@ import { take } from '../token/scanner'
 import type { Meaning } from './token'
 
 const countBefore = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|cycles?)(?![a-z])(?:\s+(of|through)(?![a-z]))?/iy
-const countBehind = /(?<!\d\s?)(?:x|\*)\s?(\d{1,3})(?![\d:.]|\s*(?:m|km|k|min|s|sec|x)\b)/iy
+const countBehind = /(?<!\d\s*)(?:x|\*)\s*(\d{1,3})(?![\d:]|\.\d|\s*(?:m|km|k|min|s|sec|x)\b)/iy
 /** Behind a number it may as well be the count before the next. */
-const countBehindNumber = /(?<=\d\s?)(?:x|\*)\s?(\d{1,2})(?![\d:.]|\s*(?:m|km|k|min|s|sec|x|'|")\b)(?=\s*(?:$|[,;)+.]|w|with))/iy
+const countBehindNumber = /(?<=\d\s*)(?:x|\*)\s*(\d{1,2})(?![\d:]|\.\d|\s*(?:m|km|k|min|s|sec|x|'|")\b)(?=\s*(?:$|[,;)+.@]|w|with|at\b))/iy
 const countSaid = /(?:and\s+)?(?:repeat(?:ed)?|do(?:\s+(?:this|that|it|all))?)\s*(?:x\s*)?(\d{1,3})\s*(?:times|x|rounds)?(?![a-z\d'":])/iy
+/** `6 hills of 45 s`. */
+const nounCount = patternOf('iy', [
+  String.raw`(\d{1,3})\s+(?:(?:hill|short|long|hard|fast)\s+)?(?:hills?|repeats?|intervals?|efforts?|surges?|pick-?ups?|sprints?)`,
+  String.raw`\s+(of|x|at)\s+(?=\d)`,
+])
 const wordCount = /(?:do\s+(?:this|that|it)\s+)?(once|twice|thrice)(?:\s+through)?(?![a-z])/iy
 const wordCounts: Record<string, number> = { once: 1, twice: 2, thrice: 3 }
 const strideCount = /(\d{1,2})(?:\s*-\s*(\d{1,2}))?\s+(?=(?:strides?|accelerations?)(?![a-z]))/iy
@@ -26,6 +31,7 @@ export function countAt(scanner: Scanner): Meaning | null {
     take(scanner, countSaid) ??
     take(scanner, wordCount) ??
     take(scanner, strideCount) ??
+    take(scanner, nounCount) ??
     take(scanner, spokenCount)
   if (!match) return null
   const word = match[1]!.toLowerCase()

@@ -23,7 +23,7 @@ export interface Draft {
   doubt?: Step['doubt']
   /** As long as the work before it, or a share of that. */
   share?: { by: number; isOfTime: boolean }
-  portion?: 'first' | 'next' | 'last'
+  portion?: 'first' | 'next' | 'middle' | 'last'
   /** Targets that the rounds take in turn. */
   turns?: Target[]
   /** Words behind `as` that only say how it is swum: `50 as 25 fast 25 easy`. */
@@ -34,6 +34,7 @@ export interface Draft {
   isOff?: true
   /** The recovery of a pair as `30/30`. */
   easy?: Length
+  isWalk?: boolean | undefined
   /** Where it says that it stands between others. */
   level?: BetweenLevel
   isTotal?: true

@@ -5,6 +5,7 @@ import { sports } from '../../session/sports'
 import { formatTime } from '../../quantity/time'
 import type { Scanner } from '../token/scanner'
 import { attempt, notice, take } from '../token/scanner'
+import { readTarget } from '../token/targets'
 import type { Meaning } from './token'
 
 const end = String.raw`(?![\p{L}\d])`
@@ -37,7 +38,7 @@ const paceWord = new RegExp(`[\\s-]*(?:race\\s*)?(?:pace|effort|speed)${end}`, '
 const otherDistance = new RegExp(`(1|2|4|6|8|12|15|16|20|25|30)\\s?k(?:m)?${end}`, 'iuy')
 const offsetWords = patternOf('iuy', [
   String.raw`\s*(\+|-|plus|minus)\s*(\d{1,3})\s*(s/km|s/mi|s/100\s?m|%|(?:s|sec|seconds)?\s*(?:/|per\s+)\s*(?:km`,
-  String.raw`|k|mi|mile|100\s?m)|s(?:ec(?:onds?)?)?)?(?=\s*(?:$|[,;.)+&#@]|w/|w\s+\d|with\b|then\b|and\b|effort\b`,
+  String.raw`|k|mi|mile|100\s?m)|s(?:ec(?:onds?)?)?|")?(?=\s*(?:$|[,;.)+&#@]|w/|w\s+\d|with\b|then\b|and\b|effort\b`,
   String.raw`|pace\b|/))`,
 ])
 
@@ -91,22 +92,28 @@ function namedTarget(scanner: Scanner, isAfterAt: boolean): EffortTarget | null 
 }
 
 const percent = patternOf('iuy', [
-  String.raw`(\d{2,3}(?:\.\d+)?)(?:\s*-\s*(\d{2,3}(?:\.\d+)?))?\s*%\s*(?:of\s+)?(ftp|cp|max\s*(?:hr|heart\s*rate)`,
+  String.raw`(\d{2,3}(?:\.\d+)?)(?:\s*(?:->?|to)\s*(\d{2,3}(?:\.\d+)?))?\s*%\s*(?:of\s+)?(ftp|cp|max\s*(?:hr|heart\s*rate)`,
   String.raw`|hr\s*max|lthr|hrr|css?)?(?![\p{L}\d])(\s*ramp)?`,
 ])
 
 function percentTarget(scanner: Scanner, isAfterAt: boolean): Target | null {
   const from = scanner.at
+  if (take(scanner, /(?:ftp|cp)(?![\p{L}\d])(?:\s+(?:power|pace|effort))?/iuy)) {
+    notice(scanner, from, 'note', 'percent-of', '100 percent of critical power')
+    return { of: 'power', unit: '%CP', easiest: 100, hardest: 100 }
+  }
+  const isRamp = take(scanner, /ramp(?:ing)?\s+(?:from\s+)?(?=\d)/iy) !== null
   const match = take(scanner, percent)
   if (!match) return null
   const of = (match[3] ?? '').toLowerCase().replace(/\s/g, '')
   const { sport } = scanner.setting
-  if (of === '' && !isAfterAt && sport !== 'ride') return null
+  if (of === '' && !isAfterAt && !isRamp && sport !== 'ride') return null
   const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])]
   const band = (
     measure: { of: 'power'; unit: '%CP' } | { of: 'pace'; unit: '%CS' } | { of: 'heart-rate'; unit: '%HRmax' | '%LTHR' | '%HRR' },
   ): Target => {
-    if (match[4] || low > high) return { ...measure, easiest: low, hardest: low, to: { ...measure, easiest: high, hardest: high } }
+    if (isRamp || match[4] || low > high)
+      return { ...measure, easiest: low, hardest: low, to: { ...measure, easiest: high, hardest: high } }
     return { ...measure, easiest: Math.min(low, high), hardest: Math.max(low, high) }
   }
   if (of === 'ftp') notice(scanner, from, 'note', 'percent-of', 'percent of critical power')
@@ -122,6 +129,14 @@ function percentTarget(scanner: Scanner, isAfterAt: boolean): Target | null {
 /** `9/10`, `250±5 W`, `1:48/100`, and `4.30 min/km`, where a stop stands for the colon. */
 function otherTarget(scanner: Scanner): Target | null {
   const from = scanner.at
+  const bound = take(scanner, /no\s+(faster|quicker|harder|slower|easier)\s+than\s+(?=\d)/iy)
+  if (bound) {
+    const limit = readTarget(scanner, { afterAt: true })
+    if (!limit || !('unit' in limit)) return null
+    const { easiest, hardest, ...rest } = limit
+    const isCap = !/slower|easier/i.test(bound[1]!)
+    return (isCap ? { ...rest, hardest: hardest ?? easiest } : { ...rest, easiest: easiest ?? hardest }) as Target
+  }
   const stopped = take(scanner, /(\d{1,2})[.](\d{2})\s*(?:min\s*)?\/\s*(km|mi(?:le)?)(?![a-z])/iy)
   if (stopped && Number(stopped[2]) < 60) {
     const seconds = Number(stopped[1]) * 60 + Number(stopped[2])
@@ -151,7 +166,7 @@ function otherTarget(scanner: Scanner): Target | null {
   return /^b/i.test(around[3]!) ? { of: 'heart-rate', unit: 'bpm', ...band } : { of: 'power', unit: 'W', ...band }
 }
 
-const zoneWords = /(?:zone|zn|z)\s?([1-9])(?:\s*-\s*z?([1-9]))?(?![\d:])/iy
+const zoneWords = /(?:zone|zn|z)\s?([1-9])(?:\s*-\s*z?([1-9])(?!\s*(?:min|m|km|k|mi|s|sec|h|x|'|"|\d|:)))?(?![\d:])/iy
 
 function zoneTarget(scanner: Scanner): Target | null {
   const from = scanner.at

@@ -16,7 +16,10 @@ const mostReadings = 4
 const stateOf = (reached: Reached) => reached.token?.is ?? ''
 
 /** `a five-minute effort`: the sign between a number and its unit is none. */
-const joined = (text: string) => text.replace(/(\d\s*)-(?=(?:minutes?|mins?|seconds?|secs?|hours?|miles?|km|metres?|meters?)\b)/gi, '$1 ')
+const joined = (text: string) =>
+  text
+    .replace(/(\d\s*)-(?=(?:minutes?|mins?|seconds?|secs?|hours?|miles?|km|metres?|meters?)\b)/gi, '$1 ')
+    .replace(/(?<![\d.:])(\d{1,2}) (000|500)(?=\s*m\b)/g, '$1$2 ')
 
 /**
  * The cheapest way to read a line as tokens. Each place of the line has several readings; what each costs depends on the one
@@ -31,7 +34,7 @@ export function tokensOf(raw: string, line: number, setting: Setting, start: num
     if (')]}'.includes(letter)) depth--
     for (let unit = 0; unit < letter.length; unit++) bracketed.push(depth > 0)
   }
-  const isOnTreadmill = /\b(?:treadmill|TM|grade|incline)\b/i.test(text)
+  const isOnTreadmill = /\b(?:treadmill|TM|grade|incline|gradient|hills?|uphill|climbs?)\b/i.test(text)
   const firstWord = start + text.slice(start).length - text.slice(start).trimStart().length
   const reached: Map<string, Reached>[] = Array.from({ length: raw.length + 1 }, () => new Map())
   reached[start]!.set('', { cost: 0, token: null, before: null })

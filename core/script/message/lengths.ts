@@ -44,6 +44,21 @@ const forms: readonly Form[] = [
     pattern: /(\d+(?:[.,]\d+)?)\s*M(?![A-Za-z\d:])/y,
     end: (match, scanner) => (scanner.setting.sport === 'run' && decimal(match[1]!) < 60 ? distance(decimal(match[1]!), 'mi') : null),
   },
+  {
+    pattern: /(?<!\d)\.(\d{1,2})\s*(mi(?:les?)?|km?|h(?:(?:ou)?rs?)?)(?![a-z])/iy,
+    end: match => {
+      const value = Number(`0.${match[1]}`)
+      return /^h/i.test(match[2]!) ? time(value * 3600) : distance(value, /^m/i.test(match[2]!) ? 'mi' : 'km')
+    },
+  },
+  {
+    pattern: /(\d{1,2})[.](\d00)\s*m(?:et(?:re|er)s?)?(?![a-z\d])/iy,
+    end: (match, scanner) => {
+      const value = Number(match[1]! + match[2]!)
+      notice(scanner, scanner.at - match[0].length, 'ask', 'thousands', `${value} m`, [{ label: `${value} m`, replacement: `${value} m` }])
+      return distance(value, 'm')
+    },
+  },
   { pattern: /(\d{1,3})\s*laps?(?![a-z])/iy, end: match => distance(Number(match[1]) * lapMetres, 'm') },
 ]
 
@@ -51,9 +66,28 @@ const mostMembers = 40
 const mostOfList = { seconds: 3 * 3600, metres: 50_000 }
 
 const pairWords = patternOf('iy', [
-  String.raw`(\d{1,2})\s*\/\s*(\d{1,2})(?![\d.])\s*(s(?:ec(?:ond)?s?)?(?![a-z])|"|min(?:ute)?s?(?![a-z])|'(?!'))?`,
+  String.raw`(\d{1,2})\s*\/\s*(\d{1,2})(?!\d|\.\d)\s*(s(?:ec(?:ond)?s?)?(?![a-z])|"|min(?:ute)?s?(?![a-z])|'(?!'))?`,
   String.raw`(?!\s*(?:%|rpm|w\b(?!\/)|bpm|hr\b|k|m))`,
 ])
+
+const runWalk = /(\d{1,2})\s*[:/]\s*(\d{1,2})\s*run\s*[/-]?\s*walks?(?![a-z])/iy
+const runWalkFirst = /run\s*[/-]\s*walk\s+(\d{1,2})\s*[:/]\s*(\d{1,2})(?!\d)/iy
+
+/** `9:1 run walk`: minutes of each. */
+export function runWalkAt(scanner: Scanner): Meaning | null {
+  const match = take(scanner, runWalk) ?? take(scanner, runWalkFirst)
+  if (!match) return null
+  const minutes = (words: string | undefined): Length => ({ end: { on: 'time', seconds: Number(words) * 60 } })
+  return Number(match[1]) > 0 && Number(match[2]) > 0
+    ? { is: 'pair', work: minutes(match[1]), easy: minutes(match[2]), isWalk: true }
+    : null
+}
+
+/** A distance beside one letter for how it is swum: `200 S / 200 K`. */
+export function letteredAt(scanner: Scanner): Meaning | null {
+  const match = take(scanner, /(\d{2,4})(?=\s*[SKPD](?![a-zA-Z]))/y)
+  return match && { is: 'length', lengths: [{ bare: Number(match[1]) }] }
+}
 
 /** `30/30`, `40/20 s`: work and recovery, of which only the last says its unit, or neither. */
 export function pairAt(scanner: Scanner): Meaning | null {
@@ -140,7 +174,7 @@ export function bareAt(scanner: Scanner): Meaning | null {
   return match && Number(match[1]) > 0 && Number(match[1]) <= 100_000 ? { is: 'length', lengths: [{ bare: Number(match[1]) }] } : null
 }
 
-const member = /(\d+(?:\.\d+)?)\s*(km?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?(?![a-z\d:])/iy
+const member = /(\d+(?:\.\d+)?)\s*(km?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?(?!(?!x\s*\d)[a-z]|[\d:])/iy
 const joints = [/\s*-\s*(?=\d)/y, /\s*\/\s*(?=\d)/y, /\s*,\s*(?=\d)/y, /(?=\d)/y]
 
 /** One unit for all members where only the last says it. */

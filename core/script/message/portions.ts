@@ -3,8 +3,8 @@ import type { End } from '../../session/document'
 import type { Draft } from './draft'
 import { copied, isPlainWork } from './nodes'
 import type { BlockNode, StepNode } from './nodes'
-import { lineOf, stepOf } from './steps'
-import { metresIn, metresOf, note, rounded, saidOf, tell, totalOf } from './work'
+import { lineOf, stepOf, nodesOf, shareOf } from './steps'
+import { metresIn, metresOf, note, noteStretch, rounded, saidOf, tell, totalOf } from './work'
 import type { Sequence } from './work'
 
 /** `last 15 min @ MP`, `first 4 easy`, `last two`: a part of what was said before it. */
@@ -15,10 +15,12 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
     const length = draft.lengths?.[0]
     if (!length || !('bare' in length) || length.bare >= whole.times) {
       whole.note = [whole.note, saidOf(work, draft)].filter(Boolean).join(', ')
+      whole.tokens.push(...draft.tokens)
       return
     }
     if (!draft.target) {
       whole.note = [whole.note, saidOf(work, draft)].filter(Boolean).join(', ')
+      whole.tokens.push(...draft.tokens)
       return
     }
     const rest = copied([whole])[0] as BlockNode
@@ -30,6 +32,11 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
     return
   }
   const holder = out.findLast(node => node.node === 'step' && !node.list) as StepNode | undefined
+  const isAlone = (!holder || sequence.hasNoWhole) && draft.lengths?.every(length => 'end' in length)
+  if (isAlone) {
+    sequence.hasNoWhole = true
+    return void out.push(...nodesOf(work, draft, false))
+  }
   if (!holder || !draft.lengths) return void (work.fault ??= { code: 'portion' })
   const unit = holder.step.end.on === 'distance' ? holder.step.end.unit : null
   const [length] = draft.lengths
@@ -43,7 +50,11 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
   const soft = draft.soft && draft.role === undefined ? { soft: draft.soft } : {}
   const made: StepNode = { node: 'step', step: own, ...soft, draft, line: lineOf(draft) }
   const at = out.indexOf(holder)
-  if (draft.portion === 'last') {
+  if (draft.portion === 'middle' && left !== 'none') {
+    const [before] = copied([holder]) as [StepNode]
+    for (const half of [before, holder]) half.step.end = shareOf(left, { by: 0.5, isOfTime: false })!
+    out.splice(at, 1, before, made, holder)
+  } else if (draft.portion === 'last') {
     if (left === 'none') out.splice(at, 1, made)
     else {
       holder.step.end = left
@@ -73,8 +84,10 @@ export function takeSum(sequence: Sequence, head: StepNode, from: number): void 
   const sum = totalOf(inner)
   const { end } = head.step
   const fits = end.on === 'time' ? sum.metres === 0 && Math.abs(sum.seconds - end.seconds) < 1 : Math.abs(sum.metres - metresIn(end)) < 1
-  if (inner.length > 0 && fits) out.splice(out.indexOf(head), 1)
-  else if (inner.length > 0) {
+  if (inner.length > 0 && fits) {
+    out.splice(out.indexOf(head), 1)
+    noteStretch(work, head.draft.tokens, 'note', 'sum', 'the sum of what follows')
+  } else if (inner.length > 0) {
     out.splice(out.indexOf(head), 1)
     const isMixed = sum.seconds > 0 && sum.metres > 0
     note(

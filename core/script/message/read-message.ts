@@ -1,6 +1,7 @@
-import type { Ceiling, Item, PlaceOfSession, Sport, Step } from '../../session/document'
+import type { Ceiling, Item, PlaceOfSession, Prompt, Sport, Step } from '../../session/document'
 import type { SoftWord } from '../token/soft-word'
 import type { Noticed, Setting } from '../token/scanner'
+import { printPrompt } from '../print'
 import { sportSpans } from '../token/sport-words'
 import { clausesOf } from './clauses'
 import type { Composition, Work } from './work'
@@ -28,6 +29,7 @@ export interface MessageReading {
   lines: Map<Item, { first: number; last: number }>
   noticed: { line: number; noticed: Noticed }[]
   ceiling?: Ceiling
+  prompts: Prompt[]
   place?: { place: PlaceOfSession; token: Token }
   leftOver: Token[]
   cost: number
@@ -83,12 +85,13 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     spans.find(span => span.line === line && span.from <= from && from < span.to)?.setting ?? setting
   const place = tokens.find(token => token.is === 'place')
   const composed: Composition = { nodes: [], noticed: [], leftOver: [] }
-  for (const { is, line, from, to } of tokens)
-    if (is === 'label')
-      composed.noticed.push({
-        line,
-        noticed: { from, to, level: 'note', code: 'label', readAs: 'the name of a part, passed over', fixes: [] },
-      })
+  for (const token of tokens) {
+    const { is, line, from, to } = token
+    const note = (code: string, readAs: string) =>
+      composed.noticed.push({ line, noticed: { from, to, level: 'note', code, readAs, fixes: [] } })
+    if (is === 'label') note('label', 'the name of a part, passed over')
+    if (token.is === 'prompt') note('prompt', `prompt ${printPrompt(token.prompt)}`)
+  }
   const work: Work = {
     settingAt,
     lines: lines.map(line => line.raw),
@@ -120,6 +123,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     sports,
     noticed: composed.noticed,
     ...(composed.ceiling ? { ceiling: composed.ceiling } : {}),
+    prompts: tokens.flatMap(token => (token.is === 'prompt' ? [token.prompt] : [])),
     ...(place ? { place: { place: place.place, token: place } } : {}),
     leftOver: composed.leftOver,
     cost: tokens.reduce((sum, token) => sum + token.cost, 0),

@@ -1,6 +1,7 @@
 import type { Step, Target } from '../../session/document'
 import { printEnd } from '../print'
 import { onlyStep } from './attach'
+import { isPaceUnit } from '../../quantity/intensity'
 import { askEveryRound, putBetween, runOf } from './between'
 import type { Clause, Draft, Part } from './draft'
 import { isPlainWork, isRest } from './nodes'
@@ -34,12 +35,26 @@ export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last
   const isPlain = !draft.target && !draft.clock && draft.notes.length === 0 && Object.keys(draft.swim).length === 0
   const worker = onlyStep(last)
   const isTargetOfWork = draft.target !== undefined && worker?.step.target === undefined
-  const isEasier = draft.target !== undefined && isEasierTarget(draft.target, worker?.step.target)
+  const high = worker?.step.target
+  const isSlower = draft.clock !== undefined && high?.of === 'pace' && 'easiest' in high && draft.clock.hardest > (high.easiest ?? Infinity)
+  const isEasier = isSlower || (draft.target !== undefined && isEasierTarget(draft.target, high))
   const isByClock = worker?.step.end.on === 'send-off'
-  const isBehindSlash = context.isFirst && clause.mark === '/' && !isByClock && (isPlain || isTargetOfWork || isEasier)
+  const isSigned = clause.mark === '/' || (clause.mark === '-' && isEasier)
+  const isBehindSlash = context.isFirst && isSigned && !isByClock && (isPlain || isTargetOfWork || isEasier)
+  if (isTimeOfNext(draft, high)) {
+    sequence.work.fault ??= { code: 'rounds' }
+    return true
+  }
   if (isShortPause(sequence, clause, draft, last, context)) return true
   const isJoined =
     !context.isFirst && last.line === clause.line && sequence.out.length > context.begun && (isPlain || draft.target !== undefined)
+  if (isEasier && context.isFirst && clause.mark === ',' && !isByClock) {
+    const recovery = asRecovery(nodesOf(sequence.work, draft, true, worker ?? undefined)[0]!)
+    askEveryRound(sequence.work, last, recovery, false)
+    last.nodes.push(recovery)
+    last.hasBetween = true
+    return true
+  }
   if (!isBehindSlash && !isJoined) return false
   const step = worker
   const [node] = nodesOf(sequence.work, draft, true, step ?? undefined)
@@ -55,10 +70,22 @@ export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last
   return true
 }
 
+/** `400 in 1:30, 1:28`: a time much like that of the step before is the next round's, which no repeat can say. */
+function isTimeOfNext(draft: Draft, before: Target | undefined): boolean {
+  const [length] = draft.lengths ?? []
+  if (!length || !('end' in length) || length.end.on !== 'time' || before?.of !== 'pace' || !('unit' in before) || before.unit !== 's/step')
+    return false
+  const isOnlyLength = draft.tokens.every(token => token.is === 'length')
+  return isOnlyLength && Math.abs(length.end.seconds - (before.hardest ?? 0)) <= 0.15 * length.end.seconds
+}
+
 function isEasierTarget(low: Target, high: Target | undefined): boolean {
   if (!high || low.of !== high.of) return false
   if ('zone' in low && 'zone' in high) return Math.max(...[low.zone].flat()) < Math.min(...[high.zone].flat())
-  return 'unit' in low && 'unit' in high && low.unit === high.unit && low.of === 'power' && (low.hardest ?? 0) < (high.easiest ?? 0)
+  if (!('unit' in low) || !('unit' in high) || low.unit !== high.unit) return false
+  const [hardest, easiest] = [low.hardest ?? Infinity, high.easiest ?? 0]
+  if (low.of === 'power' || low.of === 'speed') return hardest < easiest
+  return low.of === 'pace' && isPaceUnit(low.unit) && hardest > easiest
 }
 
 /** `2 h easy with 3 x 10 min`: the repeats may come after the ride or stand within it. */
@@ -94,6 +121,7 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
     return true
   }
   const isSameClause = !context.isFirst || clause.mark === '/' || clause.mark === '-'
+  if (context.isFirst && (clause.mark === '.' || clause.mark === '+')) return false
   if (clause.mark === 'line' && context.isFirst) return false
   if (draft.isOff && last.node === 'block' && !last.hasBetween) {
     last.nodes.push(...nodesOf(work, draft, true).map(asRecovery))
@@ -104,7 +132,7 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
     last.node === 'block' && onlyStep(last)?.step.end.on === 'send-off' && draft.role === undefined && draft.level === undefined
   if (last.node === 'block' && !isByClock && !last.hasBetween && !last.nodes.some(isRest)) {
     const hasOwn = last.nodes.length > 1 || last.nodes[0]?.node === 'block'
-    if (draft.role === undefined && draft.soft === 'easy' && context.isFirst && !isShortFor(sequence, draft, last)) return false
+    if (draft.role === undefined && context.isFirst && !isShortFor(sequence, draft, last)) return false
     if (isSameClause && (clause.mark === '/' || clause.mark === '-' || draft.role !== undefined || hasOwn)) {
       putBetween(sequence, nodesOf(work, draft, true, onlyStep(last) ?? undefined), 'any')
       return true
@@ -126,7 +154,7 @@ function isShortFor(sequence: Sequence, draft: Draft, last: BlockNode): boolean 
   const length = draft.lengths?.[0]
   if (!length || 'bare' in length) return true
   const work = onlyStep(last)
-  const most = work ? Math.max(1.5 * secondsLikely(work.step.end), 240) : 360
+  const most = work ? Math.max(1.5 * secondsLikely(work.step.end), 300) : 240
   return secondsLikely(length.end) <= most
 }
 

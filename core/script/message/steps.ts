@@ -88,7 +88,12 @@ export function nodesOf(work: Work, draft: Draft, isPause: boolean, before?: Nod
     return [make({ on: 'press' }, draft.doubt)]
   }
   if (draft.easy && 'end' in draft.easy && 'end' in draft.lengths[0]!) {
-    const easy: StepNode = { node: 'step', step: { kind: 'step', role: 'recovery', end: draft.easy.end }, draft, line: lineOf(draft) }
+    const easy: StepNode = {
+      node: 'step',
+      step: { kind: 'step', role: 'recovery', end: draft.easy.end, ...(draft.isWalk ? { manner: 'walk' as const } : {}) },
+      draft,
+      line: lineOf(draft),
+    }
     return [make(draft.lengths[0].end, draft.doubt), easy]
   }
   if (draft.sendOff) return sendOffs(work, draft, make)

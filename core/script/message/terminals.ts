@@ -1,9 +1,23 @@
 import type { Scanner, Setting } from '../token/scanner'
 import { sees, take } from '../token/scanner'
-import { bracketedClock, cappedAt, capAt, clockAt, clockRange, gradeAt, poolAt, sendOffAt, swimAt, targetAt, tempoAt } from './beside'
+import {
+  bracketedClock,
+  cappedAt,
+  capAt,
+  clockAt,
+  clockRange,
+  gradeAt,
+  ownTimeAt,
+  promptAt,
+  poolAt,
+  sendOffAt,
+  swimAt,
+  targetAt,
+  tempoAt,
+} from './beside'
 import { changeAt, countAt, everyAt, progressAt, roundsAt, spanAt, untilAt } from './counts'
 import { effortAt } from './efforts'
-import { bareAt, lengthAt, listAt, outOfBoundsAt, pairAt } from './lengths'
+import { bareAt, lengthAt, letteredAt, listAt, outOfBoundsAt, pairAt, runWalkAt } from './lengths'
 import type { Entry } from './lexicon'
 import { atThePool, choices, everywhere, fillers, manners, places, talk, untils } from './lexicon'
 import type { Meaning, Token } from './token'
@@ -36,7 +50,8 @@ interface Terminal {
   when?: (place: Place) => boolean
 }
 
-const isAfterAt = ({ before }: Place) => before?.is === 'at'
+/** A word for how hard is due here. */
+const isAfterAt = ({ before }: Place) => before?.is === 'at' || before?.is === 'alternating'
 const isSwim = ({ setting }: Place) => setting.sport === 'swim'
 const fault = (pattern: RegExp, make: (said: string) => Meaning) => (scanner: Scanner) => {
   const match = take(scanner, pattern)
@@ -57,12 +72,15 @@ const terminals: readonly Terminal[] = [
   { read: scanner => clockAt(scanner, false), cost: 0.6, when: isAfterAt },
   { read: clockRange, cost: 0.5, when: ({ before }) => before?.is === 'length' },
   { read: bracketedClock, cost: 0.9, when: place => place.isBracketed },
-  { read: scanner => (take(scanner, /in\s+(?=[:\d])/iy) ? clockAt(scanner, true) : null), cost: 0.4 },
+  { read: ownTimeAt, cost: 0.4 },
+  { read: promptAt, cost: 0.2 },
   { read: fault(/-(?=\d)/y, () => ({ is: 'fault', fault: { code: 'not-positive' } })), cost: 0, when: place => place.isFirst },
   { read: spanAt, cost: 0.6 },
   { read: changeAt, cost: 0.4 },
   { read: progressAt, cost: 0.2 },
   { read: everyAt, cost: 0.6, when: ({ before }) => before?.is !== 'length' },
+  { read: runWalkAt, cost: 0.3 },
+  { read: letteredAt, cost: 0, when: isSwim },
   { read: pairAt, cost: 0.6 },
   { read: listAt, cost: 0.8 },
   { read: lengthAt, cost: 1 },
@@ -110,6 +128,6 @@ export function edgesAt(place: Place): Edge[] {
     }, cost)
   }
   tryOne(scanner => (take(scanner, fillers) ? { is: 'filler' } : null), 1.2)
-  if (edges.length === 0) tryOne(scanner => (sees(scanner, /\S/y) && take(scanner, /\S/y) ? { is: 'filler' } : null), 0.5)
+  if (edges.length === 0) tryOne(scanner => (sees(scanner, /\S/y) && take(scanner, /\S/y) ? { is: 'filler' } : null), 2)
   return edges
 }

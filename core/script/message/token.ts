@@ -1,4 +1,4 @@
-import type { Ceiling, End, Grade, PlaceOfSession, Repeat, Role, Step, Swim, Target } from '../../session/document'
+import type { Ceiling, End, Grade, PlaceOfSession, Prompt, Repeat, Role, Step, Swim, Target } from '../../session/document'
 import type { Fault } from '../../words/faults'
 import type { Noticed } from '../token/scanner'
 import type { SoftWord } from '../token/soft-word'
@@ -24,7 +24,7 @@ export type MarkSign = ',' | ';' | '+' | '.' | '/' | '-' | ':' | 'line'
 export type Meaning =
   | { is: 'length'; lengths: Length[]; doubt?: Step['doubt']; isSpaced?: true }
   /** Work and recovery in one word: `30/30`. */
-  | { is: 'pair'; work: Length; easy: Length }
+  | { is: 'pair'; work: Length; easy: Length; isWalk?: true }
   /** A count of rounds; `opens` where everything after it belongs to the rounds. */
   | { is: 'count'; times: number; most?: number; opens: boolean; isBehind?: true }
   /** Rounds until a distance or a time is reached; everything after it belongs to them. */
@@ -45,7 +45,7 @@ export type Meaning =
   | { is: 'between'; level: BetweenLevel }
   /** A recovery said by the work before it: as long, half as long. */
   | { is: 'share'; by: number; isOfTime: boolean }
-  | { is: 'portion'; which: 'first' | 'next' | 'last' }
+  | { is: 'portion'; which: 'first' | 'next' | 'middle' | 'last' }
   | { is: 'rounds'; first: number; final: number }
   | { is: 'alternating' }
   /** Seconds by which each mile or kilometre differs from the one before, and from what pace on. */
@@ -59,6 +59,7 @@ export type Meaning =
   /** Seconds by which each round differs from the one before. */
   | { is: 'change'; by: number }
   | { is: 'total' }
+  | { is: 'prompt'; prompt: Prompt }
   | { is: 'label'; words: string }
   | { is: 'place'; place: PlaceOfSession }
   | { is: 'mark'; sign: MarkSign }

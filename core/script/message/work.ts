@@ -52,6 +52,8 @@ export interface Sequence {
   rounds: { first: number; final: number; draft: Draft | null }[]
   /** The sum said in front of the steps it is made of. */
   head: StepNode | null
+  /** Portions were said of no whole: each is a step. */
+  hasNoWhole?: true
   /** Where the steps began that go on in turn. */
   turnsFrom: number | null
   /** How often something comes within an easy step. */
@@ -63,6 +65,12 @@ export const rounded = (value: number) => Math.round(value * 1000) / 1000
 
 export function note(work: Work, token: Token, level: Noticed['level'], code: string, readAs: string, fixes: Noticed['fixes'] = []): void {
   work.result.noticed.push({ line: token.line, noticed: { from: token.from, to: token.to, level, code, readAs, fixes } })
+}
+
+/** Says something of all that tokens of one line cover. */
+export function noteStretch(work: Work, tokens: readonly Token[], level: Noticed['level'], code: string, readAs: string): void {
+  const { line } = tokens[0]!
+  work.result.noticed.push({ line, noticed: { from: firstOf(tokens, line), to: lastOf(tokens, line), level, code, readAs, fixes: [] } })
 }
 
 export const metresOf = (end: End): number | null => (end.on === 'distance' ? end.value * metresPer[end.unit] : null)

@@ -1,7 +1,7 @@
 import { patternOf } from '../../quantity/pattern'
 const saysSomething = patternOf('i', [
-  String.raw`\d|\b(?:until|till|half|quarter|warm[\s-]?up|cool[\s-]?down|WU|CD|w\/u|c\/d|recovery|rest|jog`,
-  String.raw`|walk|float|easy|strides?|then|times|sets|rounds|between|off|same|mile|km)\b`,
+  String.raw`\d|\b(?:until|till|half|quarter|warm[\s-]*up|cool[\s-]*down|WU|CD|w\/u|c\/d|recovery|rest|jog`,
+  String.raw`|walk|float|easy|strides?|then|times|sets|rounds|between|off|same|mile|km|twice|thrice)\b`,
 ])
 
 /** Whether words say how long, what role or how often: such words are never passed over. */

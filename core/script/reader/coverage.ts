@@ -1,3 +1,4 @@
+import { patternOf } from '../../quantity/pattern'
 import type { ReadResult } from './read-script'
 
 export type StretchKind = 'row' | 'header' | 'note' | 'separator' | 'left-over'
@@ -17,7 +18,10 @@ export interface TextSpan {
 
 const headerLine = /^(?:title|sport|place|day|ceiling|prompt):? +|^\s*leg (?:run|ride|swim)\b|^---$/i
 const noteLine = /^\s*#(?: |$)/
-const onlySigns = /^(?:[\s,;:+&/|()[\].!?\u2013\u2014\u2022*>#=-]|\b(?:and|then|with|w|plus|followed|by)\b)*$/i
+const onlySigns = patternOf('iu', [
+  String.raw`^(?:[\s,;:+&/|()[\]{}.!?\u2013\u2014\u2022*>#=_\x60"-]|\p{Extended_Pictographic}|\p{Emoji_Modifier}|\uFE0F|\u200D|\u20E3`,
+  String.raw`|\b(?:and|then|with|w|plus|followed|by)\b)*$`,
+])
 const wholeLineCodes = new Set(['spelling', 'sport', 'doubt-open', 'legs'])
 const leftOverCodes = new Set(['chatter', 'left-over', 'label', 'day-off', 'unreadable', 'header', 'unread', 'past-limit'])
 

@@ -82,3 +82,29 @@ export function severalDays(line: string): { days: DayName[]; length: number } |
   const days = list[1]!.split(/\s*(?:[/,&+]|\band\b)\s*/i).map(nameOf)
   return { days, length: list[0].length }
 }
+
+const dayStart = new RegExp(`(?<=\\S)\\s*[/;,.|]\\s+(?=${dayWord}\\b[:.]?\\s)`, 'gi')
+const beginsWithDay = new RegExp(`^\\s*${dayWord}\\b`, 'i')
+
+/** Where a line that one day heads goes over to another: `Tue 6x400 / Thu 10k easy`. */
+export function laterDays(line: string): number[] {
+  if (!beginsWithDay.test(line)) return []
+  return [...line.matchAll(dayStart)].map(match => match.index + match[0].length)
+}
+
+const letters: Readonly<Record<string, readonly number[]>> = { m: [0], t: [1, 3], w: [2], f: [4], s: [5, 6] }
+const letterHead = /^\s*([MTWFS])\s*[:.)-]\s+(?=\S)/
+
+/** Days by their first letters, where lines in their order begin with them: `M: 5 km`, `T: 8 km`. */
+export function daysByLetter(lines: readonly string[]): Map<number, { day: DayName; length: number }> {
+  const found = new Map<number, { day: DayName; length: number }>()
+  let last = -1
+  for (const [index, line] of lines.entries()) {
+    const match = letterHead.exec(line)
+    const day = match && letters[match[1]!.toLowerCase()]!.find(number => number > last)
+    if (!match || day === undefined || day === null) continue
+    found.set(index, { day: english[day]!, length: match[0].length })
+    last = day
+  }
+  return found.size > enough ? found : new Map()
+}

@@ -145,6 +145,7 @@ function takeReading(state: State, reading: MessageReading, run: readonly Line[]
   for (const entry of reading.noticed) if (!isIn(entry.line)) addRemark(state, run[entry.line]!, entry.noticed)
   if (reading.place && !state.session.place) takePlace(state, reading.place, run)
   keepLeftOver(state, reading, run)
+  if (reading.prompts.length > 0) state.session.prompts = [...(state.session.prompts ?? []), ...reading.prompts]
   if (reading.ceiling) state.session.ceiling = reading.ceiling
   reading.soft.forEach((word: SoftWord, step: Step) => state.soft.set(step, word))
   state.steps += countFlatSteps(reading.items)
@@ -153,7 +154,10 @@ function takeReading(state: State, reading: MessageReading, run: readonly Line[]
 
 const isProse = (line: Line) => /(?:\p{L}+[^\p{L}]+){4}\p{L}/u.test(line.raw) && !namesLength(fold(line.raw))
 const saysNothing = (reading: MessageReading, run: readonly Line[]) =>
-  reading.ceiling === undefined && reading.place === undefined && reading.items.every(item => item.kind === 'unread' && run.every(isProse))
+  reading.ceiling === undefined &&
+  reading.place === undefined &&
+  reading.prompts.length === 0 &&
+  reading.items.every(item => item.kind === 'unread' && run.every(isProse))
 
 /**
  * Reads free text: at the top of a session this line and the free ones below it as one message, within a repeat it alone.
@@ -165,6 +169,10 @@ export function readFreeLines(state: State, cursor: Cursor, line: Line, isTop: b
     const [from, to] = [line.raw.length - line.raw.trimStart().length, line.raw.trimEnd().length]
     state.session.place = place
     return addRemark(state, line, { from, to, level: 'note', code: 'place', readAs: `place ${printPlace(place)}`, fixes: [] })
+  }
+  if (partAlone.test(line.raw)) {
+    const [from, to] = [line.raw.length - line.raw.trimStart().length, line.raw.trimEnd().length]
+    return addRemark(state, line, { from, to, level: 'note', code: 'label', readAs: 'the name of a part, passed over', fixes: [] })
   }
   if (isTalk(line)) return keepTalk(state, line)
   if (line.raw.length > longestLine) {
@@ -190,6 +198,9 @@ export function readFreeLines(state: State, cursor: Cursor, line: Line, isTop: b
     if (before.place === undefined) delete state.session.place
   }
 }
+
+const partAlone =
+  /^\s*(?:(?:main|pre|post|warm[\s-]?up|second|first)\s+)?(?:set|series|block|session|workout)(?:\s+(?:\d{1,2}|[a-d]))?\s*:?\s*$/i
 
 /** `treadmill`, `on the track, lane 3`: a line that says no more than where. */
 const placeAlone = ({ raw }: Line) =>

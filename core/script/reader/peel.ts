@@ -70,6 +70,6 @@ export function peel(lines: readonly string[]): string[] {
     const note = line.search(/\s{2}#(?:\s|$)/)
     const words = note < 0 ? line : line.slice(0, note)
     const peeled = isDecorated.test(words) ? withQuotes(words, peelLine(words, isDashed)) + line.slice(words.length) : line
-    return peeled.trim() === '' ? line : peeled
+    return peeled.trim() === '' && !/^\s*>+\s*$/.test(line) ? line : peeled
   })
 }

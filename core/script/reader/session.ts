@@ -93,7 +93,10 @@ function sportFor(
   context: ReadContext,
   heading: DayHeading | undefined,
 ): TakenSport {
-  const said = heading?.sport ?? stated ?? context.sport
+  const headed = heading?.sport
+  if (headed && [...namedSports(`${headed} 1, ${fold(lines.map(line => line.raw).join('\n'))}`)].some(sport => sport !== headed))
+    return { sport: 'multi', isSaid: false, isByPiece: true }
+  const said = headed ?? stated ?? context.sport
   if (said) return { sport: said, isSaid: true, isByPiece: false }
   const text = fold(lines.map(line => line.raw).join('\n'))
   if (/^leg (?:run|ride|swim)\b/m.test(text)) return { sport: 'multi', isSaid: false, isByPiece: false }
@@ -104,7 +107,6 @@ function sportFor(
 /** The legs of a session whose pieces named several sports, with the whole of it set out in rows as the one fix. */
 function settleLegs(state: State, lines: readonly Line[]): void {
   const { session } = state
-  session.items = intoLegs(session.items, state.sports)
   state.readings = state.readings.map(reading => ({ ...reading, printed: () => reading.line.raw.slice(reading.line.start) }))
   const written = lines.filter(line => line.raw.trim() !== '')
   const [first, last] = [written[0]!, written.at(-1)!]
@@ -138,9 +140,13 @@ export function readSession(
   const pool = place?.kind === 'pool' ? place : undefined
   const poolUnit = pool?.unit ?? unitsOf(context.standpoint.athlete).swim
   const poolLength = pool?.length
-  const setting = settingFor(sport === 'multi' ? 'run' : sport, context, poolUnit, poolLength)
+  const setting = settingFor(sport === 'multi' ? (heading?.sport ?? 'run') : sport, context, poolUnit, poolLength)
   if (isByPiece)
-    setting.bySport = { run: setting, ride: settingFor('ride', context, poolUnit), swim: settingFor('swim', context, poolUnit, poolLength) }
+    setting.bySport = {
+      run: settingFor('run', context, poolUnit),
+      ride: settingFor('ride', context, poolUnit),
+      swim: settingFor('swim', context, poolUnit, poolLength),
+    }
   const session: Session = { format: 'agonis.session', version: 1, sport, items: [] }
   if (heading && heading.day !== '') session.day = heading.day
   const state: State = {
@@ -156,8 +162,9 @@ export function readSession(
     steps: 0,
   }
   readRows(state, { lines, at: 0 }, 0, session.items)
-  if (heading?.sport) session.sport = heading.sport
+  if (heading?.sport && !isByPiece) session.sport = heading.sport
   if (session.day !== undefined) session.day = dayMeant(session.day, context)
+  if (isByPiece) session.items = intoLegs(session.items, state.sports)
   settleSoftSteps(session, state.soft)
   dropEmptyNotes(session, session.items)
   if (stated === undefined) readHourClocks(state, state.places)

@@ -1,7 +1,7 @@
 import { patternOf } from '../../quantity/pattern'
 import type { Remark } from '../remark'
 import type { DayHeading } from './day-heading'
-import { inEnglish, severalDays } from './day-names'
+import { daysByLetter, inEnglish, laterDays, severalDays } from './day-names'
 import { dayMeant, isDayOff, readDayHeading } from './day-heading'
 import type { DayName } from '../../session/document'
 import { namesLength } from './content'
@@ -43,10 +43,16 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
  */
 export function partByDay(said: readonly Line[], context: ReadContext): { parts: Part[]; remarks: Remark[] } {
   const english = inEnglish(said.map(line => line.raw))
-  const lines = said.map((line, index) => (english[index] === line.raw ? line : { ...line, raw: english[index]! }))
+  const lines = said.map((line, index) => (english[index] === line.raw ? line : { ...line, raw: english[index]! })).flatMap(atDays)
+  const lettered = daysByLetter(lines.map(line => line.raw))
   const headings = new Map<Line, DayHeading>()
   const others = new Map<Line, DayName[]>()
-  for (const line of lines) {
+  for (const [index, line] of lines.entries()) {
+    const byLetter = lettered.get(index)
+    if (byLetter) {
+      headings.set(line, { day: dayMeant(byLetter.day, context), length: byLetter.length, level: 'note', others: [] })
+      continue
+    }
     const listed = severalDays(line.raw)
     if (listed) {
       const [first, ...more] = listed.days
@@ -57,7 +63,10 @@ export function partByDay(said: readonly Line[], context: ReadContext): { parts:
     const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
     if (heading) headings.set(line, heading)
   }
-  if (headings.size === 0) return { parts: partByHalf({ lines: [...lines] }), remarks: [] }
+  if (headings.size === 0) {
+    const halves: Remark[] = []
+    return { parts: partByHalf({ lines: [...lines] }, halves), remarks: halves }
+  }
   const remarks: Remark[] = []
   const parts: Part[] = []
   let before: Line[] = []
@@ -98,9 +107,19 @@ export function partByDay(said: readonly Line[], context: ReadContext): { parts:
     parts: parts
       .filter(({ lines: own }) => own.some(line => line.raw.trim() !== ''))
       .flatMap(splitPreamble)
-      .flatMap(partByHalf),
+      .flatMap(found => partByHalf(found, remarks)),
     remarks,
   }
+}
+
+/** A line in as many as there are days in it, each where it stands. */
+function atDays(line: Line): Line[] {
+  const cuts = laterDays(line.raw)
+  if (cuts.length === 0) return [line]
+  return [0, ...cuts].map((from, index) => ({
+    ...line,
+    raw: ' '.repeat(from) + line.raw.slice(from, cuts[index] ?? line.raw.length).replace(/[\s/;,.|]+$/, ''),
+  }))
 }
 
 /** `Tuesday` on one line and `Rest` on the next. */
@@ -138,7 +157,7 @@ function secondHalf(line: Line): { at: number; to: number } | null {
 }
 
 /** Two sessions of one day, the second from `PM` on. */
-function partByHalf(part: Part): Part[] {
+function partByHalf(part: Part, remarks: Remark[]): Part[] {
   const index = part.lines.findIndex(line => secondHalf(line) !== null || isLaterLine(part, line))
   if (index < 0) return [part]
   const line = part.lines[index]!
@@ -146,6 +165,11 @@ function partByHalf(part: Part): Part[] {
     at: 0,
     to: line.raw.search(halves) < 0 ? 0 : line.raw.length - line.raw.replace(/^\s*(?:pm|p\.m\.|evening)\b\s*:?\s*/i, '').length,
   }
+  const head = line.raw.slice(split.at, split.to)
+  const from = split.at + head.length - head.trimStart().length
+  const said = head.trim()
+  const readAs = 'the second session of the day'
+  remarks.push({ line: line.number, column: from + 1, length: said.length, level: 'note', code: 'half', said, readAs, fixes: [] })
   const sport = sportWords.exec(line.raw.slice(split.to))?.[1]?.toLowerCase()
   const first: Line = { ...line, raw: line.raw.slice(0, split.at) }
   const second: Line = { ...line, raw: ' '.repeat(split.to) + line.raw.slice(split.to), start: split.to, indent: 0 }

@@ -15,7 +15,7 @@ export function endOf(quantity: Quantity): End {
 
 function readUntil(scanner: Scanner): End | null {
   if (!take(scanner, /(?:until|till)\b/iy)) return null
-  if (take(scanner, /(?:I\s+)?press\b|ready\b|button\b/iy)) return { on: 'press' }
+  if (take(scanner, /(?:I\s+)?press\b|ready\b|(?:the\s+)?(?:lap(?:\s+(?:button|press))?|button)\b/iy)) return { on: 'press' }
   if (!take(scanner, /(?:HR|heart\s+rate|pulse)\b/iy)) return null
   const side = take(scanner, /(below|under|<|above|over|>)\s*/iy)
   const value = side && readNumber(scanner)

@@ -25,7 +25,7 @@ const counts: Record<string, string> = {
   ninety: '90',
 }
 const fractions: Record<string, number> = { '1/2': 0.5, '1/4': 0.25, '3/4': 0.75 }
-const noun = '(?:minutes?|mins?|seconds?|secs?|hours?|miles?|kilomet(?:re|er)s?|km|k|met(?:re|er)s?)\\b'
+const noun = '(?:minutes?|mins?|seconds?|secs?|hours?|miles?|mi|kilomet(?:re|er)s?|km|k|met(?:re|er)s?)\\b'
 
 const saysNumber = new RegExp(`\\b(?:${Object.keys(counts).join('|')})[\\s-]`, 'i')
 const saysFraction = /\d\/\d/

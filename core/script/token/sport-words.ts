@@ -5,7 +5,7 @@ const sportWords: readonly (readonly [RegExp, Sport])[] = [
   [/\b(?:ride|riding|bike|biking|cycl(?:e|ing)|turbo|spin)\b/i, 'ride'],
   [/\b(?:run(?:ning)?)\b/i, 'run'],
 ]
-const partBoundary = /[,;\n+&]|\bthen\b|\band\b/i
+const partBoundary = /[,;\n+&/\u2192]|\bthen\b|\band\b/i
 const sayingLength = /\d|\b(?:half|mile|hour)\b/i
 
 /** The sport named first. */

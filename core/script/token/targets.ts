@@ -203,7 +203,10 @@ const zoneMeasures: readonly (readonly [RegExp, ZoneMeasure])[] = [
 function readZone(scanner: Scanner): ZoneTarget | null {
   const from = scanner.at
   if (upcoming(scanner) !== 'z') return null
-  const match = take(scanner, /(?:zone\s*|z\s?)([1-9])(?:\s*-\s*z?([1-9]))?(?:\s+of\s+(3|5|own)\b)?(?!\d)/iy)
+  const match = take(
+    scanner,
+    /(?:zone\s*|z\s?)([1-9])(?:\s*-\s*z?([1-9])(?!\s*(?:min|m\b|km|s\b|h\b|['"x:\d])))?(?:\s+of\s+(3|5|own)\b)?(?!\d)/iy,
+  )
   if (!match) return null
   const [low, high] = [Number(match[1]), Number(match[2] ?? match[1])].sort((a, b) => a - b) as [number, number]
   let of = zoneMeasures.find(([pattern]) => take(scanner, pattern))?.[1]

@@ -1,13 +1,14 @@
 /**
  * npm run test:long: what takes longer than a change should wait for. Laws on cases drawn afresh, simulated sendings from
- * thousands of seeds, and every breakage found. `SEEDS` and `LAW_SEED` may be given. Says at the end what it did not get to.
+ * thousands of seeds, variants of what people write, and every breakage found. `SEEDS`, `VARIANTS` and `LAW_SEED` may be
+ * given. Says at the end what it did not get to.
  */
 import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const { SEEDS = '20000', LAW_SEED = 'random' } = process.env
+const { SEEDS = '20000', VARIANTS = '20000', LAW_SEED = 'random' } = process.env
 
 const parts = [
   ['laws on fresh draws', 'npx', ['vitest', 'run', '--project', 'core', 'core'], { LAW_SEED }],
@@ -16,6 +17,12 @@ const parts = [
     'npx',
     ['vitest', 'run', '--project', 'core', 'standin/simulation', '--testTimeout=7200000'],
     { SEEDS },
+  ],
+  [
+    `${VARIANTS} variants of what people write`,
+    'npx',
+    ['vitest', 'run', '--project', 'core', 'tests/corpus', '--testTimeout=1800000'],
+    { VARIANTS, LAW_SEED },
   ],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]

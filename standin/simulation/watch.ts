@@ -74,6 +74,17 @@ function watchedMemory(world: World, name: string, bond: NonNullable<WatchMemory
   return { now: () => memory, become, set: (next: WatchMemory) => (memory = next), reset, history, resetAway }
 }
 
+/** A recording of three seconds. */
+const shortRecording = (startedAt: Date, program: Program | null) => ({
+  format: 'agonis.recording' as const,
+  version: 1 as const,
+  sport: 'run' as const,
+  startedAt: startedAt.toISOString(),
+  samples: { t: [1, 2, 3], metres: [3, 6, 9] },
+  marks: [],
+  ...(program ? { program: digestOf(program) } : {}),
+})
+
 /** A watch with a hand of its own, which does what hands do at the worst moment. */
 export function newWatch(
   world: World,
@@ -92,15 +103,7 @@ export function newWatch(
 
   function finishRun() {
     const program = programIn(memory.now(), memory.now().running!)
-    const recording = {
-      format: 'agonis.recording' as const,
-      version: 1 as const,
-      sport: 'run' as const,
-      startedAt: new Date(world.now() + runs++).toISOString(),
-      samples: { t: [1, 2, 3], metres: [3, 6, 9] },
-      marks: [],
-      ...(program ? { program: digestOf(program) } : {}),
-    }
+    const recording = shortRecording(new Date(world.now() + runs++), program)
     finished.add(digestOf(recording))
     memory.become({ ...keepRecording(memory.now(), recording), running: null }, 'hand')
   }

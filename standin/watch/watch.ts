@@ -118,6 +118,16 @@ function handle(kept: Kept, worn: Worn, asked: HandAct): boolean {
   }
 }
 
+/** A frame that came over a link; null where the watch does not answer. */
+function hear(kept: Kept, frame: string, tell: () => void): string | null {
+  if (!kept.body().isOn) return null
+  const heard = receiveFrame(kept.memory(), frame, kept.now(), secret)
+  if (!heard) return null
+  kept.keepMemory(heard.memory)
+  tell()
+  return heard.reply
+}
+
 /** Starts a watch on its disk: it goes on where it stopped. */
 export function startWatch(address: string, profile: string, slots: number, store: Store, wearer: Wearer): Watch {
   const make = { address, profile, slots }
@@ -131,15 +141,6 @@ export function startWatch(address: string, profile: string, slots: number, stor
     if (runs.tick()) tell()
   }, tickMilliseconds)
 
-  function hear(frame: string): string | null {
-    if (!kept.body().isOn) return null
-    const heard = receiveFrame(kept.memory(), frame, kept.now(), secret)
-    if (!heard) return null
-    kept.keepMemory(heard.memory)
-    tell()
-    return heard.reply
-  }
-
   return {
     onChange(listener) {
       listeners.add(listener)
@@ -152,7 +153,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
         () => kept.links()[kind],
         faults => kept.setLink(kind, faults, false),
         linkRandom,
-        hear,
+        sent => hear(kept, sent, tell),
       ),
     push(knob, isHeld) {
       if (!kept.body().isOn) return

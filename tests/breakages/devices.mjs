@@ -19,7 +19,7 @@ export const devices = [
   {
     what: 'A watch without power answers.',
     file: 'standin/watch/watch.ts',
-    from: 'if (!kept.body().isOn) return null\n    const heard',
+    from: 'if (!kept.body().isOn) return null\n  const heard',
     to: 'const heard',
     test: watchTest,
   },

@@ -33,7 +33,7 @@ export const variations: readonly Variation[] = [
     vary: (said, random) =>
       replaced(
         said,
-        /(\d) ?(?:s|sec|")(?![a-z\d/"])/g,
+        /(?<!\d\d)(\d) ?(?:s|sec|")(?![a-z\d/"])/g,
         (_, number) => `${number}${pick(random, [' s', 's', '"', ' sec', ' seconds', '″'])}`,
       ),
   },
@@ -64,7 +64,8 @@ export const variations: readonly Variation[] = [
   },
   {
     name: 'spaces',
-    vary: (said, random) => (/\n |^place/.test(said) ? null : replaced(said, / /g, () => pick(random, [' ', ' ', '  ', '\u00A0']))),
+    vary: (said, random) =>
+      /\n |^place|\d \d{3}/.test(said) ? null : replaced(said, / /g, () => pick(random, [' ', ' ', '  ', '\u00A0'])),
   },
   { name: 'a bullet', vary: said => (/^\d/.test(said) && !said.includes('\n') ? `• ${said}` : null) },
   {

@@ -1,3 +1,4 @@
+import type { End } from '../../session/document'
 import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
 import { isWorkAndEasy, readGroup } from './brackets'
@@ -11,7 +12,7 @@ import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns
 import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
 import type { StepContext } from './rounds'
 import { asRecovery, nodesOf, settlePair } from './steps'
-import { leaveOver, note, unread } from './work'
+import { leaveOver, newSequence, note, unread } from './work'
 import type { Sequence, Work } from './work'
 
 /** One clause; where it cannot be read its words stand as they are, and everything else is still read. */
@@ -240,68 +241,62 @@ const isOnlyTime = (clause: Clause | undefined) => {
 const opensEdge = (clause: Clause) =>
   clause.parts.some(part => part.part === 'step' && (part.draft.role === 'warm-up' || part.draft.role === 'cool-down'))
 
+/** `8 mi total:`: a length that what follows in its line is the sum of. */
+function isSumHead(clause: Clause, next: Clause | undefined): boolean {
+  const [only] = clause.parts
+  if (next?.mark !== ':' || next.line !== clause.line || clause.parts.length !== 1 || only?.part !== 'step') return false
+  return only.draft.lengths?.length === 1 && only.draft.role === undefined
+}
+
+const unitOf = (end: End): Work['unit'] =>
+  end.on === 'time' ? 'min' : end.on === 'distance' && (end.unit === 'mi' || end.unit === 'km') ? end.unit : null
+
+const indentOf = (raw: string) => raw.length - raw.trimStart().length
+
+/** Whether the steps of a repeat whose head stands on a line of its own are over: at a blank line, or where the indent ends. */
+function isOver({ work, out }: Sequence, { line: head, from }: Sequence['scopes'][number], line: number): boolean {
+  if (out.length === from) return false
+  const { lines } = work
+  const isIndented = indentOf(lines[head + 1] ?? '') > indentOf(lines[head]!)
+  return lines.slice(head + 1, line).some(raw => raw.trim() === '') || (isIndented && indentOf(lines[line]!) <= indentOf(lines[head]!))
+}
+
+/** Ends what ends with a line or a full stop: a sum, and the repeats begun within the line. */
+function beginLine(sequence: Sequence, clause: Clause): void {
+  const { head, scopes } = sequence
+  if (head) takeSum(sequence, head, sequence.headFrom)
+  sequence.head = null
+  sequence.work.unit = null
+  while (scopes.at(-1)?.isInline && !(clause.mark === '.' && isSetsClause(clause))) closeScope(sequence)
+  while (scopes.length > 0 && !scopes.at(-1)!.isInline && isOver(sequence, scopes.at(-1)!, clause.line)) closeScope(sequence)
+  sequence.lineFrom = sequence.out.length
+  sequence.line = clause.line
+}
+
 /** Puts clauses together: repeats, what stands between, portions, sums. */
 export function compose(clauses: readonly Clause[], work: Work, isInside: boolean): Node[] {
-  const sequence: Sequence = {
-    work,
-    out: [],
-    scopes: [],
-    lineFrom: 0,
-    line: -1,
-    rounds: [],
-    isInside,
-    head: null,
-    turnsFrom: null,
-    every: null,
-  }
-  let head: { node: StepNode; from: number; line: number } | null = null
+  const sequence = newSequence(work, isInside)
+  const { out, scopes } = sequence
   for (const [index, clause] of clauses.entries()) {
     const isNewLine = clause.line !== sequence.line
     const next = clauses[index + 1]
     const isLastOfLine = next === undefined || next.line !== clause.line
-    if (isNewLine || clause.mark === '.') {
-      if (head && (isNewLine || clause.mark === '.')) {
-        takeSum(sequence, head.node, head.from)
-        head = null
-        sequence.head = null
-        sequence.work.unit = null
-      }
-      while (sequence.scopes.at(-1)?.isInline) {
-        if (clause.mark === '.' && isSetsClause(clause)) break
-        closeScope(sequence)
-      }
-      sequence.lineFrom = sequence.out.length
-      sequence.line = clause.line
-    }
-    if (opensEdge(clause)) while (sequence.scopes.length > 0) closeScope(sequence)
+    if (isNewLine || clause.mark === '.') beginLine(sequence, clause)
+    if (opensEdge(clause)) while (scopes.length > 0) closeScope(sequence)
     const isAlone = clause.parts.length === 1 && (isNewLine || index === 0) && isLastOfLine
-    const [only] = clause.parts
-    if (
-      next?.mark === ':' &&
-      next.line === clause.line &&
-      clause.parts.length === 1 &&
-      only?.part === 'step' &&
-      only.draft.lengths?.length === 1 &&
-      only.draft.role === undefined
-    ) {
-      readClause(sequence, clause, isAlone, isLastOfLine, next)
-      const node = sequence.out.at(-1)
-      if (node?.node === 'step') {
-        head = { node, from: sequence.out.length, line: clause.line }
-        sequence.head = node
-        const { end } = node.step
-        work.unit = end.on === 'time' ? 'min' : end.on === 'distance' && (end.unit === 'mi' || end.unit === 'km') ? end.unit : null
-      }
-      continue
-    }
     readClause(sequence, clause, isAlone, isLastOfLine, next)
+    const head = isSumHead(clause, next) ? out.at(-1) : undefined
+    if (head?.node !== 'step') continue
+    sequence.head = head
+    sequence.headFrom = out.length
+    work.unit = unitOf(head.step.end)
   }
   if (sequence.every) comeEvery(sequence, sequence.every)
   if (isInside) askAfterSet(sequence, clauses)
-  if (isInside && isWorkAndEasy(clauses, sequence.out)) sequence.out[1] = asRecovery(sequence.out[1] as StepNode)
-  if (head) takeSum(sequence, head.node, head.from)
-  while (sequence.scopes.length > 0) closeScope(sequence)
-  return sequence.out
+  if (isInside && isWorkAndEasy(clauses, out)) out[1] = asRecovery(out[1] as StepNode)
+  if (sequence.head) takeSum(sequence, sequence.head, sequence.headFrom)
+  while (scopes.length > 0) closeScope(sequence)
+  return out
 }
 
 const isSetsClause = (clause: Clause) => clause.parts.some(part => part.part === 'step' && part.draft.level !== undefined)

@@ -21,11 +21,30 @@ const joined = (text: string) =>
     .replace(/(\d\s*)-(?=(?:minutes?|mins?|seconds?|secs?|hours?|miles?|km|metres?|meters?)\b)/gi, '$1 ')
     .replace(/(?<![\d.:])(\d{1,2}) (000|500)(?=\s*m\b)/g, '$1$2 ')
 
+/** Lines read before, by the rules they were read by: while one line is typed all the others stay as they are. */
+const knownLines = new Map<string, Token[]>()
+const knownLinesAtMost = 4000
+
+const keyOf = (raw: string, setting: Setting, start: number, end: number) => {
+  const { sport, poolUnit, poolLength, paceUnit, preferredMeasure } = setting
+  return `${sport} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure} ${start} ${end}\n${raw}`
+}
+
+/** The tokens of a line, or of a stretch of it, each time as its own. */
+export function tokensOf(raw: string, line: number, setting: Setting, start: number, end = raw.length): Token[] {
+  const key = keyOf(raw, setting, start, end)
+  const known = knownLines.get(key) ?? cheapestTokens(raw, setting, start, end)
+  if (knownLines.size >= knownLinesAtMost) knownLines.clear()
+  knownLines.set(key, known)
+  return known.map(token => ({ ...token, line }))
+}
+
 /**
  * The cheapest way to read a line as tokens. Each place of the line has several readings; what each costs depends on the one
  * before it alone, so that the cheapest whole is found in one pass from left to right.
  */
-export function tokensOf(raw: string, line: number, setting: Setting, start: number, end = raw.length): Token[] {
+function cheapestTokens(raw: string, setting: Setting, start: number, end: number): Token[] {
+  const line = 0
   const text = joined(scan(raw, setting).text)
   const bracketed: boolean[] = []
   let depth = 0

@@ -174,7 +174,8 @@ export function bareAt(scanner: Scanner): Meaning | null {
   return match && Number(match[1]) > 0 && Number(match[1]) <= 100_000 ? { is: 'length', lengths: [{ bare: Number(match[1]) }] } : null
 }
 
-const member = /(\d+(?:\.\d+)?)\s*(km?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?(?!(?!x\s*\d)[a-z]|[\d:])/iy
+const member =
+  /(\d+(?:\.\d+)?)\s*(km?|kilomet(?:re|er)s?|met(?:re|er)s?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?(?!(?!x\s*\d)[a-z]|[\d:])/iy
 const joints = [/\s*-\s*(?=\d)/y, /\s*\/\s*(?=\d)/y, /\s*,\s*(?=\d)/y, /(?=\d)/y]
 
 /** One unit for all members where only the last says it. */
@@ -214,7 +215,7 @@ function listBy(scanner: Scanner, joint: RegExp, least: number): Meaning | null 
       if (!match) break
       spans.push({ number: match[1]!, unit: match[2] ?? '', to: scanner.at })
     } while (spans.length < mostMembers && take(scanner, joint))
-    for (let count = spans.length; count >= least; count--) {
+    for (let count = spans.length; count >= Math.max(least, spans.length - 2); count--) {
       const lengths = membersEnds(scanner, spans.slice(0, count))
       if (!lengths || !lengths.every(isListed)) continue
       scanner.at = spans[count - 1]!.to

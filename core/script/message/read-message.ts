@@ -82,7 +82,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
   const spans = spansBySport(lines, setting)
   const tokens = spans.flatMap(({ line, from, to, setting: own }) => tokensOf(lines[line]!.raw, line, own, from, to))
   const settingAt = ({ line, from }: Token) =>
-    spans.find(span => span.line === line && span.from <= from && from < span.to)?.setting ?? setting
+    setting.bySport ? (spans.find(span => span.line === line && span.from <= from && from < span.to)?.setting ?? setting) : setting
   const place = tokens.find(token => token.is === 'place')
   const composed: Composition = { nodes: [], noticed: [], leftOver: [] }
   for (const token of tokens) {
@@ -111,7 +111,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     itemLines.set(item, { first, last: Math.max(...all) })
     const there = own.filter(token => token.line === first)
     const [main] = own
-    const sport = spans.find(span => span.line === main!.line && span.from <= main!.from && main!.from < span.to)?.sport
+    const sport = setting.bySport && spans.find(span => span.line === main!.line && span.from <= main!.from && main!.from < span.to)?.sport
     if (sport) sports.set(item, sport)
     places.set(item, { line: first, from: Math.min(...there.map(token => token.from)), to: Math.max(...there.map(token => token.to)) })
   })

@@ -105,15 +105,23 @@ const kept: readonly (readonly [pattern: RegExp, is: 'note' | 'unknown', cost: n
 export function edgesAt(place: Place): Edge[] {
   const { line, text, setting, at } = place
   const edges: Edge[] = []
+  const scanner: Scanner = { raw: line, text, setting, strict: false, at, noticed: [] }
   const tryOne = (read: (scanner: Scanner) => Meaning | null, cost: number) => {
-    const scanner: Scanner = { raw: line, text, setting, strict: false, at, noticed: [] }
+    scanner.at = at
     const meaning = read(scanner)
+    const { noticed } = scanner
+    if (noticed.length > 0) scanner.noticed = []
     if (!meaning || scanner.at <= at) return
-    const asks = scanner.noticed.filter(one => one.level === 'ask').length
-    edges.push({ meaning, to: scanner.at, cost: cost + asks, noticed: scanner.noticed })
+    const asks = noticed.filter(one => one.level === 'ask').length
+    edges.push({ meaning, to: scanner.at, cost: cost + asks, noticed: noticed.length > 0 ? noticed : [] })
   }
+  const add = (meaning: Meaning, to: number, cost: number) => edges.push({ meaning, to, cost, noticed: [] })
   const entries = (table: readonly Entry[]) => {
-    for (const [pattern, meaning, cost] of table) tryOne(scanner => take(scanner, pattern) && meaning, cost)
+    for (const [pattern, meaning, cost] of table) {
+      pattern.lastIndex = at
+      const match = pattern.exec(text)
+      if (match && match[0].length > 0) add(meaning, at + match[0].length, cost)
+    }
   }
   for (const { read, cost, when } of terminals) {
     if (when === undefined || when(place)) tryOne(scanner => read(scanner, place), typeof cost === 'number' ? cost : cost(place))

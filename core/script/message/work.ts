@@ -52,6 +52,8 @@ export interface Sequence {
   rounds: { first: number; final: number; draft: Draft | null }[]
   /** The sum said in front of the steps it is made of. */
   head: StepNode | null
+  /** Where in `out` its parts begin. */
+  headFrom: number
   /** Portions were said of no whole: each is a step. */
   hasNoWhole?: true
   /** Where the steps began that go on in turn. */
@@ -60,6 +62,20 @@ export interface Sequence {
   every: (Part & { part: 'every' }) | null
   isInside: boolean
 }
+
+export const newSequence = (work: Work, isInside: boolean): Sequence => ({
+  work,
+  out: [],
+  scopes: [],
+  lineFrom: 0,
+  line: -1,
+  rounds: [],
+  isInside,
+  head: null,
+  headFrom: 0,
+  turnsFrom: null,
+  every: null,
+})
 
 export const rounded = (value: number) => Math.round(value * 1000) / 1000
 

@@ -129,20 +129,16 @@ function takeReading(state: State, reading: MessageReading, run: readonly Line[]
   const groups = groupsOf(reading)
   placeItems(state, reading, run)
   reading.sports.forEach((sport, item) => state.sports.set(item, sport))
+  const toldAt = new Map<number, MessageReading['noticed']>()
+  for (const entry of reading.noticed) toldAt.set(entry.line, [...(toldAt.get(entry.line) ?? []), entry])
   for (const { first, last, items } of groups) {
     const [top, bottom] = [run[first]!, run[last]!]
-    const own = reading.noticed.filter(entry => entry.line >= first && entry.line <= last)
-    for (const entry of own) if (entry.line !== first) addRemark(state, run[entry.line]!, entry.noticed)
-    state.readings.push({
-      line: top,
-      ...(first === last ? {} : { through: bottom }),
-      items,
-      noticed: own.filter(entry => entry.line === first).map(entry => entry.noticed),
-      printed: () => items.map(item => printItem(item, top.indent / 2)).join('\n'),
-    })
+    const noticed = (toldAt.get(first) ?? []).map(entry => entry.noticed)
+    toldAt.delete(first)
+    const printed = () => items.map(item => printItem(item, top.indent / 2)).join('\n')
+    state.readings.push({ line: top, ...(first === last ? {} : { through: bottom }), items, noticed, printed })
   }
-  const isIn = (line: number) => groups.some(({ first, last }) => first <= line && line <= last)
-  for (const entry of reading.noticed) if (!isIn(entry.line)) addRemark(state, run[entry.line]!, entry.noticed)
+  for (const [line, entries] of toldAt) for (const { noticed } of entries) addRemark(state, run[line]!, noticed)
   if (reading.place && !state.session.place) takePlace(state, reading.place, run)
   keepLeftOver(state, reading, run)
   if (reading.prompts.length > 0) state.session.prompts = [...(state.session.prompts ?? []), ...reading.prompts]

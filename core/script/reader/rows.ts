@@ -118,84 +118,67 @@ function readLeg(state: State, cursor: Cursor, line: Line, head: NonNullable<Ret
   return leg.items.length > 0 ? leg : unreadLine(state, line, 'empty-leg', 'a leg needs its rows below it, indented by two spaces')
 }
 
+const unreadRow = /^\s*unread (.*\S)\s*$/s
+
+/** A line kept unread from before. */
+function keptUnread(state: State, line: Line, text: string): Item {
+  const item: Item = { kind: 'unread', text: text.trim() }
+  const said = line.raw.trim()
+  state.places.set(item, { line: line.number, column: line.indent + 1, length: said.length, said })
+  const readAs = 'kept until it is put in words the reader knows'
+  addRemark(state, line, { from: line.indent, to: line.raw.trimEnd().length, level: 'error', code: 'unread', readAs, fixes: [] })
+  return item
+}
+
+/** What a line is that has a form of its own: unread, past the limit, a leg, a repeat with its rows, a row. Null for free text. */
+function formedItems(state: State, cursor: Cursor, line: Line, leastIndent: number): Item[] | null {
+  const unread = unreadRow.exec(line.raw)
+  if (unread) return [keptUnread(state, line, unread[1]!)]
+  if (state.steps > limits.flatSteps) {
+    const why = `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`
+    return [unreadLine(state, line, 'past-limit', why)]
+  }
+  const leg = parseLegHead(line.raw)
+  if (leg) return [readLeg(state, cursor, line, leg)]
+  const scanner = scan(line.raw, state.setting, line.indent)
+  const head = readBlockHead(scanner)
+  if (head && (hasRowsBelow(cursor, line) || leastIndent > 0)) return [readBlock(state, cursor, line, head, scanner)]
+  const canonical = canonicalRow(state, line)
+  return canonical && takeRow(state, line, canonical)
+}
+
+/** A note's line, put with the row above it, or with the session. */
+function takeNoteLine(state: State, line: Line, into: readonly Item[]): boolean {
+  const note = notePattern.exec(line.raw)
+  if (!note) return false
+  const last = into.at(-1)
+  addNote(last && (last.kind === 'step' || last.kind === 'block') ? last : state.session, note[1] ?? '')
+  return true
+}
+
 /** Reads rows of at least this indent, and before the first of them the headers. */
 export function readRows(state: State, cursor: Cursor, leastIndent: number, into: Item[]): void {
   let inHeaders = leastIndent === 0
   while (cursor.at < cursor.lines.length) {
     const line = cursor.lines[cursor.at]!
-    if (line.raw.trim() === '') {
-      cursor.at++
-      continue
-    }
-    if (line.indent < leastIndent) return
+    if (line.raw.trim() !== '' && line.indent < leastIndent) return
     cursor.at++
+    if (line.raw.trim() === '') continue
     const known = inHeaders || state.steps > limits.flatSteps ? null : knownCanonicalRow(state, line)
     if (known) {
       into.push(...takeRow(state, line, known))
       continue
     }
-    const note = notePattern.exec(line.raw)
-    if (note) {
-      const last = into.at(-1)
-      addNote(last && (last.kind === 'step' || last.kind === 'block') ? last : state.session, note[1] ?? '')
-      continue
-    }
-    if (inHeaders) {
-      const header = readHeader(state, line)
-      if (header === true) continue
-      if (header) {
-        into.push(header)
-        continue
-      }
-    }
-    const unread = /^\s*unread (.*\S)\s*$/s.exec(line.raw)
-    if (unread) {
-      const item: Item = { kind: 'unread', text: unread[1]!.trim() }
-      state.places.set(item, { line: line.number, column: line.indent + 1, length: line.raw.trim().length, said: line.raw.trim() })
-      addRemark(state, line, {
-        from: line.indent,
-        to: line.raw.trimEnd().length,
-        level: 'error',
-        code: 'unread',
-        readAs: 'kept until it is put in words the reader knows',
-        fixes: [],
-      })
-      into.push(item)
-      inHeaders = false
-      continue
-    }
-    if (state.steps > limits.flatSteps) {
-      into.push(
-        unreadLine(
-          state,
-          line,
-          'past-limit',
-          `not read: the rows above come to more than ${limits.flatSteps} steps, the limit of a session`,
-        ),
-      )
-      continue
-    }
-    const leg = parseLegHead(line.raw)
-    if (leg) {
-      into.push(readLeg(state, cursor, line, leg))
-      inHeaders = false
-      continue
-    }
-    const scanner = scan(line.raw, state.setting, line.indent)
-    const head = readBlockHead(scanner)
-    if (head && (hasRowsBelow(cursor, line) || leastIndent > 0)) {
-      into.push(readBlock(state, cursor, line, head, scanner))
-      inHeaders = false
-      continue
-    }
-    const canonical = canonicalRow(state, line)
-    if (canonical) {
-      into.push(...takeRow(state, line, canonical))
-      inHeaders = false
+    if (takeNoteLine(state, line, into)) continue
+    const header = inHeaders && readHeader(state, line)
+    if (header) {
+      if (header !== true) into.push(header)
       continue
     }
     const count = into.length
-    readFreeLines(state, cursor, line, leastIndent === 0, into)
+    const formed = formedItems(state, cursor, line, leastIndent)
+    if (formed) into.push(...formed)
+    else readFreeLines(state, cursor, line, leastIndent === 0, into)
     if (into.length > count) inHeaders = false
   }
 }

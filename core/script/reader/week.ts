@@ -37,6 +37,35 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
   }
 }
 
+/** The heading of each line that has one, and the further days of a line that is for several. */
+function headingsOf(lines: readonly Line[], context: ReadContext) {
+  const lettered = daysByLetter(lines.map(line => line.raw))
+  const headings = new Map<Line, DayHeading>()
+  const others = new Map<Line, DayName[]>()
+  const named = (day: DayName, length: number): DayHeading => ({ day: dayMeant(day, context), length, level: 'note', others: [] })
+  for (const [index, line] of lines.entries()) {
+    const byLetter = lettered.get(index)
+    const listed = byLetter ? null : severalDays(line.raw)
+    if (byLetter) headings.set(line, named(byLetter.day, byLetter.length))
+    else if (listed) {
+      headings.set(line, named(listed.days[0]!, listed.length))
+      others.set(line, listed.days.slice(1))
+    } else {
+      const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
+      if (heading) headings.set(line, heading)
+    }
+  }
+  return { headings, others }
+}
+
+/** The remark on words of a line, from `from` on, that say a day off. */
+function dayOffRemark(line: Line, from: number): Remark {
+  const said = line.raw.slice(from).trim()
+  const column = from + line.raw.slice(from).length - line.raw.slice(from).trimStart().length + 1
+  const readAs = 'a day without a session'
+  return { line: line.number, column, length: said.length, level: 'note', code: 'day-off', said, readAs, fixes: [] }
+}
+
 /**
  * Parts the lines of a pasted week by the headings of its days. Lines before the first heading go with the first day.
  * A day off gives no session, only a remark.
@@ -44,30 +73,9 @@ function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark
 export function partByDay(said: readonly Line[], context: ReadContext): { parts: Part[]; remarks: Remark[] } {
   const english = inEnglish(said.map(line => line.raw))
   const lines = said.map((line, index) => (english[index] === line.raw ? line : { ...line, raw: english[index]! })).flatMap(atDays)
-  const lettered = daysByLetter(lines.map(line => line.raw))
-  const headings = new Map<Line, DayHeading>()
-  const others = new Map<Line, DayName[]>()
-  for (const [index, line] of lines.entries()) {
-    const byLetter = lettered.get(index)
-    if (byLetter) {
-      headings.set(line, { day: dayMeant(byLetter.day, context), length: byLetter.length, level: 'note', others: [] })
-      continue
-    }
-    const listed = severalDays(line.raw)
-    if (listed) {
-      const [first, ...more] = listed.days
-      headings.set(line, { day: dayMeant(first!, context), length: listed.length, level: 'note', others: [] })
-      others.set(line, more)
-      continue
-    }
-    const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
-    if (heading) headings.set(line, heading)
-  }
-  if (headings.size === 0) {
-    const halves: Remark[] = []
-    return { parts: partByHalf({ lines: [...lines] }, halves), remarks: halves }
-  }
+  const { headings, others } = headingsOf(lines, context)
   const remarks: Remark[] = []
+  if (headings.size === 0) return { parts: partByHalf({ lines: [...lines] }, remarks), remarks }
   const parts: Part[] = []
   let before: Line[] = []
   let part: Part | undefined
@@ -79,22 +87,11 @@ export function partByDay(said: readonly Line[], context: ReadContext): { parts:
       continue
     }
     remarks.push(headingRemark(line, heading, headings.size === 1))
-    const rest = line.raw.slice(heading.length)
-    const start = heading.length
-    part = { lines: [...before, { ...line, raw: ' '.repeat(start) + rest, indent: 0, start }], heading }
+    const { length: start } = heading
+    part = { lines: [...before, { ...line, raw: ' '.repeat(start) + line.raw.slice(start), indent: 0, start }], heading }
     before = []
-    if (isDayOff(rest)) {
-      const from = rest.length - rest.trimStart().length + start
-      remarks.push({
-        line: line.number,
-        column: from + 1,
-        length: line.raw.trimEnd().length - from,
-        level: 'note',
-        code: 'day-off',
-        said: rest.trim(),
-        readAs: 'a day without a session',
-        fixes: [],
-      })
+    if (isDayOff(line.raw.slice(start))) {
+      remarks.push(dayOffRemark(line, start))
       before = part.lines.slice(0, -1)
       part.lines = []
     }
@@ -103,13 +100,8 @@ export function partByDay(said: readonly Line[], context: ReadContext): { parts:
   }
   if (part && before.length > 0) part.lines.unshift(...before)
   for (const one of parts) dropDayOff(one, remarks)
-  return {
-    parts: parts
-      .filter(({ lines: own }) => own.some(line => line.raw.trim() !== ''))
-      .flatMap(splitPreamble)
-      .flatMap(found => partByHalf(found, remarks)),
-    remarks,
-  }
+  const written = parts.filter(({ lines: own }) => own.some(line => line.raw.trim() !== ''))
+  return { parts: written.flatMap(splitPreamble).flatMap(found => partByHalf(found, remarks)), remarks }
 }
 
 /** A line in as many as there are days in it, each where it stands. */
@@ -127,18 +119,7 @@ function dropDayOff(part: Part, remarks: Remark[]): void {
   const written = part.lines.filter(line => line.raw.trim() !== '')
   const [line] = written
   if (!line || written.length !== 1 || line.start > 0 || !isDayOff(line.raw)) return
-  const from = line.raw.length - line.raw.trimStart().length
-  const said = line.raw.trim()
-  remarks.push({
-    line: line.number,
-    column: from + 1,
-    length: said.length,
-    level: 'note',
-    code: 'day-off',
-    said,
-    readAs: 'a day without a session',
-    fixes: [],
-  })
+  remarks.push(dayOffRemark(line, 0))
   part.lines = []
 }
 

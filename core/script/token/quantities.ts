@@ -7,10 +7,13 @@ import { attempt, notice, saidBetween, sees, skipSpaces, take, upcoming } from '
 const numberPattern = /(\d{1,3}(?:,\d{3})+(?![\d]))|(\d+)\s*([\u00BD\u00BC\u00BE])|([\u00BD\u00BC\u00BE])|(\d+(?:[.,]\d+)?)/y
 const fractions: Record<string, number> = { '\u00BD': 0.5, '\u00BC': 0.25, '\u00BE': 0.75 }
 
+/** In digits: what is longer counts nothing. */
+const longestNumber = 15
+
 /** A number as people write it: decimal point or comma, or a fraction sign. */
 export function readNumber(scanner: Scanner): number | null {
   const match = take(scanner, numberPattern)
-  if (!match) return null
+  if (!match || match[0].length > longestNumber) return null
   if (match[1]) {
     const value = Number(match[1].replace(/,/g, ''))
     notice(scanner, scanner.at - match[0].length, 'ask', 'thousands', formatNumber(value), [

@@ -174,8 +174,10 @@ export function bareAt(scanner: Scanner): Meaning | null {
   return match && Number(match[1]) > 0 && Number(match[1]) <= 100_000 ? { is: 'length', lengths: [{ bare: Number(match[1]) }] } : null
 }
 
-const member =
-  /(\d+(?:\.\d+)?)\s*(km?|kilomet(?:re|er)s?|met(?:re|er)s?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?(?!(?!x\s*\d)[a-z]|[\d:])/iy
+const member = patternOf('iy', [
+  String.raw`(\d+(?:\.\d+)?)\s*(km?|kilomet(?:re|er)s?|met(?:re|er)s?|m(?:in(?:ute)?s?)?|mi|miles?|yd?|s(?:ec(?:ond)?s?)?|'|"|h)?`,
+  String.raw`(?!(?!x\s*\d)[a-z]|[\d:])`,
+])
 const joints = [/\s*-\s*(?=\d)/y, /\s*\/\s*(?=\d)/y, /\s*,\s*(?=\d)/y, /(?=\d)/y]
 
 /** One unit for all members where only the last says it. */

@@ -196,4 +196,32 @@ export const core = [
     to: 'void found',
     test: 'core/wrist/fit/fit.test.ts',
   },
+  {
+    what: 'A repeat whose head stands on a line of its own goes on over a blank line.',
+    file: 'core/script/message/compose.ts',
+    from: "lines.slice(head + 1, line).some(raw => raw.trim() === '')",
+    to: 'false',
+    test: 'core/script/message/read-message.test.ts',
+  },
+  {
+    what: 'The quote signs of a mail are read as words.',
+    file: 'core/script/reader/peel.ts',
+    from: 'raw.replace(quoteSigns, blank)',
+    to: 'raw',
+    test: 'core/script/message/read-message.test.ts',
+  },
+  {
+    what: 'A bare pace is per kilometre in a message that speaks of miles.',
+    file: 'core/script/message/read-message.ts',
+    from: 'inMiles.test(text)',
+    to: 'false',
+    test: 'core/script/message/read-message.test.ts',
+  },
+  {
+    what: 'A sum that its parts do not come to is taken without a question.',
+    file: 'core/script/message/portions.ts',
+    from: "isMixed ? 'note' : 'ask'",
+    to: "'note'",
+    test: 'core/script/message/read-message.test.ts',
+  },
 ]

@@ -19,11 +19,22 @@ export function gradeCost(slope: number): number {
 export const gradeFactor = (slope: number): number => gradeCost(slope) / gradeCost(0)
 
 /**
- * The speed on a slope that costs as much as a speed on the flat, and the flat speed of one on a slope.
+ * The speed on a slope that costs as much as a speed on the flat.
  *
+ * @param flatSpeed in m/s
+ * @param slope rise over run, -0.45 to 0.45
+ * @returns m/s
  * @example speedOnGrade(4, 0) // 4
  */
 export const speedOnGrade = (flatSpeed: number, slope: number): number => flatSpeed / gradeFactor(slope)
+/**
+ * The speed on the flat that costs as much as a speed on a slope.
+ *
+ * @param speed on the slope, in m/s
+ * @param slope rise over run, -0.45 to 0.45
+ * @returns m/s
+ * @example flatSpeedOf(4, 0) // 4
+ */
 export const flatSpeedOf = (speed: number, slope: number): number => speed * gradeFactor(slope)
 
 /** The middle of a grade in percent, as rise over run. */

@@ -25,6 +25,7 @@ export function sustainableShare(seconds: number): number {
 /**
  * The oxygen capacity that a running performance speaks of.
  *
+ * @param metres run in these seconds, all out
  * @returns ml per kg and min, or null where the pace is too slow to cost anything
  * @example oxygenCapacity(5000, 1200) // 49.8
  */

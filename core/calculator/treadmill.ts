@@ -10,4 +10,11 @@ import { flatSpeedOf, speedOnGrade } from '../athlete/grade'
  * @source Minetti et al., J Appl Physiol 93 (2002), as the ratio of costs
  */
 export const beltFor = (flatSpeed: number, percent: number): number => speedOnGrade(flatSpeed, percent / 100)
+/**
+ * The speed on the flat that costs as much as a belt's.
+ *
+ * @param beltSpeed in m/s
+ * @param percent grade, -15 to 30
+ * @returns m/s
+ */
 export const flatFor = (beltSpeed: number, percent: number): number => flatSpeedOf(beltSpeed, percent / 100)

@@ -195,6 +195,8 @@ const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
 /**
  * A plain answer to "can I do this?", from the reserve above critical and the forecast heart rate, with changes that
  * would bring the session within reach: each is tried on the same model before it is proposed.
+ *
+ * @param rate critical over reserve in 1/s, more than zero
  */
 export function verdictOn(
   session: Session,

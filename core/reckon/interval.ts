@@ -16,7 +16,7 @@ export function add(a: Interval, b: Interval): Interval {
   return { low: plus(a.low, b.low), likely: plus(a.likely, b.likely), high: plus(a.high, b.high) }
 }
 
-/** Every end through a function that keeps order. */
+/** Every end through a function that keeps order; the unit is the function's. An end not known stays null. */
 export function mapInterval(interval: Interval, by: (value: number) => number): Interval {
   const through = (value: number | null) => (value === null ? null : by(value))
   return { low: through(interval.low), likely: through(interval.likely), high: through(interval.high) }

@@ -102,6 +102,7 @@ export const metresIn = (seconds: Interval, speed: Interval): Interval => ({
   high: seconds.high === null || speed.high === null ? null : seconds.high * speed.high,
 })
 
+/** Seconds over metres at a speed in m/s; the faster end gives the lower, and a speed of nothing gives null. */
 export function secondsOver(metres: number, speed: Interval): Interval {
   const over = (value: number | null) => (value === null || value <= 0 ? null : metres / value)
   return { low: over(speed.high), likely: over(speed.likely), high: over(speed.low) }

@@ -5,6 +5,7 @@ export type Path = string
 
 export const positions = (path: Path) => path.split('.').map(Number)
 export const parentOf = (path: Path) => (path.includes('.') ? path.slice(0, path.lastIndexOf('.')) : '')
+/** The path of the item at a position, from 1, within its parent. */
 export const within = (parent: Path, position: number) => (parent === '' ? `${position}` : `${parent}.${position}`)
 export const holds = (item: Item): item is Block | Leg => item.kind === 'block' || item.kind === 'leg'
 

@@ -161,7 +161,7 @@ export function countFlatSteps(items: readonly Item[]): number {
   return count
 }
 
-/** How deep blocks stand in blocks. */
+/** How deep blocks stand in blocks: a count, 0 without any. */
 export function nestingOf(items: readonly Item[]): number {
   let deepest = 0
   for (const item of items) {

@@ -7,6 +7,7 @@ import type { Token } from './token'
 import { note, unread } from './work'
 import type { Sequence } from './work'
 
+/** A repeat of nodes, so many times; `line` is the index of the line that says it. */
 export function block(
   times: number,
   nodes: Node[],

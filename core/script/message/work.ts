@@ -77,6 +77,7 @@ export const newSequence = (work: Work, isInside: boolean): Sequence => ({
   every: null,
 })
 
+/** To a thousandth, in whatever unit: what halves and shares leave beyond that is noise. */
 export const rounded = (value: number) => Math.round(value * 1000) / 1000
 
 export function note(work: Work, token: Token, level: Noticed['level'], code: string, readAs: string, fixes: Noticed['fixes'] = []): void {
@@ -96,17 +97,20 @@ export const saidBy = (work: Work, tokens: readonly Token[]) => {
   return work.lines[line]!.slice(firstOf(tokens, line), lastOf(tokens, line)).trim()
 }
 
+/** Hands on what was noticed while the words of a draft were read. */
 export function tell(work: Work, draft: Draft): void {
   for (const token of draft.tokens) for (const noticed of token.noticed) work.result.noticed.push({ line: token.line, noticed })
 }
 
+/** Where the tokens of a line begin, in UTF-16 units from its start. */
 export const firstOf = (tokens: readonly Token[], line: number) =>
   Math.min(...tokens.filter(token => token.line === line).map(token => token.from))
 
+/** Where the tokens of a line end, in UTF-16 units from its start. */
 export const lastOf = (tokens: readonly Token[], line: number) =>
   Math.max(...tokens.filter(token => token.line === line).map(token => token.to))
 
-/** How long and how far nodes are in all, as far as they say it. */
+/** Seconds and metres of nodes in all, as far as they say them; a send-off counts its distance. */
 export const totalOf = (nodes: readonly Node[]): { seconds: number; metres: number } =>
   nodes.reduce(
     (sum, node) => {

@@ -215,7 +215,7 @@ export function nextCursor(program: Program, cursor: Cursor, clocks: Clocks): Cu
   return after(program, cursor.blocks, cursor.index, clocks)
 }
 
-/** The step that comes when the block at `depth` ends now, in the middle of whatever is going on in it. */
+/** The step that comes when the block at `depth`, from 0 outermost, ends now, in the middle of whatever is going on in it. */
 export function cursorBehind(program: Program, cursor: Cursor, depth: number, clocks: Clocks): Cursor | null {
   return leave(program, cursor.blocks.slice(0, depth + 1), clocks)
 }

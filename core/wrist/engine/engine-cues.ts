@@ -16,7 +16,7 @@ const halfwayFromMetres = 400
 /** Silence that a sensor may keep before it is said: a strap slips for a moment, a bridge is crossed. */
 const silenceSeconds: Readonly<Record<Signal, number>> = { 'heart-rate': 10, 'position': 5, 'power': 5 }
 
-/** Says the prompts that fall between two moments of moving time; what both programmes say at once is said once. */
+/** Says the prompts that fall between two moments of moving time, in seconds; what both programmes say at once is said once. */
 export function promptsBetween(run: Run, from: number, to: number): void {
   const {
     program: { prompts: own = [] },

@@ -12,7 +12,7 @@ export function bandAt(target: ProgramTarget, share: number): { easiest?: number
   return { easiest: between(target.easiest, target.to.easiest, share), hardest: between(target.hardest, target.to.hardest, share) }
 }
 
-/** Where a value stands to the band; a missing side is open. */
+/** Where a value, in the target's own unit, stands to the band; a missing side is open. */
 export function sideOf(value: number, target: ProgramTarget, share = 0): Side {
   const band = bandAt(target, share)
   if (band.easiest !== undefined && value < band.easiest) return 'too-easy'
@@ -47,7 +47,7 @@ const mean = (values: number[]) => (values.length === 0 ? null : values.reduce((
 /**
  * The smoothed value that a target is judged by, from the readings of the smoothing window, oldest first.
  *
- * @returns null when the window has no signal: a dropout is not judged
+ * @returns m/s, W, bpm or rpm, as the measure has it; null when the window has no signal: a dropout is not judged
  */
 export function smoothedValue(of: ResolvedMeasure, window: readonly SensorSample[]): number | null {
   switch (of) {

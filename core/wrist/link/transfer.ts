@@ -109,6 +109,7 @@ export async function readBack(exchange: Exchange, slot: number, messageBytes = 
 
 export const listSlots = (exchange: Exchange) => ask(exchange, { kind: 'list' })
 export const greet = (exchange: Exchange) => ask(exchange, { kind: 'hello' })
+/** Takes a program off a slot, if the slot still has the generation that is expected. */
 export const removeProgram = (exchange: Exchange, slot: number, expects: number) => ask(exchange, { kind: 'remove', slot, expects })
 export const listRecords = async (exchange: Exchange): Promise<RecordState[]> => (await ask(exchange, { kind: 'records' })).records
 

@@ -61,6 +61,7 @@ export interface HeldRecord {
 
 const usualCapacity = 512 * 1024
 
+/** The memory of a watch that nobody has used: so many slots, and room for `capacity` bytes. */
 export function emptyMemory(watch: string, incarnation: string, profile: string, slots: number, capacity = usualCapacity): WatchMemory {
   return {
     watch,
@@ -91,6 +92,7 @@ export function restoredMemory(
   }
 }
 
+/** A slot that holds nothing; its generation goes on from what was there. */
 export const emptySlot = (slot: number, generation: number): HeldSlot => ({
   slot,
   generation,

@@ -96,6 +96,7 @@ export function countItems(items: readonly ProgramItem[]): number {
   return items.reduce((count, item) => count + 1 + (item.kind === 'block' ? countItems(item.items) : 0), 0)
 }
 
+/** How deep repeats stand in repeats: a count, 0 without any. */
 export function depthOf(items: readonly ProgramItem[]): number {
   return items.reduce((deepest, item) => (item.kind === 'block' ? Math.max(deepest, 1 + depthOf(item.items)) : deepest), 0)
 }

@@ -27,7 +27,7 @@ export function sayEnd(end: ProgramEnd): string {
 const sayMetres = (metres: number) =>
   metres >= 2000 && metres % 100 === 0 ? `${formatNumber(metres / 1000)} km` : `${formatNumber(Math.round(metres * 10) / 10)} m`
 
-/** What a block goes on until, in words: `repeat for 5 km`. */
+/** What a block goes on until, a distance or a time, in words: `repeat for 5 km`. */
 export const sayEndOfBlock = (until: { metres: number } | { seconds: number }): string =>
   `repeat for ${'metres' in until ? sayDistance(until.metres, 'km') : sayDuration(until.seconds)}`
 

@@ -68,7 +68,6 @@ function onDrop(day: string, event: { newIndex?: number }) {
 
 const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, { week: firstDay.value })))
 const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
-const doubts = computed(() => preview.value?.remarks.filter(remark => remark.level !== 'note' && remark.code !== 'doubt-open') ?? [])
 const dayNameOf = (iso: string | undefined) =>
   iso && /^\d/.test(iso) ? DateTime.fromISO(iso).toFormat('cccc d LLL') : 'no day: it goes on the shelf'
 const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
@@ -144,13 +143,11 @@ onMounted(() =>
           <strong>{{ dayNameOf(session.day) }}</strong> <span class="faint">{{ session.sport }}, {{ titleOf(session) }}</span>
           <pre class="mono">{{ rowsOf(session) }}</pre>
         </div>
-        <p v-for="remark in doubts" :key="`${remark.line}.${remark.column}.${remark.code}`" class="said" :class="remark.level">
-          Line {{ remark.line }}: <span class="mono">{{ remark.said }}</span> → {{ remark.readAs }}
-        </p>
         <button v-if="readSessions.length > 0" class="act first" :disabled="isBusy" data-test="fill-week" @click="fill">
           Keep {{ readSessions.length }} {{ readSessions.length === 1 ? 'session' : 'sessions' }}
         </button>
       </div>
+      <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" />
     </section>
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">

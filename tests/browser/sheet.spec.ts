@@ -169,6 +169,38 @@ test('pasted words stay beside the sheet, linked to their rows, and what became 
   await expect(drawer).toContainText('6 x 800 @ 5k pace / 90 s jog')
 })
 
+test('a chat with greetings, stamps and signs is two sessions, and no word of it is lost', async ({ app }) => {
+  await newSession(app)
+  const chat = [
+    '[18:02] Coach: Hi there \u{1F44B} hope the legs are good after Sunday!',
+    "[18:02] Coach: here's the week:",
+    '[18:03] Coach: *Tue*',
+    '[18:03] Coach: 2 km easy',
+    '[18:03] Coach: 6 x 800 m @ 5k pace / 90 s jog',
+    '[18:03] Coach: 2 km easy',
+    '[18:04] Coach: ',
+    '[18:04] Coach: *Thu*',
+    '[18:04] Coach: 15 min wu',
+    '[18:04] Coach: 3 x 8 min @ threshold / 2 min easy \u{1F525}',
+    '[18:04] Coach: 10 min cd',
+    '[18:05] Coach: Any questions just shout, see you at the boathouse \u{1F64C}',
+  ]
+  await paste(app, chat.join('\n'))
+  await expect(app.locator('[data-test=several]')).toContainText('2 sessions')
+  await app.click('[data-test=to-week]')
+  const days = app.locator('[data-test=read-day] pre')
+  await expect(days).toHaveCount(2)
+  await expect(days.first()).toHaveText(
+    /^warm-up 2 km\s+6 times, drop last recovery\s+800 m @ 5k effort\s+recovery 1:30 jog\s+cool-down 2 km$/,
+  )
+  await expect(days.last()).toHaveText(
+    /^warm-up 15:00\s+3 times, drop last recovery\s+8:00 @ threshold effort\s+recovery 2:00\s+cool-down 10:00$/,
+  )
+  await expect(app.locator('[data-test=message-line]')).toHaveCount(12)
+  await expect(app.locator('[data-test=message-line].not-kept')).toHaveCount(0)
+  await expect(app.locator('[data-test=message-line].note')).toHaveCount(3)
+})
+
 test('suggestions are taken by their fix or dismissed for this session, over a reload too', async ({ app }) => {
   await begin(app, 'warm-up 10:00\n4 times\n  3:00 @ 10k effort\n  recovery 2:00\ncool-down 10:00')
   const suggestion = app.locator('[data-test=suggestion]')

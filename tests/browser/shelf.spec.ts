@@ -71,6 +71,43 @@ test('a pasted week is read before it is kept, put on its days and moved', async
   await expectAccessible(app)
 })
 
+test('every line of a pasted week is accounted for, and a question answered there, before it is kept', async ({ app }) => {
+  await app.goto('/weeks')
+  await app.click('[data-test=fill]')
+  await app.fill(
+    '[data-test=week-text]',
+    [
+      'Hi Ilse, next week:',
+      'Mon 6 April 2026: rest',
+      'Tue 7 April 2026: 2 km easy, 6 x 800 @ 5k, 90 s jog',
+      'Wed 8 April 2026: swim, plan will follow',
+      'Thu 9 April 2026: 5 km @ sideways',
+      'Fri 10 April 2026',
+      '50 min easy',
+      'bring the light shoes',
+    ].join('\n'),
+  )
+  const lines = app.locator('[data-test=message-line]')
+  await expect(lines.locator('.outcome')).toHaveText([
+    'note of Tue 7 Apr',
+    'a rest day',
+    'Tue 7 Apr',
+    'not kept: no session on that day',
+    'not read, kept on Thu 9 Apr as it is',
+    'heads what follows',
+    'Fri 10 Apr',
+    'note of Fri 10 Apr',
+  ])
+  await expectAccessible(app)
+  await app.getByRole('button', { name: 'Line 3: only between' }).click()
+  await expect(lines.nth(2).getByRole('button')).toHaveCount(0)
+  await expect(app.locator('[data-test=week-text]')).toHaveValue(/6 x 800 @ 5k w\/ recovery 1:30 jog/)
+  await expect(app.locator('[data-test=read-day]').first()).toContainText('6 times, drop last recovery')
+  await app.click('[data-test=fill-week]')
+  for (const day of ['2026-04-07', '2026-04-09', '2026-04-10'])
+    await expect(app.locator(`[data-day="${day}"] [data-test=entry]`)).toHaveCount(1)
+})
+
 test('a week pasted at the Desk goes on to its days', async ({ app }) => {
   await newSession(app)
   await app.keyboard.insertText('Mon: 40 min easy\nWed: 5 x 1 km / 2 min jog')

@@ -29,6 +29,14 @@ describe('what cannot be read', () => {
   })
 })
 
+describe('an end by energy', () => {
+  it('may follow until, but not behind another length', () => {
+    expect(rows('until 300 kcal @ 140-150 bpm')).toBe('300 kcal @ 140-150 bpm')
+    expect(rows('4 x until 100 kcal @ 5k / 2 min jog')).toContain('100 kcal @ 5k effort')
+    expect(errors('3 km until 300 kcal')[0]?.readAs).toMatch(/until what/)
+  })
+})
+
 describe('the end of a repeat', () => {
   it.each([
     ['3 times:\n400 m @ 5k\n200 jog\n\n5 km easy', 'at a blank line'],
@@ -56,6 +64,7 @@ describe('one message, one sense', () => {
 describe('what stands around the words', () => {
   it.each([
     '> 10 min easy\n> 5 km @ 10k',
+    '[18:04] Coach: 10 min easy\n[18:04] Coach: \n[18:05] Coach: 5 km @ 10k',
     '- 10 min easy\n- 5 km @ 10k',
     '1. 10 min easy\n2. 5 km @ 10k',
     '1️⃣ 10 min easy\n2️⃣ 5 km @ 10k',

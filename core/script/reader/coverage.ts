@@ -1,4 +1,5 @@
 import { patternOf } from '../../quantity/pattern'
+import { peel } from './peel'
 import type { ReadResult } from './read-script'
 
 export type StretchKind = 'row' | 'header' | 'note' | 'separator' | 'left-over'
@@ -69,7 +70,8 @@ function strongest(marks: readonly Mark[], at: number): Mark | null {
   return best
 }
 
-function stretchesOf(text: string, line: number, marks: readonly Mark[]): TextSpan[] {
+/** @param bare the line without what stands around its words, as long as before */
+function stretchesOf(text: string, bare: string, line: number, marks: readonly Mark[]): TextSpan[] {
   if (text === '') return []
   if (noteLine.test(text)) return [{ line, column: 1, text, kind: 'note' }]
   if (headerLine.test(text) && !marks.some(mark => mark.kind === 'row' || mark.kind === 'left-over'))
@@ -80,7 +82,8 @@ function stretchesOf(text: string, line: number, marks: readonly Mark[]): TextSp
   const close = (end: number) => {
     const words = text.slice(start, end)
     const isBullet = start === 0 && bullet.test(words) && onlySigns.test(words.replace(bullet, ''))
-    const kind = current?.kind ?? (isNoteMark(words) ? 'note' : isBullet || onlySigns.test(words) ? 'separator' : 'left-over')
+    const kind =
+      current?.kind ?? (isNoteMark(words) ? 'note' : isBullet || onlySigns.test(bare.slice(start, end)) ? 'separator' : 'left-over')
     const place = current?.kind === 'row' ? { session: current.session!, path: current.path! } : {}
     stretches.push({ line, column: start + 1, text: words, kind, ...place })
     start = end
@@ -102,5 +105,7 @@ function stretchesOf(text: string, line: number, marks: readonly Mark[]): TextSp
  */
 export function coverText(text: string, result: ReadResult): TextSpan[] {
   const marks = marksByLine(result)
-  return text.split(/\r\n|\n|\r/).flatMap((line, index) => stretchesOf(line, index + 1, marks.get(index + 1) ?? []))
+  const lines = text.split(/\r\n|\n|\r/)
+  const bare = peel(lines)
+  return lines.flatMap((line, index) => stretchesOf(line, bare[index]!, index + 1, marks.get(index + 1) ?? []))
 }

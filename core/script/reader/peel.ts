@@ -9,7 +9,7 @@ const parted = (match: string) => `;${' '.repeat(match.length - 1)}`
 const quoteSigns = /^\s*(?:>\s*)+/
 const chatStamp = patternOf('iu', [
   String.raw`^\s*(?:\[\d{1,2}[:.]\d{2}(?:[:.]\d{2})?[^\]]{0,24}\]|\d{1,2}[/.]\d{1,2}[/.]\d{2,4},?\s+\d{1,2}:\d{2}`,
-  String.raw`(?:\s?[ap]m)?\s*-)\s*(?:[\p{L}][\p{L}\s.]{0,24}:\s)?`,
+  String.raw`(?:\s?[ap]m)?\s*-)\s*(?:[\p{L}][\p{L}\s.]{0,24}:(?:\s|$))?`,
 ])
 const numbering = /^\s*(?:\(?\d{1,2}[.)]\s+|\(?[a-h][.)]\s+|\d\uFE0F?\u20E3\s*)(?=\S)/i
 const bullet = /^\s*[-*\u2022\u2013\u25E6\u25AA\u2023\u00B7]\s+(?=\S)/
@@ -62,6 +62,9 @@ function withQuotes(line: string, peeled: string): string {
 const isScript = /^(?:title|sport|place|day|ceiling|prompt)\b|^\s*(?:#|unread |leg |---)|\?\{/i
 const isDecorated = /[>|<&*_`"\u2022]|\u20E3|^\s*(?:\(?[\da-h]{1,2}[.)]|\[|-|\d{1,2}[/.]\d)|\p{Extended_Pictographic}/iu
 
+/** A quote sign or a chat stamp with no words behind it parts rows as an empty line does. */
+const isBareFrame = (line: string) => /^\s*>+\s*$/.test(line) || line.replace(chatStamp, '').trim() === ''
+
 /** The lines of a text without what stands around their words, each as long as before. Headers and notes stay as they are. */
 export function peel(lines: readonly string[]): string[] {
   const isDashed = lines.filter(line => dashed.test(line)).length > 1
@@ -70,6 +73,6 @@ export function peel(lines: readonly string[]): string[] {
     const note = line.search(/\s{2}#(?:\s|$)/)
     const words = note < 0 ? line : line.slice(0, note)
     const peeled = isDecorated.test(words) ? withQuotes(words, peelLine(words, isDashed)) + line.slice(words.length) : line
-    return peeled.trim() === '' && !/^\s*>+\s*$/.test(line) ? line : peeled
+    return peeled.trim() === '' && !isBareFrame(line) ? line : peeled
   })
 }

@@ -33,11 +33,15 @@ export interface Extent {
 /** Digits, fraction signs, `until`, `till`, a bracket, `half`, `quarter`, `a half`. */
 const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamk]/
 
+/** `until 300 kcal`, but not behind a length of its own, where two ends would stand side by side. */
+const untilEnergy = /(?<!\d\s?(?!x\s)[a-z]{1,7}\s+)(?:until|till)\s+(?=\d+(?:\.\d+)?\s*kcal\b)/iy
+
 function readSimpleEnd(scanner: Scanner): Extent | null {
   const next = upcoming(scanner)
   if (!extentStarts.test(next)) return null
   const until = next === 'u' || next === 't' ? attempt(scanner, readUntil) : null
   if (until) return { end: until }
+  if (!scanner.strict) take(scanner, untilEnergy)
   const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
   if (energy && !(Number(energy[1]) > 0 && Number(energy[1]) <= 50_000)) return null
   if (energy) return { end: { on: 'energy', kilocalories: Number(energy[1]) } }

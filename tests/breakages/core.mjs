@@ -224,4 +224,25 @@ export const core = [
     to: "'note'",
     test: 'core/script/message/read-message.test.ts',
   },
+  {
+    what: 'A line of a day without a session is said to be kept.',
+    file: 'core/script/reader/account.ts',
+    from: "{ outcome: 'not-kept', leftOver }",
+    to: "{ outcome: 'note', leftOver }",
+    test: 'core/script/reader/account.test.ts',
+  },
+  {
+    what: 'The stamps of a chat are shown as words left over.',
+    file: 'core/script/reader/coverage.ts',
+    from: 'onlySigns.test(bare.slice(start, end))',
+    to: 'onlySigns.test(words)',
+    test: 'core/script/reader/account.test.ts',
+  },
+  {
+    what: 'A chat stamp with no words behind it becomes a step.',
+    file: 'core/script/reader/peel.ts',
+    from: "|| line.replace(chatStamp, '').trim() === ''",
+    to: '',
+    test: 'core/script/message/read-message.test.ts',
+  },
 ]

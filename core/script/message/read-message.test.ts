@@ -49,6 +49,7 @@ describe('the end of a repeat', () => {
 describe('one message, one sense', () => {
   it('reads a bare pace per mile where it speaks of miles', () => {
     expect(rows('2 miles easy, 4 x 1 mile @ 6:30')).toContain('1 mi @ 6:30 /mi')
+    expect(rows('2 miles easy, 20 min @ 6:30')).toContain('20:00 @ 6:30 /mi')
     expect(rows('2 km easy, 4 x 1 km @ 4:30')).toContain('1 km @ 4:30 /km')
   })
   it('gives numbers without a unit that of the sum before them, and holds the sum against them', () => {

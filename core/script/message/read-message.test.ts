@@ -66,6 +66,7 @@ describe('what stands around the words', () => {
   it.each([
     '> 10 min easy\n> 5 km @ 10k',
     '[18:04] Coach: 10 min easy\n[18:04] Coach: \n[18:05] Coach: 5 km @ 10k',
+    '> 1. 10 min easy\n> 2. 5 km @ 10k',
     '- 10 min easy\n- 5 km @ 10k',
     '1. 10 min easy\n2. 5 km @ 10k',
     '1️⃣ 10 min easy\n2️⃣ 5 km @ 10k',

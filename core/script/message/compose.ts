@@ -1,4 +1,5 @@
 import type { End } from '../../session/document'
+import { limits } from '../../session/limits'
 import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
 import { isWorkAndEasy, readGroup } from './brackets'
@@ -54,7 +55,11 @@ interface ClauseReading {
 /** A count before its steps, behind them, or at the head of those below. */
 function readCount(reading: ClauseReading, part: Part & { part: 'count' }, index: number): void {
   const { sequence, clause, isAlone, begun, counts } = reading
-  const { out } = sequence
+  const { out, work } = sequence
+  if (counts.length + sequence.scopes.length > limits.nesting + 2) {
+    work.fault ??= { code: 'nesting' }
+    return
+  }
   const next = clause.parts[index + 1]
   const isBehind = part.token.is === 'count' && part.token.isBehind === true && out.length > begun
   const isBefore = !isBehind && next !== undefined && next.part !== 'with' && next.part !== 'rounds'
@@ -74,6 +79,10 @@ function readPart(reading: ClauseReading, part: Part, index: number): void {
     case 'count':
       return readCount(reading, part, index)
     case 'until': {
+      if (sequence.scopes.length > limits.nesting + 2) {
+        work.fault ??= { code: 'nesting' }
+        return
+      }
       const { repeat: until, token } = part
       sequence.scopes.push({ times: 1, until, from: out.length, isInline: !reading.isAlone, line: clause.line, token })
       return

@@ -37,6 +37,12 @@ describe('an end by energy', () => {
   })
 })
 
+describe('repeats in repeats without end', () => {
+  it.each(['2 x ', '2 rounds of ', 'repeat 2 times:\n', 'repeat for 5 km: '])('of %j are an error, not a hang', words => {
+    expect(errors(`${words.repeat(800)}400 m`)[0]?.readAs).toMatch(/deep/)
+  })
+})
+
 describe('the end of a repeat', () => {
   it.each([
     ['3 times:\n400 m @ 5k\n200 jog\n\n5 km easy', 'at a blank line'],

@@ -1,3 +1,4 @@
+import { groupBy } from '~~/core/quantity/group'
 import type { Remark } from '~~/core/script/remark'
 
 /** The remark of a row whose first fix the key takes: setting the row out, which keeps every doubt, before all others. */
@@ -17,12 +18,7 @@ const listedAtMost = 40
 
 /** The remarks worth a line beside the sheet, the gravest first. */
 export function listedRemarks(remarks: readonly Remark[]): ListedRemark[] {
-  const byLine = new Map<number, Remark[]>()
-  for (const remark of remarks) {
-    const own = byLine.get(remark.line)
-    if (own) own.push(remark)
-    else byLine.set(remark.line, [remark])
-  }
+  const byLine = groupBy(remarks, remark => remark.line)
   const ofLine = (remark: Remark) => byLine.get(remark.line)!
   return remarks
     .filter(remark => !(remark.code === 'bare-number' && ofLine(remark).some(other => other.code === 'spelling')))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { VueDraggable } from 'vue-draggable-plus'
-import { daysFrom, weekOf } from '~~/core/quantity/day'
+import { daysFrom, isDate, weekOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { printSession } from '~~/core/script/print'
 import { readScript } from '~~/core/script/reader/read-script'
@@ -68,8 +68,7 @@ function onDrop(day: string, event: { newIndex?: number }) {
 
 const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, { week: firstDay.value })))
 const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
-const dayNameOf = (iso: string | undefined) =>
-  iso && /^\d/.test(iso) ? DateTime.fromISO(iso).toFormat('cccc d LLL') : 'no day: it goes on the shelf'
+const dayNameOf = (iso: string | undefined) => (isDate(iso) ? DateTime.fromISO(iso).toFormat('cccc d LLL') : 'no day: it goes on the shelf')
 const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
 
 const fill = () =>
@@ -77,7 +76,7 @@ const fill = () =>
     await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: firstDay.value, text: text.value } })
     const first = readSessions.value
       .map(session => session.day)
-      .filter(day => day && /^\d/.test(day))
+      .filter(isDate)
       .sort()[0]
     text.value = ''
     isFilling.value = false

@@ -24,6 +24,8 @@ export function useRunInHand(athlete: () => Athlete) {
     saidUntil: 0,
   }
 
+  const now = () => Math.max(run.value?.state.t ?? 0, held.clock.now())
+
   return {
     athlete,
     run,
@@ -32,7 +34,9 @@ export function useRunInHand(athlete: () => Athlete) {
     gap: ref(''),
     speed: ref(1),
     isFull: ref(false),
-    now: () => Math.max(run.value?.state.t ?? 0, held.clock.now()),
+    now,
+    /** When a push comes: by the simulated wearer's seconds where there is one. */
+    pushedAt: () => (held.wearer && run.value ? run.value.state.t : now()),
     setClock: (seconds: number) => (held.clock = clockFrom(seconds)),
     placeNow() {
       const { state, head } = run.value!

@@ -34,7 +34,7 @@ export function useTicking(hand: RunInHand, say: (utterance: Utterance) => void,
     void finish()
   }
 
-  const push = (button: Button) => take({ kind: button, t: held.wearer && run.value ? run.value.state.t : hand.now() })
+  const push = (button: Button) => take({ kind: button, t: hand.pushedAt() })
   const read = (t: number) => take({ kind: 'reading', ...readingOf(held.sensors, t, hand.placeNow()?.kind) })
 
   /** One second of the simulated wearer's. */

@@ -127,7 +127,7 @@ export function usePhoneRun(athlete: () => Athlete, onFinished: () => void) {
     ...beginning,
     canStayAwake: awake.isPossible,
     push: goes.push,
-    jump: (to: StepPosition) => goes.take({ kind: 'jump', t: held.wearer && run.value ? run.value.state.t : hand.now(), to }),
+    jump: (to: StepPosition) => goes.take({ kind: 'jump', t: hand.pushedAt(), to }),
     hear: (message: SensorMessage) => (held.sensors = hearSensor(held.sensors, message, hand.now())),
     hearPosition: (fix: Omit<Fix, 't'>) => (held.sensors = hearFix(held.sensors, { ...fix, t: hand.now() })),
   }

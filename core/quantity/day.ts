@@ -1,6 +1,9 @@
 const dayMilliseconds = 86_400_000
 const time = (day: string) => Date.parse(`${day}T00:00:00Z`)
 
+/** Whether a session's day is a date, and not only the name of a day. */
+export const isDate = (day: string | undefined): day is string => day !== undefined && /^\d/.test(day)
+
 /** The day that is so many days from another, both ISO dates. */
 export const daysFrom = (day: string, days: number): string => new Date(time(day) + days * dayMilliseconds).toISOString().slice(0, 10)
 

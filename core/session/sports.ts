@@ -54,7 +54,7 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
       /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\bfly\b|\bopen[\s-]water\b/i,
       /\b(?:kick|pull buoy|paddles|medley|IM|swim|catch-up|fins|send[\s-]?off|lengths)\b/i,
       /\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b/i,
-      /\d\s*(?:m|yd)?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i,
+      /\d(?:\s*(?:m|yd))?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i,
     ],
   },
   ride: {

@@ -153,9 +153,8 @@ export function countFlatSteps(items: readonly Item[]): number {
     else if (item.kind === 'leg') count += countFlatSteps(item.items)
     else {
       const times = 'times' in item.repeat && item.repeat.times !== undefined ? item.repeat.times : 1
-      const body = countFlatSteps(item.items)
-      const lastBody = countFlatSteps(itemsOfRound(item, true).map(([inner]) => inner))
-      count += body * (times - 1) + ('times' in item.repeat ? lastBody : body)
+      const dropped = 'times' in item.repeat ? itemsOfRound(item, false).length - itemsOfRound(item, true).length : 0
+      count += countFlatSteps(item.items) * times - dropped
     }
   }
   return count

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
+import { isDate } from '../../core/quantity/day'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import type { PlanRow } from '../../shared/api'
@@ -34,7 +35,7 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   const rows: PlanRow[] = []
   for (const document of filled) {
     const kept = await saveSession(tx, randomUUID(), 0, printSession(document), { source: text })
-    if (document.day && /^\d/.test(document.day)) rows.push(await planSession(tx, kept.id, document.day))
+    if (isDate(document.day)) rows.push(await planSession(tx, kept.id, document.day))
     else rows.push({ id: '', day: '', sessionId: kept.id, title: kept.title, sport: document.sport, seconds: null })
   }
   return rows

@@ -1,3 +1,4 @@
+import { giveUnits } from '../../core/script/token/give'
 import fc from 'fast-check'
 import type { Band, Block, Ceiling, End, Item, Session, Step, Sport, Target } from '../../core/session/document'
 import type { BandUnit } from '../../core/quantity/units'
@@ -66,25 +67,7 @@ const give = fc
     fc.integer({ min: 0, max: 30 }),
     fc.integer({ min: 0, max: 30 }),
     fc.constantFrom('both', 'easier', 'harder'),
-    fc.constantFrom(
-      's/km',
-      's/mi',
-      's/100m',
-      's/100yd',
-      's/step',
-      'km/h',
-      'bpm',
-      'W',
-      'rpm',
-      'spm',
-      'of 10',
-      '%CP',
-      '%CS',
-      '%HRmax',
-      '%HRR',
-      '%LTHR',
-      '%',
-    ),
+    fc.constantFrom(...giveUnits, 's/step'),
   )
   .map(([easier, harder, sides, unit]) => ({ ...(sides !== 'harder' ? { easier } : {}), ...(sides !== 'easier' ? { harder } : {}), unit }))
 const manner = { over: optional(fc.integer({ min: 1, max: 60 })), give: optional(give) }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
+import { isDate } from '~~/core/quantity/day'
 import { withFix } from '~~/core/script/fix'
 import type { AccountedLine } from '~~/core/script/reader/account'
 import { accountForLines } from '~~/core/script/reader/account'
@@ -16,7 +17,7 @@ const notKept = computed(() => lines.value.filter(line => line.outcome === 'not-
 
 function dayOf(line: AccountedLine): string {
   const day = line.session === undefined ? undefined : props.reading.sessions[line.session]?.day
-  return day && /^\d/.test(day) ? DateTime.fromISO(day).toFormat('ccc d LLL') : 'the shelf'
+  return isDate(day) ? DateTime.fromISO(day).toFormat('ccc d LLL') : 'the shelf'
 }
 function outcomeOf(line: AccountedLine): string {
   switch (line.outcome) {

@@ -1,4 +1,4 @@
-import { metresPer } from '../../quantity/distance'
+import { metresPer, toMetres } from '../../quantity/distance'
 import type { DistanceUnit, PaceUnit } from '../../quantity/units'
 import type { BandTarget, End, Step } from '../../session/document'
 import { sports } from '../../session/sports'
@@ -78,7 +78,7 @@ export function resolveClock(
   const length = end.on === 'distance' ? end : undefined
   const band = { easiest: clock.easiest, hardest: clock.hardest }
   const unit = unitFor(setting, length?.unit)
-  const metres = length && length.value * metresPer[length.unit]
+  const metres = length && toMetres(length)
   const { from, to } = token
   const own: BandTarget = { of: 'pace', unit: 's/step', ...band }
   if (clock.isOwn && metres) return { target: own, noticed: [] }

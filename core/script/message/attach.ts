@@ -2,7 +2,7 @@ import type { Draft } from './draft'
 import { isPlainWork, isRest } from './nodes'
 import type { BlockNode, Node, StepNode } from './nodes'
 import { stepOf } from './steps'
-import { note, tell } from './work'
+import { addWords, note, tell } from './work'
 import type { Sequence } from './work'
 
 /** The one work step that a node comes to. */
@@ -46,7 +46,7 @@ export function attach(sequence: Sequence, draft: Draft, node: StepNode): void {
   if (own.ceiling) step.ceiling = own.ceiling
   if (own.grade) step.grade = own.grade
   if (own.swim) step.swim = { ...step.swim, ...own.swim, ...(own.swim.kit ? { kit: [...(step.swim?.kit ?? []), ...own.swim.kit] } : {}) }
-  if (own.note) step.note = step.note ? `${step.note}, ${own.note}` : own.note
+  if (own.note) addWords(step, own.note)
   if (draft.sendOff && step.end.on !== 'distance') work.fault ??= { code: 'clock-without-distance' }
   if (draft.sendOff && step.end.on === 'distance')
     step.end = { on: 'send-off', value: step.end.value, unit: step.end.unit, seconds: draft.sendOff[0]! }

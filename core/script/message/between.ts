@@ -4,7 +4,7 @@ import type { BlockNode, Node, StepNode } from './nodes'
 import { closeScope } from './repeats'
 import { asRecovery, lineOf, shareOf } from './steps'
 import type { BetweenLevel } from './token'
-import { firstOf, lastOf } from './work'
+import { firstOf, lastOf, saidBy } from './work'
 import type { Sequence, Work } from './work'
 
 /** The plain work at the end that one between can part: a ladder, or members joined one by one. */
@@ -135,9 +135,7 @@ export function askEveryRound(work: Work, repeat: BlockNode, recovery: StepNode,
   const rewritten = inEveryRound(work, repeat, recovery)
   const { doubt: _, ...sure } = recovery.step
   const words = printStep(sure)
-  recovery.step.doubt ??= {
-    said: work.lines[token.line]!.slice(firstOf(recovery.draft.tokens, token.line), lastOf(recovery.draft.tokens, token.line)).trim(),
-  }
+  recovery.step.doubt ??= { said: saidBy(work, recovery.draft.tokens) }
   const fixes = rewritten
     ? [
         { label: 'in every round', replacement: rewritten.kept },

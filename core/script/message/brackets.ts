@@ -6,7 +6,7 @@ import { isPlainWork } from './nodes'
 import type { BlockNode, Node, StepNode } from './nodes'
 import { block, rangeDoubt } from './repeats'
 import { asRecovery, nodesOf } from './steps'
-import { metresIn, totalOf } from './work'
+import { addWords, metresIn, totalOf } from './work'
 import type { Sequence, Work } from './work'
 
 /** What brackets behind a step or a repeat say of it; false where they are steps of their own. */
@@ -20,7 +20,7 @@ function takeAside(sequence: Sequence, group: Part & { part: 'group' }, target: 
     if (!step) return false
     if (drafts.length > 1) {
       const words = saidInside(work, group)
-      step.step.note = [step.step.note, words].filter(Boolean).join(', ')
+      addWords(step.step, words)
     } else for (const draft of drafts) attach(sequence, draft, step)
     return true
   }
@@ -134,7 +134,7 @@ export function readGroup(
   if (counts.length === 0 && step) {
     const filled = fillStep(step, inner)
     if (filled && isNoted(inner)) {
-      step.step.note = [step.step.note, saidInside(work, part)].filter(Boolean).join(', ')
+      addWords(step.step, saidInside(work, part))
       return
     }
     if (filled && target.node === 'block') {

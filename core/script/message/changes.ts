@@ -3,7 +3,7 @@ import type { Part } from './draft'
 import { copied, isRest } from './nodes'
 import type { Node, StepNode } from './nodes'
 import { block } from './repeats'
-import { note, secondsLikely, totalOf } from './work'
+import { note, saidBy, secondsLikely, totalOf } from './work'
 import type { Sequence } from './work'
 
 /** `2 min jog / 1 min walk for 21 min`: the steps in turn until the time is over. */
@@ -71,7 +71,7 @@ export function comeEvery(sequence: Sequence, every: Part & { part: 'every' }): 
   }
   delete easy.step.note
   const made = block(rounds, [surge, easy], whole.line, true, [every.token])
-  made.doubt = { said: work.lines[every.token.line]!.slice(every.token.from, every.token.to).trim() }
+  made.doubt = { said: saidBy(work, [every.token]) }
   note(work, every.token, 'ask', 'every', `${rounds} rounds of ${printEnd(surge.step.end)} and the rest of each easy`)
   out.splice(0, out.length, made)
 }

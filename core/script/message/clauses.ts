@@ -1,8 +1,8 @@
-import { limits } from '../../session/limits'
 import type { Collector, Reading } from './collect'
 import { collector, meaningAfter, takeToken } from './collect'
 import type { Clause } from './draft'
 import type { MarkSign, Token } from './token'
+import { deepestRead } from './work'
 
 const strength: Record<MarkSign, number> = { '/': 1, '-': 2, ',': 3, '+': 4, ';': 5, ':': 6, '.': 7, 'line': 8 }
 
@@ -17,7 +17,7 @@ const isWithinTurns = (into: Collector, reading: Reading) => into.open()?.turns 
 function clausesUntilClose(reading: Reading, depth: number): Clause[] {
   const { tokens } = reading
   const isInside = depth > 0
-  if (depth > limits.nesting + 2) {
+  if (depth > deepestRead) {
     reading.at = tokens.length
     return [{ mark: null, parts: [], unknown: [], tokens: [], line: 0, fault: { code: 'nesting' } }]
   }

@@ -1,5 +1,4 @@
 import type { End } from '../../session/document'
-import { limits } from '../../session/limits'
 import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
 import { isWorkAndEasy, readGroup } from './brackets'
@@ -13,7 +12,7 @@ import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns
 import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
 import type { StepContext } from './rounds'
 import { asRecovery, nodesOf, settlePair } from './steps'
-import { leaveOver, newSequence, note, unread } from './work'
+import { deepestRead, leaveOver, newSequence, note, unread } from './work'
 import type { Sequence, Work } from './work'
 
 /** One clause; where it cannot be read its words stand as they are, and everything else is still read. */
@@ -52,14 +51,18 @@ interface ClauseReading {
   begun: number
 }
 
+/** Whether one repeat more would stand too deep in those whose steps still come; the clause cannot be read then. */
+function isTooDeep({ sequence: { scopes, work }, counts }: ClauseReading): boolean {
+  const isOver = counts.length + scopes.length > deepestRead
+  if (isOver) work.fault ??= { code: 'nesting' }
+  return isOver
+}
+
 /** A count before its steps, behind them, or at the head of those below. */
 function readCount(reading: ClauseReading, part: Part & { part: 'count' }, index: number): void {
   const { sequence, clause, isAlone, begun, counts } = reading
-  const { out, work } = sequence
-  if (counts.length + sequence.scopes.length > limits.nesting + 2) {
-    work.fault ??= { code: 'nesting' }
-    return
-  }
+  const { out } = sequence
+  if (isTooDeep(reading)) return
   const next = clause.parts[index + 1]
   const isBehind = part.token.is === 'count' && part.token.isBehind === true && out.length > begun
   const isBefore = !isBehind && next !== undefined && next.part !== 'with' && next.part !== 'rounds'
@@ -79,10 +82,7 @@ function readPart(reading: ClauseReading, part: Part, index: number): void {
     case 'count':
       return readCount(reading, part, index)
     case 'until': {
-      if (sequence.scopes.length > limits.nesting + 2) {
-        work.fault ??= { code: 'nesting' }
-        return
-      }
+      if (isTooDeep(reading)) return
       const { repeat: until, token } = part
       sequence.scopes.push({ times: 1, until, from: out.length, isInline: !reading.isAlone, line: clause.line, token })
       return

@@ -1,6 +1,6 @@
 import { patternOf } from '../../quantity/pattern'
-import type { Repeat } from '../../session/document'
 import { limits } from '../../session/limits'
+import { repeatOver } from '../token/ends'
 import { isWithinBounds, readQuantity } from '../token/quantities'
 import type { Scanner } from '../token/scanner'
 import { take } from '../token/scanner'
@@ -57,10 +57,7 @@ export function untilAt(scanner: Scanner): Meaning | null {
   const isFor = take(scanner, /(?:repeat(?:ed)?|go)\s+for\b/iy)
   const reading = readQuantity(scanner, 'none')
   if (!reading || !isWithinBounds(reading.quantity) || !take(scanner, isFor ? /\s*:?/y : /of\b:?(?=\s*[([{])/iy)) return null
-  const { quantity } = reading
-  const repeat: Repeat =
-    quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
-  return { is: 'until', repeat }
+  return { is: 'until', repeat: repeatOver(reading.quantity) }
 }
 
 const spanWords = /for\s+(?=\d)/iy

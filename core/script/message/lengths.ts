@@ -1,5 +1,5 @@
 import { patternOf } from '../../quantity/pattern'
-import { metresPer } from '../../quantity/distance'
+import { toMetres } from '../../quantity/distance'
 import type { DistanceUnit } from '../../quantity/units'
 import type { End } from '../../session/document'
 import { limits } from '../../session/limits'
@@ -206,7 +206,7 @@ const isListed = (length: Length) =>
   'bare' in length ||
   (length.end.on === 'time'
     ? length.end.seconds <= mostOfList.seconds
-    : length.end.on === 'distance' && length.end.value * metresPer[length.end.unit] <= mostOfList.metres)
+    : length.end.on === 'distance' && toMetres(length.end) <= mostOfList.metres)
 
 function listBy(scanner: Scanner, joint: RegExp, least: number): Meaning | null {
   return attempt(scanner, () => {

@@ -1,10 +1,10 @@
-import { metresPer } from '../../quantity/distance'
+import { metresPer, toMetres } from '../../quantity/distance'
 import type { End } from '../../session/document'
 import type { Draft } from './draft'
 import { copied, isPlainWork } from './nodes'
 import type { BlockNode, StepNode } from './nodes'
 import { lineOf, stepOf, nodesOf, shareOf } from './steps'
-import { metresIn, metresOf, note, noteStretch, rounded, saidOf, tell, totalOf } from './work'
+import { addWords, metresIn, note, noteStretch, rounded, saidOf, tell, totalOf } from './work'
 import type { Sequence } from './work'
 
 /** `last 15 min @ MP`, `first 4 easy`, `last two`: a part of what was said before it. */
@@ -13,13 +13,8 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
   const whole = out.at(-1)
   if (whole?.node === 'block') {
     const length = draft.lengths?.[0]
-    if (!length || !('bare' in length) || length.bare >= whole.times) {
-      whole.note = [whole.note, saidOf(work, draft)].filter(Boolean).join(', ')
-      whole.tokens.push(...draft.tokens)
-      return
-    }
-    if (!draft.target) {
-      whole.note = [whole.note, saidOf(work, draft)].filter(Boolean).join(', ')
+    if (!draft.target || !length || !('bare' in length) || length.bare >= whole.times) {
+      addWords(whole, saidOf(work, draft))
       whole.tokens.push(...draft.tokens)
       return
     }
@@ -72,7 +67,7 @@ function leftOf(whole: End, part: End): End | 'none' | null {
     return seconds < 0 ? null : seconds === 0 ? 'none' : { on: 'time', seconds }
   }
   if (whole.on !== 'distance' || part.on !== 'distance') return null
-  const value = rounded((metresOf(whole)! - metresOf(part)!) / metresPer[whole.unit])
+  const value = rounded((toMetres(whole) - toMetres(part)) / metresPer[whole.unit])
   return value < 0 ? null : value === 0 ? 'none' : { on: 'distance', value, unit: whole.unit }
 }
 

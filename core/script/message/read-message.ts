@@ -81,8 +81,9 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
   const setting = inPool(settingFor(from, lines.map(line => line.raw.slice(line.start)).join('\n')), lines)
   const spans = spansBySport(lines, setting)
   const tokens = spans.flatMap(({ line, from, to, setting: own }) => tokensOf(lines[line]!.raw, line, own, from, to))
-  const settingAt = ({ line, from }: Token) =>
-    setting.bySport ? (spans.find(span => span.line === line && span.from <= from && from < span.to)?.setting ?? setting) : setting
+  const spanAt = ({ line, from }: Pick<Span, 'line' | 'from'>) =>
+    setting.bySport && spans.find(span => span.line === line && span.from <= from && from < span.to)
+  const settingAt = (token: Token) => spanAt(token)?.setting ?? setting
   const place = tokens.find(token => token.is === 'place')
   const composed: Composition = { nodes: [], noticed: [], leftOver: [] }
   for (const token of tokens) {
@@ -111,7 +112,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     itemLines.set(item, { first, last: Math.max(...all) })
     const there = own.filter(token => token.line === first)
     const [main] = own
-    const sport = setting.bySport && spans.find(span => span.line === main!.line && span.from <= main!.from && main!.from < span.to)?.sport
+    const sport = spanAt(main!)?.sport
     if (sport) sports.set(item, sport)
     places.set(item, { line: first, from: Math.min(...there.map(token => token.from)), to: Math.max(...there.map(token => token.to)) })
   })

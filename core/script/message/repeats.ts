@@ -4,7 +4,7 @@ import type { Draft, Part } from './draft'
 import { copied, isRest } from './nodes'
 import type { BlockNode, Node, StepNode } from './nodes'
 import type { Token } from './token'
-import { note, unread } from './work'
+import { note, saidBy, unread } from './work'
 import type { Sequence } from './work'
 
 /** A repeat of nodes, so many times; `line` is the index of the line that says it. */
@@ -61,7 +61,7 @@ export function again(sequence: Sequence, part: Part & { part: 'count' }, isAlon
 
 export function rangeDoubt({ work }: Sequence, { most, times, token }: Part & { part: 'count' }): Step['doubt'] | undefined {
   if (most === undefined) return undefined
-  const said = work.lines[token.line]!.slice(token.from, token.to).trim()
+  const said = saidBy(work, [token])
   note(
     work,
     token,

@@ -8,7 +8,7 @@ import { isPlainWork, isRest } from './nodes'
 import type { BlockNode, Node } from './nodes'
 import { asRecovery, nodesOf } from './steps'
 import type { Token } from './token'
-import { note, secondsLikely } from './work'
+import { note, saidBy, secondsLikely } from './work'
 import type { Sequence } from './work'
 
 const shortPause = 300
@@ -165,7 +165,7 @@ export function askAfterSet({ out, work }: Sequence, clauses: readonly Clause[])
   if (last.step.end.seconds > shortPause || last.draft.tokens.length > 1) return
   const words = printEnd(last.step.end)
   last.step.role = 'recovery'
-  last.step.doubt = { said: work.lines[last.line]!.slice(last.draft.tokens[0]!.from, last.draft.tokens[0]!.to).trim() }
+  last.step.doubt = { said: saidBy(work, [last.draft.tokens[0]!]) }
   note(work, last.draft.tokens[0]!, 'ask', 'set-recovery', `recovery ${words} after each set`, [
     { label: 'recovery', replacement: `then recovery ${words}` },
     { label: 'work', replacement: `work ${words}` },

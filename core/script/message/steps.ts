@@ -38,7 +38,7 @@ export function stepOf(work: Work, draft: Draft, end: End, doubt: Step['doubt'])
     for (const noticed of clocked.noticed) work.result.noticed.push({ line: token.line, noticed })
     if (!step.target) step.target = clocked.target
     else step.also ??= clocked.target
-    if (clocked.noticed.some(one => one.level === 'ask')) step.doubt = { said: work.lines[token.line]!.slice(token.from, token.to).trim() }
+    if (clocked.noticed.some(one => one.level === 'ask')) step.doubt = { said: saidBy(work, [token]) }
   }
   if (draft.isStride) step.manner = 'stride'
   else if (draft.soft && draft.soft !== 'easy') step.manner = draft.soft

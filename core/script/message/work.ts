@@ -1,5 +1,6 @@
-import { metresPer } from '../../quantity/distance'
+import { toMetres } from '../../quantity/distance'
 import type { Ceiling, End, Repeat, Step } from '../../session/document'
+import { limits } from '../../session/limits'
 import { sayFault } from '../../words/faults'
 import type { Fault } from '../../words/faults'
 import type { Noticed, Setting } from '../token/scanner'
@@ -63,6 +64,9 @@ export interface Sequence {
   isInside: boolean
 }
 
+/** How deep repeats and brackets are followed: past what a session may hold, so that its own check says what is too much. */
+export const deepestRead = limits.nesting + 2
+
 export const newSequence = (work: Work, isInside: boolean): Sequence => ({
   work,
   out: [],
@@ -90,8 +94,7 @@ export function noteStretch(work: Work, tokens: readonly Token[], level: Noticed
   work.result.noticed.push({ line, noticed: { from: firstOf(tokens, line), to: lastOf(tokens, line), level, code, readAs, fixes: [] } })
 }
 
-export const metresOf = (end: End): number | null => (end.on === 'distance' ? end.value * metresPer[end.unit] : null)
-
+/** The words of tokens that stand in one line, with what is between them. */
 export const saidBy = (work: Work, tokens: readonly Token[]) => {
   const { line } = tokens[0]!
   return work.lines[line]!.slice(firstOf(tokens, line), lastOf(tokens, line)).trim()
@@ -121,12 +124,17 @@ export const totalOf = (nodes: readonly Node[]): { seconds: number; metres: numb
     { seconds: 0, metres: 0 },
   )
 
+/** Adds words to a note behind what it says already. */
+export function addWords(holder: { note?: string }, words: string): void {
+  holder.note = [holder.note, words].filter(Boolean).join(', ')
+}
+
 const lengthOf = (node: StepNode | UnreadNode) =>
   node.node === 'unread'
     ? { seconds: 0, metres: 0 }
     : { seconds: node.step.end.on === 'time' ? node.step.end.seconds : 0, metres: metresIn(node.step.end) }
 
-export const metresIn = (end: End) => (end.on === 'distance' || end.on === 'send-off' ? end.value * metresPer[end.unit] : 0)
+export const metresIn = (end: End) => (end.on === 'distance' || end.on === 'send-off' ? toMetres(end) : 0)
 
 export function unread(work: Work, tokens: readonly Token[], line: number, fault: Fault): UnreadNode {
   const raw = work.lines[line]!

@@ -1,3 +1,5 @@
+import { groupBy } from '../../quantity/group'
+import { linesOf } from '../lines'
 import { coverText } from './coverage'
 import type { ReadResult } from './read-script'
 
@@ -17,16 +19,6 @@ export interface AccountedLine {
 
 type Known = Omit<AccountedLine, 'line' | 'text'>
 
-function byLine<One extends { line: number }>(all: readonly One[]): Map<number, One[]> {
-  const lines = new Map<number, One[]>()
-  for (const one of all) {
-    const known = lines.get(one.line)
-    if (known) known.push(one)
-    else lines.set(one.line, [one])
-  }
-  return lines
-}
-
 /** The session each line belongs to by its own rows. */
 function sessionOfLines(count: number, result: ReadResult): (number | undefined)[] {
   const own = Array.from<number | undefined>({ length: count + 1 })
@@ -34,6 +26,19 @@ function sessionOfLines(count: number, result: ReadResult): (number | undefined)
     for (const place of places.values()) own[place.line] = session
   })
   return own
+}
+
+/** The session whose note holds the words of a line: of its own day, where that has rows; before any day, the first. */
+function noteHolders(own: readonly (number | undefined)[], isHeading: (line: number) => boolean): (number | undefined)[] {
+  const firstOfDay: (number | undefined)[] = []
+  let next: number | undefined
+  for (let line = own.length - 1; line > 0; line--) {
+    next = own[line] ?? next
+    firstOfDay[line] = next
+    if (isHeading(line)) next = undefined
+  }
+  let holder = own.find(session => session !== undefined)
+  return own.map((_, line) => (isHeading(line) ? (holder = firstOfDay[line]) : holder))
 }
 
 /**
@@ -46,24 +51,11 @@ function sessionOfLines(count: number, result: ReadResult): (number | undefined)
  * @param result what `readScript` made of the same text
  */
 export function accountForLines(text: string, result: ReadResult): AccountedLine[] {
-  const lines = text.split(/\r\n|\n|\r/)
+  const lines = linesOf(text)
   const own = sessionOfLines(lines.length, result)
-  const stretches = byLine(coverText(text, result))
-  const remarks = byLine(result.remarks)
-  const headings = lines.map((_, index) => (remarks.get(index + 1) ?? []).some(remark => remark.code === 'day'))
-
-  /** The session whose note holds the words of a line: of its own day, where that has rows; the first one's before any day. */
-  function noteHolder(line: number): number | undefined {
-    let from = line
-    while (from > 1 && !headings[from - 1]) from--
-    const isBeforeAnyDay = !headings[from - 1]
-    for (let at = from; at <= lines.length; at++) {
-      if (at > line && headings[at - 1] && !isBeforeAnyDay) return undefined
-      if (own[at] !== undefined) return own[at]
-    }
-    return undefined
-  }
-
+  const stretches = groupBy(coverText(text, result), stretch => stretch.line)
+  const remarks = groupBy(result.remarks, remark => remark.line)
+  const holders = noteHolders(own, line => remarks.get(line)?.some(remark => remark.code === 'day') === true)
   const isOnlySigns = (line: number) => (stretches.get(line) ?? []).every(stretch => stretch.kind === 'separator')
 
   function outcomeOf(line: number): Known {
@@ -74,7 +66,7 @@ export function accountForLines(text: string, result: ReadResult): AccountedLine
     if (session !== undefined) return { outcome: 'session', session, leftOver }
     if (said.some(remark => remark.code === 'day-off')) return { outcome: 'rest-day', leftOver: [] }
     if (leftOver.length === 0) return { outcome: isOnlySigns(line) ? 'signs' : 'heading', leftOver }
-    const holder = noteHolder(line)
+    const holder = holders[line]
     return holder === undefined ? { outcome: 'not-kept', leftOver } : { outcome: 'note', session: holder, leftOver }
   }
 

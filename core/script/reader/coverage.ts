@@ -1,4 +1,5 @@
 import { patternOf } from '../../quantity/pattern'
+import { linesOf } from '../lines'
 import { peel } from './peel'
 import type { ReadResult } from './read-script'
 
@@ -105,7 +106,7 @@ function stretchesOf(text: string, bare: string, line: number, marks: readonly M
  */
 export function coverText(text: string, result: ReadResult): TextSpan[] {
   const marks = marksByLine(result)
-  const lines = text.split(/\r\n|\n|\r/)
+  const lines = linesOf(text)
   const bare = peel(lines)
   return lines.flatMap((line, index) => stretchesOf(line, bare[index]!, index + 1, marks.get(index + 1) ?? []))
 }

@@ -1,6 +1,7 @@
 import { patternOf } from '../../quantity/pattern'
 import { daysFrom, weekdayOf, weekOf } from '../../quantity/day'
 import type { DayName, Sport } from '../../session/document'
+import { sportNamed } from '../token/sport-words'
 import type { RemarkLevel } from '../remark'
 import type { ReadContext } from './options'
 
@@ -41,7 +42,6 @@ export interface DayHeading {
   others: string[]
 }
 
-const asSport = (word: string): Sport => (/^run/i.test(word) ? 'run' : /^swim/i.test(word) ? 'swim' : 'ride')
 const pad = (value: number) => String(value).padStart(2, '0')
 const isoOf = (year: number, monthNumber: number, date: number): string | null => {
   const real = new Date(Date.UTC(year, monthNumber - 1, date))
@@ -119,7 +119,7 @@ export function readDayHeading(text: string, context: ReadContext): DayHeading |
   const [numericFirst, numericSecond, numericYear] = name === undefined ? [] : groups.slice(10, 13)
   const sport = groups.at(-1)
   const named = name?.slice(0, 3).toLowerCase()
-  const result: DayHeading = { day: '', length: match[0].length, level: 'note', others: [], ...(sport ? { sport: asSport(sport) } : {}) }
+  const result: DayHeading = { day: '', length: match[0].length, level: 'note', others: [], ...(sport ? { sport: sportNamed(sport) } : {}) }
   if (isoYear) {
     const day = isoOf(Number(isoYear), Number(isoMonth), Number(isoDate))
     return day === null ? null : { ...result, day }

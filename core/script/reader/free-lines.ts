@@ -1,3 +1,4 @@
+import { groupBy } from '../../quantity/group'
 import type { Item, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { countFlatSteps } from '../../session/walk'
@@ -15,7 +16,7 @@ import { parsePlace, readBlockHead } from './headers'
 import type { SoftWord } from '../token/soft-word'
 import { fold, scan } from '../token/scanner'
 import type { Line, State } from './state'
-import { addRemark } from './state'
+import { addRemark, noteWords, wordsOf } from './state'
 
 const isHeader = /^(?:title|sport|place|day|ceiling|prompt):? +|^\s*(?:leg (?:run|ride|swim)\b|unread |#(?: |$))/i
 const inhand = /\?\{/
@@ -86,14 +87,13 @@ function keepLeftOver(state: State, reading: MessageReading, run: readonly Line[
     const words = run[line]!.raw.slice(from, to).trim()
     const item = nearest(reading, line, from)
     noteOn(item && (item.kind === 'step' || item.kind === 'block') ? item : state.session, words)
-    addRemark(state, run[line]!, { from, to, level: 'note', code: 'left-over', readAs: `kept as a note: ${words}`, fixes: [] })
+    noteWords(state, run[line]!, { from, to }, 'left-over', `kept as a note: ${words}`)
   }
 }
 
 function takePlace(state: State, { place, token }: NonNullable<MessageReading['place']>, run: readonly Line[]): void {
   state.session.place = place
-  const { line, from, to } = token
-  addRemark(state, run[line]!, { from, to, level: 'note', code: 'place', readAs: `place ${printPlace(place)}`, fixes: [] })
+  noteWords(state, run[token.line]!, token, 'place', `place ${printPlace(place)}`)
 }
 
 interface Group {
@@ -129,8 +129,7 @@ function takeReading(state: State, reading: MessageReading, run: readonly Line[]
   const groups = groupsOf(reading)
   placeItems(state, reading, run)
   reading.sports.forEach((sport, item) => state.sports.set(item, sport))
-  const toldAt = new Map<number, MessageReading['noticed']>()
-  for (const entry of reading.noticed) toldAt.set(entry.line, [...(toldAt.get(entry.line) ?? []), entry])
+  const toldAt = groupBy(reading.noticed, entry => entry.line)
   for (const { first, last, items } of groups) {
     const [top, bottom] = [run[first]!, run[last]!]
     const noticed = (toldAt.get(first) ?? []).map(entry => entry.noticed)
@@ -162,14 +161,10 @@ const saysNothing = (reading: MessageReading, run: readonly Line[]) =>
 export function readFreeLines(state: State, cursor: Cursor, line: Line, isTop: boolean, into: Item[]): void {
   const place = isTop && !state.session.place ? placeAlone(line) : null
   if (place) {
-    const [from, to] = [line.raw.length - line.raw.trimStart().length, line.raw.trimEnd().length]
     state.session.place = place
-    return addRemark(state, line, { from, to, level: 'note', code: 'place', readAs: `place ${printPlace(place)}`, fixes: [] })
+    return noteWords(state, line, wordsOf(line.raw), 'place', `place ${printPlace(place)}`)
   }
-  if (partAlone.test(line.raw)) {
-    const [from, to] = [line.raw.length - line.raw.trimStart().length, line.raw.trimEnd().length]
-    return addRemark(state, line, { from, to, level: 'note', code: 'label', readAs: 'the name of a part, passed over', fixes: [] })
-  }
+  if (partAlone.test(line.raw)) return noteWords(state, line, wordsOf(line.raw), 'label', 'the name of a part, passed over')
   if (isTalk(line)) return keepTalk(state, line)
   if (line.raw.length > longestLine) {
     into.push(unreadLine(state, line, 'unreadable', sayFault({ code: 'line-too-long' })))
@@ -212,13 +207,5 @@ function keepTalk(state: State, line: Line): void {
   const { session } = state
   const words = line.raw.trim()
   session.note = session.note === undefined ? words : `${session.note}\n${words}`
-  const from = line.raw.length - line.raw.trimStart().length
-  addRemark(state, line, {
-    from,
-    to: line.raw.trimEnd().length,
-    level: 'note',
-    code: 'chatter',
-    readAs: "kept as the session's note",
-    fixes: [],
-  })
+  noteWords(state, line, wordsOf(line.raw), 'chatter', "kept as the session's note")
 }

@@ -1,7 +1,7 @@
 import type { Block, Ceiling, Leg, PlaceOfSession, PlainPlaceKind, Prompt, Repeat, Sport } from '../../session/document'
 import { limits } from '../../session/limits'
 import { parseClock } from '../../quantity/time'
-import { readCeiling, readDoubt } from '../token/ends'
+import { readCeiling, readDoubt, repeatOver } from '../token/ends'
 import { isWithinBounds, readQuantity } from '../token/quantities'
 import type { Scanner } from '../token/scanner'
 import { attempt, sees, skipSpaces, take } from '../token/scanner'
@@ -55,9 +55,7 @@ function readRepeat(scanner: Scanner): Repeat | null {
   if (take(scanner, /(?:repeat\s+)?for\b/iy)) {
     const reading = readQuantity(scanner)
     if (!reading) return null
-    const { quantity } = reading
-    if (!isWithinBounds(quantity)) return null
-    return quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
+    return isWithinBounds(reading.quantity) ? repeatOver(reading.quantity) : null
   }
   const match = take(scanner, /(\d{1,4})\s*(?:times|x|\*|rounds?|sets?)(?:\s+of)?(?![a-z\d])\s*:?/iy)
   const times = match ? Number(match[1]) : 0

@@ -2,15 +2,17 @@ import { patternOf } from '../../quantity/pattern'
 import type { Line, State } from './state'
 import { printPlace } from '../print'
 import { parsePlace } from './headers'
-import { addRemark } from './state'
+import { sportNamed } from '../token/sport-words'
+import { noteWords, wordsOf } from './state'
 import { hasContent } from './content'
 
 const bullet = /^\s*(?:\(?\d{1,2}[.)]\s+|[-*\u2022\u2013\u25E6>]\s+)(?=\S)/
 const partLabel = patternOf('i', [
-  String.raw`^\s*(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series`,
+  String.raw`^\s*(?=\S)(?:(?:main|pre|post|back|kick|pull|drill|speed|first|second|third|last)?[\s-]*(?:set|series`,
   String.raw`|part|block|session|workout|main)(?:\s+\d{1,2}|\s+[a-d])?)\s*(?::|\s[-\u2013]\s)\s*`,
 ])
-const titleLabel = /^\s*([^\d:#@,;()]{3,60}?)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/
+/** Of the blanks before it one at most is tried as its own, so that a long indent costs no more than a short one. */
+const titleLabel = /^\s*(?=\s?\S)([^\d:#@,;()]{3,60}?)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/
 const sportLabel = /^\s*(swim|bike|ride|cycle|run)\s*(?::|\s[-\u2013]\s)\s*(?=\S)/i
 const ownWords = patternOf('i', [
   String.raw`^(?:twice|thrice|once|one|two|three|four|five|six|repeat|main|swim|bike|ride|cycle|run|warm`,
@@ -25,18 +27,15 @@ const blanked = (line: Line, length: number): Line => ({
   start: Math.max(line.start, length),
 })
 
+/** Takes a label off the front of a line, and notes what it was. */
+function passed(state: State, line: Line, label: RegExpExecArray, code: string, readAs: string): Line {
+  noteWords(state, line, { from: wordsOf(line.raw).from, to: label[0].trimEnd().length }, code, readAs)
+  return blanked(line, label[0].length)
+}
+
 function titled(state: State, line: Line, label: RegExpExecArray): Line {
   state.session.title = label[1]!.trim()
-  const from = line.raw.length - line.raw.trimStart().length
-  addRemark(state, line, {
-    from,
-    to: from + label[0].trim().length,
-    level: 'note',
-    code: 'titled',
-    readAs: `title ${state.session.title}`,
-    fixes: [],
-  })
-  return blanked(line, label[0].length)
+  return passed(state, line, label, 'titled', `title ${state.session.title}`)
 }
 
 /** Takes a bullet or a number off the front of a line, and `Main set:`; words before a colon on the first row are the title. */
@@ -46,42 +45,18 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
   if (mark && hasContent(plain.raw.slice(mark[0].length))) plain = blanked(plain, mark[0].length)
   const part = partLabel.exec(plain.raw)
   if (part && hasContent(plain.raw.slice(part[0].length))) {
-    const from = plain.raw.length - plain.raw.trimStart().length
-    addRemark(state, plain, {
-      from,
-      to: part[0].trimEnd().length,
-      level: 'note',
-      code: 'label',
-      readAs: 'the name of a part, passed over',
-      fixes: [],
-    })
-    return blanked(plain, part[0].length)
+    return passed(state, plain, part, 'label', 'the name of a part, passed over')
   }
-  const sport = state.setting.bySport ? sportLabel.exec(plain.raw)?.[1]?.toLowerCase() : undefined
-  if (sport)
-    addRemark(state, plain, {
-      from: plain.raw.length - plain.raw.trimStart().length,
-      to: sportLabel.exec(plain.raw)![0].trimEnd().length,
-      level: 'note',
-      code: 'leg',
-      readAs: `leg ${sport === 'swim' || sport === 'run' ? sport : 'ride'}`,
-      fixes: [],
-    })
-  if (sport)
-    return { ...blanked(plain, sportLabel.exec(plain.raw)![0].length), sport: sport === 'swim' || sport === 'run' ? sport : 'ride' }
+  const leg = state.setting.bySport ? sportLabel.exec(plain.raw) : null
+  if (leg) {
+    const sport = sportNamed(leg[1]!)
+    return { ...passed(state, plain, leg, 'leg', `leg ${sport}`), sport }
+  }
   const place = isFirstRow && !state.session.place ? titleLabel.exec(plain.raw) : null
   const named = place && parsePlace(place[1]!)
   if (named) {
     state.session.place = named
-    addRemark(state, plain, {
-      from: plain.raw.length - plain.raw.trimStart().length,
-      to: place[0].trimEnd().length,
-      level: 'note',
-      code: 'place',
-      readAs: `place ${printPlace(named)}`,
-      fixes: [],
-    })
-    return blanked(plain, place[0].length)
+    return passed(state, plain, place, 'place', `place ${printPlace(named)}`)
   }
   const isTitleDue = isFirstRow && state.session.title === undefined
   const title = isTitleDue ? titleLabel.exec(plain.raw) : null

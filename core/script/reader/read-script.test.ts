@@ -3,6 +3,7 @@ import { validateSession } from '../../formats/validate'
 import type { Block, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import { printSession, printSessions } from '../print'
+import { withFix } from '../fix'
 import { readScript } from './read-script'
 import type { Remark } from '../remark'
 import { nobody } from '../../athlete/standpoint'
@@ -388,8 +389,7 @@ describe('fixes by one key', () => {
     const remarks = read(doubted).remarks.filter(remark => remark.code === 'doubt-open')
     const taken = remarks.map(remark =>
       remark.fixes.map(fix => {
-        const line = doubted.split('\n')[remark.line - 1]!
-        return line.slice(0, remark.column - 1) + fix.replacement + line.slice(remark.column - 1 + remark.length)
+        return withFix(doubted, remark, fix.replacement).split('\n')[remark.line - 1]
       }),
     )
     expect(taken).toEqual([['2 times  # set'], ['  recovery 5:00 jog  # along the quay', '  recovery 5 m jog  # along the quay']])
@@ -399,7 +399,7 @@ describe('fixes by one key', () => {
   const take = (text: string, code: string, label: string) => {
     const remark = fixesOf(text, code)
     const fix = remark.fixes.find(candidate => candidate.label === label)!
-    return text.slice(0, remark.column - 1) + fix.replacement + text.slice(remark.column - 1 + remark.length)
+    return withFix(text, remark, fix.replacement)
   }
   const rows = (text: string) => printSession(one(text)).replace(/^[\s\S]*?\n\n/, '')
 

@@ -7,6 +7,7 @@ import type { RowResult } from '../as-run'
 import { takeResult } from '../as-run'
 import type { Standpoint } from '../../athlete/standpoint'
 import type { MessageHints, ReadContext, RowPlace } from './options'
+import { linesOf } from '../lines'
 import { peel } from './peel'
 import { readSameDay } from './same-day'
 import { readSession } from './session'
@@ -59,7 +60,7 @@ export function readScript(text: string, standpoint: Standpoint, hints: MessageH
     })
     return result
   }
-  const said = text.split(/\r\n|\n|\r/)
+  const said = linesOf(text)
   const lines = peel(said)
   const results = takeResults(lines)
   let start = 0

@@ -1,3 +1,4 @@
+import { isDate } from '../../quantity/day'
 import { patternOf } from '../../quantity/pattern'
 import type { Block, Item, Session, Step } from '../../session/document'
 import { limits } from '../../session/limits'
@@ -24,7 +25,7 @@ export interface SameDay {
 }
 
 /** Whether a session is on a named day, by its name or its date. */
-const isOn = ({ day }: Session, name: string) => day !== undefined && (day === name || (/^\d/.test(day) && isNamed(day, name)))
+const isOn = ({ day }: Session, name: string) => day === name || (isDate(day) && isNamed(day, name))
 
 function placeAll(items: readonly Item[], prefix: string, place: RowPlace, into: Map<string, RowPlace>): void {
   items.forEach((item, index) => {

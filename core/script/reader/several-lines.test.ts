@@ -6,20 +6,14 @@ import { normalise } from '../../session/normalise'
 import { coverText } from './coverage'
 import { printSession } from '../print'
 import type { ReadResult } from './read-script'
+import { withFix } from '../fix'
 import { readScript } from './read-script'
 import { nobody } from '../../athlete/standpoint'
 
 /** A text with the stretch of a remark replaced by its fix. */
 function fixed(text: string, reading: ReadResult, code: string): string {
   const remark = reading.remarks.find(candidate => candidate.code === code && candidate.fixes.length > 0)!
-  const from =
-    text
-      .split('\n')
-      .slice(0, remark.line - 1)
-      .reduce((sum, line) => sum + line.length + 1, 0) +
-    remark.column -
-    1
-  return text.slice(0, from) + remark.fixes.at(-1)!.replacement + text.slice(from + remark.length)
+  return withFix(text, remark, remark.fixes.at(-1)!.replacement)
 }
 
 describe('what a line says of the repeat above it', () => {

@@ -72,6 +72,14 @@ export function addRemark(state: State, line: Line, noticed: Noticed): void {
   })
 }
 
+/** Where the words of a line begin and end, without the blanks around them. */
+export const wordsOf = (raw: string) => ({ from: raw.length - raw.trimStart().length, to: raw.trimEnd().length })
+
+/** Notes what a stretch of a line was read as. */
+export function noteWords(state: State, line: Line, { from, to }: { from: number; to: number }, code: string, readAs: string): void {
+  addRemark(state, line, { from, to, level: 'note', code, readAs, fixes: [] })
+}
+
 /** Says how a line is kept that was written otherwise, with that as the fix; up to `to` where it reaches over several lines. */
 export function addSpelling(state: State, line: Line, kept: string, to = line.raw.length): void {
   addRemark(state, line, {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { loadCorpus } from '../../../tests/corpus/corpus'
+import { withFix } from '../fix'
 import { readScript } from './read-script'
 import { fold } from '../token/scanner'
 import { foldPhrases } from '../token/phrases'
@@ -53,7 +54,7 @@ describe('the days of a pasted week', () => {
   it('takes a heading over by its fix, where it stands alone', () => {
     const text = 'Tue: 6 x 800 / 90 s jog'
     const remark = readScript(text, nobody).remarks.find(candidate => candidate.code === 'day')!
-    const fixed = remark.fixes[0]!.replacement + text.slice(remark.column - 1 + remark.length)
+    const fixed = withFix(text, remark, remark.fixes[0]!.replacement)
     expect(readScript(fixed, nobody).sessions[0]).toMatchObject({ day: 'tue', items: readScript(text, nobody).sessions[0]!.items })
     expect(
       readScript('Tue: 5 km\nWed: 6 km', nobody)

@@ -4,6 +4,7 @@ import type { DayHeading } from './day-heading'
 import { daysByLetter, inEnglish, laterDays, severalDays } from './day-names'
 import { dayMeant, isDayOff, readDayHeading } from './day-heading'
 import type { DayName } from '../../session/document'
+import { sportNamed } from '../token/sport-words'
 import { namesLength } from './content'
 import type { ReadContext } from './options'
 import type { Line } from './state'
@@ -123,7 +124,7 @@ function dropDayOff(part: Part, remarks: Remark[]): void {
   part.lines = []
 }
 
-const halves = /(?:^|[,;/.]|\s)\s*(am|pm|a\.m\.|p\.m\.|morning|evening)\b\s*:?\s*(?=\S)/gi
+const halves = /(?:^|[,;/.]|(?<!\s)\s)\s*(am|pm|a\.m\.|p\.m\.|morning|evening)\b\s*:?\s*(?=\S)/gi
 const sportWords = /^(run|ride|bike|cycle|swim)\b/i
 
 /** Where a line begins to speak of the second half of the day. */
@@ -151,11 +152,11 @@ function partByHalf(part: Part, remarks: Remark[]): Part[] {
   const said = head.trim()
   const readAs = 'the second session of the day'
   remarks.push({ line: line.number, column: from + 1, length: said.length, level: 'note', code: 'half', said, readAs, fixes: [] })
-  const sport = sportWords.exec(line.raw.slice(split.to))?.[1]?.toLowerCase()
+  const sport = sportWords.exec(line.raw.slice(split.to))?.[1]
   const first: Line = { ...line, raw: line.raw.slice(0, split.at) }
   const second: Line = { ...line, raw: ' '.repeat(split.to) + line.raw.slice(split.to), start: split.to, indent: 0 }
   const { sport: _, ...heading } = part.heading ?? {}
-  const own = sport === undefined ? part.heading : { ...heading, sport: sport === 'run' || sport === 'swim' ? sport : 'ride' }
+  const own = sport === undefined ? part.heading : { ...heading, sport: sportNamed(sport) }
   return [
     { ...part, lines: [...part.lines.slice(0, index), first] },
     { lines: [second, ...part.lines.slice(index + 1)], ...(part.heading ? { heading: own as DayHeading } : {}) },

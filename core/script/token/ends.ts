@@ -1,5 +1,5 @@
 import { patternOf } from '../../quantity/pattern'
-import type { Ceiling, End, Grade, Step } from '../../session/document'
+import type { Ceiling, End, Grade, Repeat, Step } from '../../session/document'
 import { limits } from '../../session/limits'
 import type { Quantity } from './quantities'
 import { isWithinBounds, readNumber, readQuantity } from './quantities'
@@ -12,6 +12,10 @@ export function endOf(quantity: Quantity): End {
     ? { on: 'time', seconds: quantity.seconds }
     : { on: 'distance', value: quantity.value, unit: quantity.unit }
 }
+
+/** The repeat until a length of time or way is over. */
+export const repeatOver = (quantity: Quantity): Repeat =>
+  quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
 
 function readUntil(scanner: Scanner): End | null {
   if (!take(scanner, /(?:until|till)\b/iy)) return null
@@ -74,17 +78,20 @@ export function readSendOffClock(scanner: Scanner): number | null {
   return seconds > 0 && seconds <= limits.seconds ? seconds : null
 }
 
+/** Ends that are followed in one row, past what a session may hold, so that its own check says what is too much. */
+const mostEnds = 12
+
 /** An end in any spelling, or several of which the first counts. */
 export function readEnd(scanner: Scanner): Extent | null {
   const first = readSimpleEnd(scanner)
   if (!first) return null
   let end = first.end
-  for (;;) {
-    if (upcoming(scanner) !== 'o') return { ...first, end }
+  for (let count = 1; count < mostEnds && upcoming(scanner) === 'o'; count++) {
     const other = attempt(scanner, () => (take(scanner, /or\s+(?=\(|until|till|\d)/iy) ? readSimpleEnd(scanner) : null))
-    if (!other) return { ...first, end }
+    if (!other) break
     end = { on: 'first', of: [end, other.end] }
   }
+  return { ...first, end }
 }
 
 const steepest = 45

@@ -3,33 +3,33 @@ import { readNumber } from './quantities'
 import type { Scanner } from './scanner'
 import { attempt, take } from './scanner'
 
-const giveUnits = /(s\/km|s\/mi|s\/100m|s\/100yd|km\/h|mi\/h|m\/s|bpm|W|rpm|spm|of 10|%CP|%CS|%HRmax|%HRR|%LTHR|%|s)(?=\s|,|$)/iy
-const unitSpelling = new Map(
-  [
-    's/km',
-    's/mi',
-    's/100m',
-    's/100yd',
-    'km/h',
-    'mi/h',
-    'm/s',
-    'bpm',
-    'W',
-    'rpm',
-    'spm',
-    'of 10',
-    '%CP',
-    '%CS',
-    '%HRmax',
-    '%HRR',
-    '%LTHR',
-    '%',
-  ].map(unit => [unit.toLowerCase(), unit as Give['unit']]),
-)
+/** Every unit of a room but the step's own seconds, which are said as `s`. */
+export const giveUnits = [
+  's/km',
+  's/mi',
+  's/100m',
+  's/100yd',
+  'km/h',
+  'mi/h',
+  'm/s',
+  'bpm',
+  'W',
+  'rpm',
+  'spm',
+  'of 10',
+  '%CP',
+  '%CS',
+  '%HRmax',
+  '%HRR',
+  '%LTHR',
+  '%',
+] as const satisfies readonly Give['unit'][]
+const giveWords = new RegExp(`(${giveUnits.join('|')}|s)(?=\\s|,|$)`, 'iy')
+const unitSpelling = new Map<string, Give['unit']>(giveUnits.map(unit => [unit.toLowerCase(), unit]))
 
 function readGiveSide(scanner: Scanner): { side: 'easier' | 'harder'; value: number; unit: Give['unit'] } | null {
   const value = readNumber(scanner)
-  const unit = value === null ? null : take(scanner, giveUnits)
+  const unit = value === null ? null : take(scanner, giveWords)
   const side = unit && take(scanner, /(harder|easier)\b/iy)
   if (value === null || value > 100_000 || !unit || !side) return null
   const spelled = unitSpelling.get(unit[1]!.toLowerCase()) ?? 's/step'

@@ -8,6 +8,9 @@ const sportWords: readonly (readonly [RegExp, Sport])[] = [
 const partBoundary = /[,;\n+&/\u2192]|\bthen\b|\band\b/i
 const sayingLength = /\d|\b(?:half|mile|hour)\b/i
 
+/** The sport of one word for it: `run`, `swimming`, `bike`. */
+export const sportNamed = (word: string): Sport => (/^run/i.test(word) ? 'run' : /^swim/i.test(word) ? 'swim' : 'ride')
+
 /** The sport named first. */
 function sportOf(said: string): Sport | undefined {
   const words = said.replace(/\b(?:off|from)\s+the\s+(?:bike|ride)\b/gi, '')

@@ -100,6 +100,7 @@ const sections = [
   ['benchmarks', 'Benchmarks'],
   ['numbers', 'What follows'],
   ['zones', 'Zones'],
+  ['words', 'Your words'],
   ['set', 'Numbers, units, ways'],
   ['steadiness', 'Steadiness'],
   ['history', 'History'],
@@ -132,6 +133,8 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
     <MeNumbers :athlete="athletes.athlete" @keep="keepWhole" />
     <h2 id="zones">Zones</h2>
     <MeZones :athlete="athletes.athlete" @keep="keepWhole" />
+    <h2 id="words">Your words</h2>
+    <MeWords />
     <h2 id="set">Numbers you set</h2>
     <div class="groups">
       <section v-for="group in fieldGroups" :key="group.title">

@@ -66,7 +66,8 @@ function onDrop(day: string, event: { newIndex?: number }) {
   if (row) void move(row, day)
 }
 
-const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, { week: firstDay.value })))
+const hints = computed(() => ({ week: firstDay.value }))
+const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, hints.value)))
 const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
 const dayNameOf = (iso: string | undefined) => (isDate(iso) ? DateTime.fromISO(iso).toFormat('cccc d LLL') : 'no day: it goes on the shelf')
 const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
@@ -146,7 +147,7 @@ onMounted(() =>
           Keep {{ readSessions.length }} {{ readSessions.length === 1 ? 'session' : 'sessions' }}
         </button>
       </div>
-      <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" />
+      <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" :hints="hints" />
     </section>
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">

@@ -51,6 +51,11 @@ export interface Goal {
   seconds: number
   date: string
 }
+/** Words of the athlete or their coach, and what they mean when they are read. */
+export interface OwnWord {
+  said: string
+  means: string
+}
 export type PaceBySport = number | Partial<Record<Sport, number>>
 
 export interface Athlete {
@@ -84,6 +89,8 @@ export interface Athlete {
     beside?: BesideSchool
   }
   steadiness?: Record<string, unknown>
+  /** What answered questions taught the reader. */
+  words?: OwnWord[]
 }
 
 /** The day of the athlete's youngest effort, ISO date; null without one. */
@@ -126,4 +133,10 @@ export function heartOf(athlete: Athlete, sport: Sport): HeartNumbers {
 export function speedOfPace(pace: PaceBySport | undefined, sport: Sport): number | undefined {
   const seconds = typeof pace === 'number' ? (sport === 'run' ? pace : undefined) : pace?.[sport]
   return seconds === undefined ? undefined : 1000 / seconds
+}
+
+/** The athlete without their words: what a session is reckoned and carried out by. */
+export function numbersOf(athlete: Athlete): Athlete {
+  const { words: _, ...numbers } = athlete
+  return numbers
 }

@@ -17,6 +17,7 @@ const titles: Record<string, string> = {
   'count-range': 'How often?',
   'bare-number': 'No unit said',
   'left-over': 'Kept as a note',
+  'own-word': 'Your word',
   'label': "A part's name",
   'titled': 'Title',
   'place': 'Place',
@@ -65,6 +66,7 @@ const isLong = (remark: Remark) => remark.readAs.includes('\n')
 <template>
   <section aria-label="Remarks">
     <h2 class="next">Remarks</h2>
+    <WordsLesson />
     <p v-if="remarks.length === 0" class="faint">
       {{ isEmpty ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}
     </p>
@@ -81,6 +83,7 @@ const isLong = (remark: Remark) => remark.readAs.includes('\n')
       <template v-for="fix in remark.fixes" :key="fix.label">
         {{ ' ' }}<button class="plain" @click="emit('fix', remark, fix.replacement)">{{ fix.label }}</button>
       </template>
+      <WordsDefine v-if="remark.code === 'left-over'" :said="remark.said" />
       <kbd v-if="isKeyed">Alt ⏎</kbd>
     </div>
   </section>

@@ -4,17 +4,24 @@ import { isDate } from '~~/core/quantity/day'
 import { withFix } from '~~/core/script/fix'
 import type { AccountedLine } from '~~/core/script/reader/account'
 import { accountForLines } from '~~/core/script/reader/account'
+import type { MessageHints } from '~~/core/script/reader/options'
+import type { Remark } from '~~/core/script/remark'
 import type { ReadResult } from '~~/core/script/reader/read-script'
 
-const props = defineProps<{ reading: ReadResult }>()
+const props = defineProps<{ reading: ReadResult; hints: MessageHints }>()
 /** The message; an answered question is written into it. */
 const text = defineModel<string>({ required: true })
 
+const own = useOwnWordsStore()
 const lines = computed(() => accountForLines(text.value, props.reading))
 const questionsOf = (line: number) =>
   props.reading.remarks.filter(remark => remark.line === line && remark.level !== 'note' && remark.code !== 'doubt-open')
 const notKept = computed(() => lines.value.filter(line => line.outcome === 'not-kept').length)
 
+function answer(remark: Remark, replacement: string) {
+  own.answered(text.value, remark, replacement, props.hints)
+  text.value = withFix(text.value, remark, replacement)
+}
 function dayOf(line: AccountedLine): string {
   const day = line.session === undefined ? undefined : props.reading.sessions[line.session]?.day
   return isDate(day) ? DateTime.fromISO(day).toFormat('ccc d LLL') : 'the shelf'
@@ -45,6 +52,7 @@ function outcomeOf(line: AccountedLine): string {
       Each line
       <span class="faint">{{ notKept === 0 ? 'none is lost' : `${notKept} ${notKept === 1 ? 'is' : 'are'} not kept` }}</span>
     </h2>
+    <WordsLesson />
     <ol>
       <li v-for="line in lines" :key="line.line" :class="line.outcome" data-test="message-line">
         <span class="mono words">{{ line.text }}</span>
@@ -56,7 +64,7 @@ function outcomeOf(line: AccountedLine): string {
             :key="fix.label"
             class="plain"
             :aria-label="`Line ${line.line}: ${fix.label}`"
-            @click="text = withFix(text, remark, fix.replacement)">
+            @click="answer(remark, fix.replacement)">
             {{ fix.label }}
           </button>
         </p>

@@ -6,6 +6,7 @@ import { useDeskKeys } from '~/desk/use-desk-keys'
 import { useOpened } from '~/desk/use-opened'
 import { useOwnSessions } from '~/desk/use-own-sessions'
 import type { Edit } from '~~/core/edit/edit'
+import type { Remark } from '~~/core/script/remark'
 import { printSession } from '~~/core/script/print'
 import { titleOf } from '~~/core/script/title'
 
@@ -14,6 +15,7 @@ const text = useDeskTextStore()
 const desk = useDeskReadingStore()
 const keeping = useDeskKeepingStore()
 const handover = useHandoverStore()
+const ownWords = useOwnWordsStore()
 const own = useOwnSessions()
 const isSending = ref(false)
 const isAsking = ref(false)
@@ -50,6 +52,10 @@ watch(
 function onEdit(edits: readonly Edit[]) {
   refused.value = ''
   void editor.value?.editAll(edits)
+}
+function answer(remark: Remark, replacement: string) {
+  ownWords.answered(text.script, remark, replacement)
+  editor.value?.replace(remark, replacement)
 }
 watch(
   () => text.inHand,
@@ -112,7 +118,7 @@ const { problem, history, openedId } = await useOpened()
     <DeskBeside
       ref="side"
       @edit="onEdit"
-      @fix="(remark, replacement) => editor?.replace(remark, replacement)"
+      @fix="answer"
       @show="line => editor?.show(line)"
       @take="document => editor?.rewrite(printSession(document))" />
     <WatchesSendPanel v-if="isSending" :session-id="text.id" :title="title" @close="isSending = false" />

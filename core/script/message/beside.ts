@@ -147,7 +147,10 @@ export function tempoAt(scanner: Scanner): Meaning | null {
   const from = scanner.at
   const word = take(scanner, /tempo(?![a-z])/iy)
   if (!word) return null
-  notice(scanner, from, 'ask', 'effort-word', `a note: how hard "${word[0]}" is differs from coach to coach`)
+  const at = /@\s*$/.test(scanner.text.slice(0, from)) ? '' : '@ '
+  const efforts = ['threshold effort', ...(scanner.setting.sport === 'run' ? ['marathon effort'] : []), 'RPE 7']
+  const fixes = efforts.map(effort => ({ label: effort, replacement: at + effort }))
+  notice(scanner, from, 'ask', 'effort-word', `a note: how hard "${word[0]}" is differs from coach to coach`, fixes)
   return { is: 'note', words: word[0] }
 }
 

@@ -2,6 +2,7 @@ import type { Setting } from '../token/scanner'
 import { scan } from '../token/scanner'
 import type { Edge } from './terminals'
 import { edgesAt } from './terminals'
+import { withOwnWords } from './own-reading'
 import type { Meaning, Token } from './token'
 
 interface Reached {
@@ -26,8 +27,8 @@ const knownLines = new Map<string, Token[]>()
 const knownLinesAtMost = 4000
 
 const keyOf = (raw: string, setting: Setting, start: number, end: number) => {
-  const { sport, poolUnit, poolLength, paceUnit, preferredMeasure } = setting
-  return `${sport} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure} ${start} ${end}\n${raw}`
+  const { sport, poolUnit, poolLength, paceUnit, preferredMeasure, ownWords } = setting
+  return `${sport} ${poolLength ?? ''}${poolUnit} ${paceUnit} ${preferredMeasure} ${ownWords?.key ?? ''} ${start} ${end}\n${raw}`
 }
 
 /** The tokens of a line, or of a stretch of it, each time as its own. */
@@ -42,8 +43,10 @@ export function tokensOf(raw: string, line: number, setting: Setting, start: num
 /**
  * The cheapest way to read a line as tokens. Each place of the line has several readings; what each costs depends on the one
  * before it alone, so that the cheapest whole is found in one pass from left to right.
+ *
+ * @param ahead what stands before the first of its words
  */
-function cheapestTokens(raw: string, setting: Setting, start: number, end: number): Token[] {
+function cheapestTokens(raw: string, setting: Setting, start: number, end: number, ahead: Token | null = null): Token[] {
   const line = 0
   const text = joined(scan(raw, setting).text)
   const bracketed: boolean[] = []
@@ -56,8 +59,10 @@ function cheapestTokens(raw: string, setting: Setting, start: number, end: numbe
   const isOnTreadmill = /\b(?:treadmill|TM|grade|incline|gradient|hills?|uphill|climbs?)\b/i.test(text)
   const firstWord = start + text.slice(start).length - text.slice(start).trimStart().length
   const reached: Map<string, Reached>[] = Array.from({ length: raw.length + 1 }, () => new Map())
-  reached[start]!.set('', { cost: 0, token: null, before: null })
+  reached[start]!.set('', { cost: 0, token: ahead, before: null })
   let last: Reached | null = null
+  const readOwn = (before: Token | null) => (words: string) =>
+    cheapestTokens(words, { ...setting, ownWords: undefined }, 0, words.length, before)
   for (let at = start; at <= end; at++) {
     const here = [...reached[at]!.values()].sort((a, b) => a.cost - b.cost).slice(0, mostReadings)
     if (here.length === 0) continue
@@ -79,13 +84,15 @@ function cheapestTokens(raw: string, setting: Setting, start: number, end: numbe
         isBracketed: bracketed[next] ?? false,
         isFirst: next === firstWord,
       }
-      const edges = known.get(stateOf(state)) ?? edgesAt(place)
+      const edges = known.get(stateOf(state)) ?? withOwnWords(edgesAt(place), place, readOwn(state.token))
       known.set(stateOf(state), edges)
       for (const edge of edges) {
         if (edge.to > end) continue
         const cost = state.cost + edge.cost + pairCost(state.token, edge.meaning)
         const token = { ...edge.meaning, line, from: next, to: edge.to, cost: edge.cost, noticed: edge.noticed } as Token
-        const entry: Reached = { cost, token, before: state }
+        let entry: Reached = { cost, token, before: state }
+        for (const meaning of edge.after ?? [])
+          entry = { cost, token: { ...meaning, line, from: next, to: edge.to, cost: 0, noticed: [] }, before: entry }
         const key = stateOf(entry)
         const rival = reached[edge.to]!.get(key)
         if (!rival || rival.cost > cost) reached[edge.to]!.set(key, entry)
@@ -93,7 +100,7 @@ function cheapestTokens(raw: string, setting: Setting, start: number, end: numbe
     }
   }
   const tokens: Token[] = []
-  for (let entry = last; entry?.token; entry = entry.before) tokens.unshift(entry.token)
+  for (let entry = last; entry?.before && entry.token; entry = entry.before) tokens.unshift(entry.token)
   return tokens
 }
 

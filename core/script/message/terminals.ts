@@ -39,6 +39,8 @@ export interface Place {
 /** One reading of the words at a place: what they mean, how far they go, what they cost. */
 export interface Edge {
   meaning: Meaning
+  /** What it means further, where the words stand for several tokens. */
+  after?: readonly Meaning[]
   to: number
   cost: number
   noticed: Token['noticed']

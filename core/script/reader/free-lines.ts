@@ -13,8 +13,10 @@ import { takeLabels } from './labels'
 import type { Cursor } from './cursor'
 import { hasRowsBelow } from './cursor'
 import { parsePlace, readBlockHead } from './headers'
+import { saysOwnName } from '../token/own-words'
 import type { SoftWord } from '../token/soft-word'
-import { fold, scan } from '../token/scanner'
+import { fold } from '../token/fold'
+import { scan } from '../token/scanner'
 import type { Line, State } from './state'
 import { addRemark, noteWords, wordsOf } from './state'
 
@@ -31,7 +33,7 @@ function runFrom(state: State, { lines, at }: Cursor, first: Line): Line[] {
       run.push(line)
       continue
     }
-    if (isHeader.test(line.raw) || inhand.test(line.raw) || isCanonicalRow(state, line) || isTalk(line)) break
+    if (isHeader.test(line.raw) || inhand.test(line.raw) || isCanonicalRow(state, line) || isTalk(state, line)) break
     if (hasRowsBelow({ lines, at: next + 1 }, line) && readBlockHead(scan(line.raw, state.setting, line.indent))) break
     length += line.raw.length
     if (length > longestMessage) break
@@ -48,7 +50,8 @@ const longestLine = 20_000
 const weekNumber = /\b(?:week|wk|block|phase)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\b/gi
 
 /** A line that names no length and no role, though it may count the weeks. */
-function isTalk({ raw }: Line): boolean {
+function isTalk({ setting }: State, { raw }: Line): boolean {
+  if (saysOwnName(setting.ownWords, raw)) return false
   const words = raw.replace(weekNumber, '')
   return !hasContent(words) && !hasContent(fold(words))
 }
@@ -165,7 +168,7 @@ export function readFreeLines(state: State, cursor: Cursor, line: Line, isTop: b
     return noteWords(state, line, wordsOf(line.raw), 'place', `place ${printPlace(place)}`)
   }
   if (partAlone.test(line.raw)) return noteWords(state, line, wordsOf(line.raw), 'label', 'the name of a part, passed over')
-  if (isTalk(line)) return keepTalk(state, line)
+  if (isTalk(state, line)) return keepTalk(state, line)
   if (line.raw.length > longestLine) {
     into.push(unreadLine(state, line, 'unreadable', sayFault({ code: 'line-too-long' })))
     return

@@ -4,6 +4,7 @@ import type { Item, Session, Sport, Step } from '../../session/document'
 import type { Remark } from '../remark'
 import type { SoftSteps } from './soft'
 import type { ReadContext, RowPlace } from './options'
+import { ownWordsOf } from '../token/own-words'
 import type { Noticed, Setting } from '../token/scanner'
 
 export interface Line {
@@ -51,7 +52,9 @@ export function settingFor(sport: Sport, context: ReadContext, poolUnit: 'm' | '
   const units = unitsOf(athlete)
   const { paceMetres, paceUnits, defaultMeasure } = sports[sport]
   const paceUnit = paceUnits[paceMetres === 100 ? poolUnit : units[sport]]!
-  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure: athlete.preferredMeasure?.[sport] ?? defaultMeasure }
+  const ownWords = ownWordsOf(athlete.words)
+  const preferredMeasure = athlete.preferredMeasure?.[sport] ?? defaultMeasure
+  return { sport, poolUnit, poolLength, paceUnit, preferredMeasure, ...(ownWords ? { ownWords } : {}) }
 }
 
 /** From the start of one line to the end of a later one, in characters. */

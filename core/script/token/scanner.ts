@@ -1,6 +1,7 @@
 import type { Sport } from '../../session/document'
 import type { Fix, RemarkLevel } from '../remark'
-import { foldPhrases } from './phrases'
+import type { OwnWords } from './own-words'
+import { fold } from './fold'
 
 /** A remark whose column is still counted within the line being read, from 0. */
 export interface Noticed {
@@ -20,6 +21,8 @@ export interface Setting {
   poolLength?: number
   paceUnit: 's/km' | 's/mi' | 's/100m' | 's/100yd'
   preferredMeasure: 'pace' | 'heart-rate' | 'power'
+  /** What the athlete has said that words mean. */
+  ownWords?: OwnWords | undefined
   /** Set where the pieces name several sports: what to go by in each. */
   bySport?: Record<Sport, Setting>
 }
@@ -34,36 +37,6 @@ export interface Scanner {
   at: number
   noticed: Noticed[]
 }
-
-const foldings: Record<string, string> = {
-  '\u2013': '-',
-  '\u2014': '-',
-  '\u2212': '-',
-  '\u2010': '-',
-  '\u2011': '-',
-  '\u00D7': 'x',
-  '\u2715': 'x',
-  '\u2019': "'",
-  '\u2018': "'",
-  '\u2032': "'",
-  '\u00B4': "'",
-  '\u2033': '"',
-  '\u201D': '"',
-  '\u201C': '"',
-  '\u00A0': ' ',
-  '\u202F': ' ',
-  '\u2009': ' ',
-  '\t': ' ',
-  '\uFF0C': ',',
-  '\u2022': '*',
-}
-
-/** Spellings made one, each as long as it was, so that columns keep their meaning. */
-export function fold(text: string): string {
-  return foldPhrases(text.replace(unusual, letter => foldings[letter]!))
-}
-
-const unusual = /[\u2013\u2014\u2212\u2010\u2011\u00D7\u2715\u2019\u2018\u2032\u00B4\u2033\u201D\u201C\u00A0\u202F\u2009\t\uFF0C\u2022]/g
 
 export function scan(raw: string, setting: Setting, at = 0, strict = false): Scanner {
   return { raw, text: strict ? raw : fold(raw), setting, strict, at, noticed: [] }

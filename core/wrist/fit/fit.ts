@@ -1,5 +1,6 @@
 import { saySessionProblem } from '../../words/session-problems'
 import type { Standpoint } from '../../athlete/standpoint'
+import { numbersOf } from '../../athlete/athlete'
 import { ceilingBpm } from '../../athlete/ceiling'
 import { toMetres } from '../../quantity/distance'
 import { sayEndOfBlock } from '../program/words'
@@ -267,7 +268,7 @@ export function fit(
     smoothingSeconds: profile.smoothingSeconds,
     alertAfterSeconds: profile.alertAfterSeconds,
     alertRepeatSeconds: profile.alertRepeatSeconds,
-    from: { session: digestOf(session), athlete: digestOf(standpoint.athlete), profile: digestOf(profile) },
+    from: { session: digestOf(session), athlete: digestOf(numbersOf(standpoint.athlete)), profile: digestOf(profile) },
   }
   return { program, losses, fits: losses.every(loss => loss.instead !== null) }
 }

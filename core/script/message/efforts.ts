@@ -33,7 +33,12 @@ const names: readonly (readonly [spellings: string, name: EffortName, isPlain: b
   ['max(?:imal|imum)?(?!\\s*(?:hr|heart|\\d))', 'max', true],
   ['goal|race', 'goal', false],
 ]
-const named = names.map(([spellings, name, isPlain]) => ({ pattern: new RegExp(`(?:${spellings})${end}`, 'iuy'), name, isPlain }))
+/** Named efforts, each by what its spellings match. */
+export const effortNames = names.map(([spellings, name, isPlain]) => ({
+  pattern: new RegExp(`(?:${spellings})${end}`, 'iuy'),
+  name,
+  isPlain,
+}))
 const paceWord = new RegExp(`[\\s-]*(?:race\\s*)?(?:pace|effort|speed)${end}`, 'iuy')
 const otherDistance = new RegExp(`(1|2|4|6|8|12|15|16|20|25|30)\\s?k(?:m)?${end}`, 'iuy')
 const offsetWords = patternOf('iuy', [
@@ -62,7 +67,7 @@ function offsetAt(scanner: Scanner): Offset | undefined {
 }
 
 function nameAt(scanner: Scanner, isAfterAt: boolean): { name: EffortName; offset?: Offset } | null {
-  for (const { pattern, name, isPlain } of named) {
+  for (const { pattern, name, isPlain } of effortNames) {
     const found = attempt(scanner, () => (take(scanner, pattern) && (take(scanner, paceWord) || isAfterAt || isPlain) ? name : null))
     if (found) return { name: found }
   }

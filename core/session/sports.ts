@@ -52,7 +52,7 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
     gpxType: 'swimming',
     signs: [
       /\bpool\b|\bfree(?:style)?\b|\b(?:back|breast)stroke\b|\bfly\b|\bopen[\s-]water\b/i,
-      /\b(?:kick|pull buoy|paddles|medley|IM|swim|catch-up|fins|send[\s-]?off|lengths)\b/i,
+      /\b(?:kick|pull buoy|paddles|medley|IM|CSS|swim|catch-up|fins|send[\s-]?off|lengths)\b/i,
       /\d:[0-5]\d\s*\/\s*100\s*(?:m|yd)\b/i,
       /\d(?:\s*(?:m|yd))?\s+(?:(?!s\b|sec|min|hard|off)[a-z-]+\s+){0,2}on\s+(?:the\s+)?\d+[:'"\d]/i,
     ],
@@ -73,6 +73,7 @@ export const sports: Readonly<Record<Sport, SportFacts>> = {
     isOnFoot: false,
     gpxType: 'cycling',
     signs: [
+      /\bFTP\b/i,
       /\brpm\b|\btrainer\b|(?<![:\d])\d+\s*[Ww]\b(?!\s*\d|\/)|\bwatts?\b/i,
       /\b(?:ride|bike|cycle|spin|spinning|turbo|cadence\s+\d{2}(?!\d))\b/i,
     ],

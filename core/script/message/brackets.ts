@@ -51,6 +51,13 @@ function betweenIn(sequence: Sequence, group: Part & { part: 'group' }, target: 
   return drafts.flatMap(draft => nodesOf(sequence.work, draft, true, before))
 }
 
+/** `(30 s between reps, 3 min between sets)`: drafts that each say between what they stand. */
+function levelsIn({ clauses }: Part & { part: 'group' }): Draft[] | null {
+  const parts = clauses.flatMap(clause => clause.parts.filter(part => part.part !== 'with'))
+  const drafts = parts.flatMap(part => (part.part === 'step' && part.draft.level !== undefined ? [part.draft] : []))
+  return drafts.length > 0 && drafts.length === parts.length ? drafts : null
+}
+
 /** A time in brackets behind a length is the time for that length where it can be one. */
 function isOwnTime(group: Part & { part: 'group' }, target: Node | undefined, isFollowedByRecovery: boolean): Draft | null {
   const draft = isOneLength(group)
@@ -90,6 +97,27 @@ function fillStep(node: StepNode, inner: readonly Node[]): BlockNode | null {
   return block(share, [...inner], node.line, true)
 }
 
+/** `w/ 400 (2:30)`: a time in brackets behind a pause is the time for its length. */
+function timeOfPause(part: Part & { part: 'group' }, target: Node): boolean {
+  const pause = target.node === 'block' ? target.nodes.at(-1) : undefined
+  if (pause?.node !== 'step' || !pause.isBetween || pause.step.end.on !== 'distance') return false
+  const timed = isOneLength(part)?.lengths?.[0]
+  if (!timed || !('end' in timed) || timed.end.on !== 'time') return false
+  pause.step.target = { of: 'pace', unit: 's/step', easiest: timed.end.seconds, hardest: timed.end.seconds }
+  pause.draft.tokens.push(...isOneLength(part)!.tokens)
+  return true
+}
+
+/** `warm-up (10 min)`: brackets behind a step without a length say it. */
+function lengthOfOpen({ work }: Sequence, part: Part & { part: 'group' }, target: Node): boolean {
+  const open = onlyStep(target)
+  if (open?.step.end.on !== 'press' || open.draft.lengths !== undefined || !isOneLength(part)) return false
+  const [inner] = work.composeInner(part.clauses)
+  if (inner?.node !== 'step') return false
+  open.step.end = inner.step.end
+  return true
+}
+
 export function readGroup(
   sequence: Sequence,
   part: Part & { part: 'group' },
@@ -101,25 +129,16 @@ export function readGroup(
   const { work, out } = sequence
   const target = out.at(-1)
   if (counts.length === 0 && target) {
-    const pause = target.node === 'block' ? target.nodes.at(-1) : undefined
-    const timed =
-      pause?.node === 'step' && pause.isBetween && pause.step.end.on === 'distance' ? isOneLength(part)?.lengths?.[0] : undefined
-    if (pause?.node === 'step' && timed && 'end' in timed && timed.end.on === 'time') {
-      pause.step.target = { of: 'pace', unit: 's/step', easiest: timed.end.seconds, hardest: timed.end.seconds }
-      pause.draft.tokens.push(...isOneLength(part)!.tokens)
-      return
-    }
-    const open = onlyStep(target)
-    if (open?.step.end.on === 'press' && open.draft.lengths === undefined && isOneLength(part)) {
-      const [inner] = work.composeInner(part.clauses)
-      if (inner?.node === 'step') {
-        open.step.end = inner.step.end
-        return
-      }
-    }
+    if (timeOfPause(part, target)) return
+    if (lengthOfOpen(sequence, part, target)) return
     const own = isOwnTime(part, target, isFollowedByRecovery)
     if (own) return attach(sequence, own, onlyStep(target)!)
     if (takeAside(sequence, part, target)) return
+    const levelled = levelsIn(part)
+    if (levelled && target.node === 'block') {
+      for (const draft of levelled) putBetween(sequence, nodesOf(work, draft, true, onlyStep(target) ?? undefined), draft.level!)
+      return
+    }
     const between = !isWith && target.node === 'block' ? betweenIn(sequence, part, target) : null
     if (between && !(target.node === 'block' && target.hasBetween)) {
       if (target.node === 'block' && isBehindGroup) return void target.nodes.push(...between.map(asRecovery))
@@ -142,6 +161,8 @@ export function readGroup(
       return
     }
   }
+  const [only] = inner
+  if (inner.length === 1 && only?.node === 'step' && counts.length === 0) only.isInBrackets = true
   let nodes = inner
   for (const count of counts.reverse())
     nodes = [block(count.times, nodes, part.token.line, true, [count.token], rangeDoubt(sequence, count))]

@@ -1,5 +1,5 @@
 import type { Collector, Reading } from './collect'
-import { collector, meaningAfter, takeToken } from './collect'
+import { collector, isCounted, meaningAfter, takeToken } from './collect'
 import type { Clause } from './draft'
 import type { MarkSign, Token } from './token'
 import { deepestRead } from './work'
@@ -10,6 +10,9 @@ const strength: Record<MarkSign, number> = { '/': 1, '-': 2, ',': 3, '+': 4, ';'
 const isPointing = ({ clause }: Collector) =>
   clause.parts.length === 0 ||
   clause.parts.every(part => part.part === 'step' && part.draft.lengths === undefined && part.draft.role !== undefined)
+
+/** Whether a clause is the first of its line: a sum there is of what follows, further on of what stands before. */
+const isFirstOfLine = ({ clause: { mark } }: Collector) => mark === null || mark === 'line' || mark === '.'
 
 /** `alternating MP and HMP`: the joint is none between clauses. */
 const isWithinTurns = (into: Collector, reading: Reading) => into.open()?.turns !== undefined && meaningAfter(reading)?.is === 'target'
@@ -60,9 +63,11 @@ function clausesUntilClose(reading: Reading, depth: number): Clause[] {
       into.clause.tokens.push(...tokens.slice(from, reading.at + 1))
       into.add({ part: 'group', clauses: inner, token })
     } else {
+      const isSum = token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length'
+      if (isSum && !isFirstOfLine(into) && !isCounted(into)) end(',', token.line)
       into.clause.tokens.push(token)
       takeToken(into, token, reading)
-      if (token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length') end(':', token.line)
+      if (isSum && into.open() && !into.open()!.aside) end(':', token.line)
     }
   }
   end('line', 0)

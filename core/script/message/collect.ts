@@ -22,12 +22,14 @@ export function collector(line: number, mark: MarkSign | null) {
   let open: Draft | null = null
   /** Words before their step: it takes them, so that they are accounted for. */
   let waiting: Token[] = []
+  let isTotalDue = false
   return {
     clause,
     open: () => open,
     begin(token: Token, fields: Partial<Draft> = {}): Draft {
-      open = { swim: {}, notes: [], tokens: [token, ...waiting], ...fields }
+      open = { swim: {}, notes: [], tokens: [token, ...waiting], ...(isTotalDue ? { isTotal: true as const } : {}), ...fields }
       waiting = []
+      isTotalDue = false
       clause.parts.push({ part: 'step', draft: open })
       return open
     },
@@ -35,6 +37,11 @@ export function collector(line: number, mark: MarkSign | null) {
     join(token: Token) {
       if (open) open.tokens.push(token)
       else waiting.push(token)
+    },
+    /** The next length is a sum. */
+    total(token: Token) {
+      waiting.push(token)
+      isTotalDue = true
     },
     /** Joining words that no step came for. */
     end() {
@@ -80,7 +87,7 @@ function takeRole(into: Collector, token: Token & { is: 'role' }, reading: Readi
 }
 
 const hasPlainLength = (draft: Draft) => draft.lengths !== undefined && draft.target === undefined && draft.clock === undefined
-const isCounted = ({ clause }: Collector) =>
+export const isCounted = ({ clause }: Collector) =>
   clause.parts.some(part => part.part === 'count') && !clause.parts.some(part => part.part === 'with')
 
 function takeSwim(draft: Draft, swim: Swim, notes: string[]): void {
@@ -131,7 +138,7 @@ function takeTotal(into: Collector, token: Token & { is: 'total' }): void {
   const open = into.open()
   if (open && isCounted(into)) open.aside = [token]
   else if (open) into.onto(token).isTotal = true
-  else into.join(token)
+  else into.total(token)
 }
 
 function takeOnOff(into: Collector, token: Token & { is: 'on-off' }, reading: Reading): void {
@@ -142,6 +149,17 @@ function takeOnOff(into: Collector, token: Token & { is: 'on-off' }, reading: Re
 }
 
 type Taker<Is extends Token['is']> = (into: Collector, token: Extract<Token, { is: Is }>, reading: Reading) => void
+/** A time of its own behind a rest is that of the work before it: `10 x 400 with 60 s rest at 90 s`. */
+function takeClock(into: Collector, token: Token & { is: 'clock' }): void {
+  const open = into.open()
+  const work =
+    open?.role === 'rest' &&
+    into.clause.parts.findLast(part => part.part === 'step' && part.draft !== open && part.draft.role === undefined)
+  if (!work || work.part !== 'step' || work.draft.target || work.draft.clock) return void (into.onto(token).clock = token.clock)
+  work.draft.clock = token.clock
+  work.draft.tokens.push(token)
+}
+
 const joins = (into: Collector, token: Token) => into.join(token)
 
 /** Where each kind of token goes. */
@@ -156,9 +174,7 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
     into.onto(token).isStride = true
   },
   'target': (into, token) => takeTarget(into.open()?.role === 'rest' ? into.begin(token) : into.onto(token), token.target),
-  'clock': (into, token) => {
-    into.onto(token).clock = token.clock
-  },
+  'clock': takeClock,
   'ceiling': (into, token) => {
     Object.assign(into.onto(token), { ceiling: token.ceiling, isBound: token.isBound })
   },

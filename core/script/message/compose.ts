@@ -1,4 +1,6 @@
 import type { End } from '../../session/document'
+import { aimOf, takeAim } from './aims'
+import { beginLine } from './lines'
 import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
 import { isWorkAndEasy, readGroup } from './brackets'
@@ -7,7 +9,7 @@ import { isStep } from './draft'
 import type { Clause, Draft, Part } from './draft'
 import { copied, isPlainWork } from './nodes'
 import type { Node, StepNode } from './nodes'
-import { takePortion, takeSum } from './portions'
+import { askPortion, isWithin, takeClosingSum, takePortion, takeSum } from './portions'
 import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns } from './repeats'
 import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
 import type { StepContext } from './rounds'
@@ -230,6 +232,7 @@ function readStep(sequence: Sequence, clause: Clause, draft: Draft, counts: (Par
   }
   if (isMannerOfPause(draft, last, context)) return
   if (draft.portion) return takePortion(sequence, draft)
+  if (!isCounted && context.isWith && isWithin(draft, last)) return askPortion(sequence, draft, last)
   if (!isCounted && isPutBefore(sequence, clause, draft, context)) return
   const within = isCounted && context.isWith ? askWithin(sequence, draft, counts[0]!.token, last) : undefined
   if (draft.easy) settlePair(draft, counts)
@@ -260,28 +263,6 @@ function isSumHead(clause: Clause, next: Clause | undefined): boolean {
 const unitOf = (end: End): Work['unit'] =>
   end.on === 'time' ? 'min' : end.on === 'distance' && (end.unit === 'mi' || end.unit === 'km') ? end.unit : null
 
-const indentOf = (raw: string) => raw.length - raw.trimStart().length
-
-/** Whether the steps of a repeat whose head stands on a line of its own are over: at a blank line, or where the indent ends. */
-function isOver({ work, out }: Sequence, { line: head, from }: Sequence['scopes'][number], line: number): boolean {
-  if (out.length === from) return false
-  const { lines } = work
-  const isIndented = indentOf(lines[head + 1] ?? '') > indentOf(lines[head]!)
-  return lines.slice(head + 1, line).some(raw => raw.trim() === '') || (isIndented && indentOf(lines[line]!) <= indentOf(lines[head]!))
-}
-
-/** Ends what ends with a line or a full stop: a sum, and the repeats begun within the line. */
-function beginLine(sequence: Sequence, clause: Clause): void {
-  const { head, scopes } = sequence
-  if (head) takeSum(sequence, head, sequence.headFrom)
-  sequence.head = null
-  sequence.work.unit = null
-  while (scopes.at(-1)?.isInline && !(clause.mark === '.' && isSetsClause(clause))) closeScope(sequence)
-  while (scopes.length > 0 && !scopes.at(-1)!.isInline && isOver(sequence, scopes.at(-1)!, clause.line)) closeScope(sequence)
-  sequence.lineFrom = sequence.out.length
-  sequence.line = clause.line
-}
-
 /** Puts clauses together: repeats, what stands between, portions, sums. */
 export function compose(clauses: readonly Clause[], work: Work, isInside: boolean): Node[] {
   const sequence = newSequence(work, isInside)
@@ -292,6 +273,12 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
     const isLastOfLine = next === undefined || next.line !== clause.line
     if (isNewLine || clause.mark === '.') beginLine(sequence, clause)
     if (opensEdge(clause)) while (scopes.length > 0) closeScope(sequence)
+    const aim = aimOf(sequence, clause, next)
+    if (aim) {
+      sequence.aim = aim
+      work.result.leftOver.push(...clause.unknown)
+      continue
+    }
     const isAlone = clause.parts.length === 1 && (isNewLine || index === 0) && isLastOfLine
     readClause(sequence, clause, isAlone, isLastOfLine, next)
     const head = isSumHead(clause, next) ? out.at(-1) : undefined
@@ -300,6 +287,8 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
     sequence.headFrom = out.length
     work.unit = unitOf(head.step.end)
   }
+  takeAim(sequence)
+  takeClosingSum(sequence)
   if (sequence.every) comeEvery(sequence, sequence.every)
   if (isInside) askAfterSet(sequence, clauses)
   if (isInside && isWorkAndEasy(clauses, out)) out[1] = asRecovery(out[1] as StepNode)
@@ -307,5 +296,3 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
   while (scopes.length > 0) closeScope(sequence)
   return out
 }
-
-const isSetsClause = (clause: Clause) => clause.parts.some(part => part.part === 'step' && part.draft.level !== undefined)

@@ -23,7 +23,7 @@ export interface Draft {
   doubt?: Step['doubt']
   /** As long as the work before it, or a share of that. */
   share?: { by: number; isOfTime: boolean }
-  portion?: 'first' | 'next' | 'middle' | 'last'
+  portion?: 'first' | 'next' | 'middle' | 'last' | 'remainder'
   /** Targets that the rounds take in turn. */
   turns?: Target[]
   /** Words behind `as` that only say how it is swum: `50 as 25 fast 25 easy`. */

@@ -92,6 +92,8 @@ function namedTarget(scanner: Scanner, isAfterAt: boolean): EffortTarget | null 
     const value = Number(share[1]) - 100
     return { of: 'effort', name: found.name, ...(value === 0 ? {} : { offset: { value, unit: '%' } }) }
   }
+  const to = attempt(scanner, () => (take(scanner, /(?:to(?=\s)|->)/iy) ? nameAt(scanner, true) : null))
+  if (to) return { of: 'effort', ...found, to: { of: 'effort', ...to } }
   const offset = found.offset ?? offsetAt(scanner)
   return { of: 'effort', name: found.name, ...(offset ? { offset } : {}) }
 }

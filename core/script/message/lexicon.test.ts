@@ -60,9 +60,9 @@ const known: Known[] = [
   ...effortNames.map(({ pattern, name }) => ({ means: `${name} effort`, pattern })),
 ]
 
-/** A word may need what stands behind it: nothing, or a length. */
+/** A word may need what stands behind it: nothing, or a length, or how hard. */
 function reads({ pattern }: Known, word: string): boolean {
-  return [word, `${word} 1`, `${word}1`].some(text => {
+  return [word, `${word} 1`, `${word}1`, `${word} easy`].some(text => {
     pattern.lastIndex = 0
     return pattern.exec(text)?.[0].trim() === word
   })

@@ -13,7 +13,11 @@ const stroke = (name: Stroke): Meaning => ({ is: 'swim', swim: { stroke: name } 
 const kit = (name: SwimKit): Meaning => ({ is: 'swim', swim: { kit: [name] } })
 /** Spellings that a number may follow without a space. */
 const before = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?!\\p{L})`])
-const words = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?![\\p{L}\\d])`])
+/** Spellings that stand as whole words. */
+export const words = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?![\\p{L}\\d])`])
+
+const ofWhole = '(?:\\s+of\\s+(?:the\\s+)?(?:run|ride|swim|session|time|distance|way))?'
+const easily = '(?:very\\s+)?(?:easy|ez|steady|z(?:one)?\\s?[12]|aerobic)'
 
 /** Words and signs that mean the same in every sport. */
 export const everywhere: readonly Entry[] = [
@@ -141,7 +145,13 @@ export const everywhere: readonly Entry[] = [
   [words('1\\s?:\\s?1', '100\\s?%'), { is: 'share', by: 1, isOfTime: true }, 0.7],
   [words('half(?:\\s+the)?\\s+(?:time|distance)', 'half\\s+as\\s+(?:much|long)'), { is: 'share', by: 0.5, isOfTime: false }, 0.7],
   [words('50\\s?%', '2\\s?:\\s?1'), { is: 'share', by: 0.5, isOfTime: true }, 0.7],
+  [
+    words(`(?:the\\s+)?(?:rest|remainder|remaining)${ofWhole}(?=\\s+(?:all\\s+|at\\s+|in\\s+|is\\s+|@\\s*)?${easily}(?![\\p{L}\\d]))`),
+    { is: 'portion', which: 'remainder' },
+    0.2,
+  ],
   [words('(?:the\\s+)?first'), { is: 'portion', which: 'first' }, 1],
+  [words('(?:the\\s+)?(?:second|third)(?=\\s+\\d)'), { is: 'portion', which: 'next' }, 0.8],
   [words('(?:the\\s+)?next'), { is: 'portion', which: 'next' }, 1],
   [words('(?:with\\s+)?(?:the\\s+)?middle'), { is: 'portion', which: 'middle' }, 1],
   [words('(?:with\\s+)?(?:the\\s+)?(?:last|final)'), { is: 'portion', which: 'last' }, 1],
@@ -152,6 +162,7 @@ export const everywhere: readonly Entry[] = [
     { is: 'total' },
     1,
   ],
+  [/=\s*(?=\d)/y, { is: 'total' }, 0.5],
   [
     words('then', 'followed\\s+by', '(?:straight\\s+(?:off\\s+)?)?into', 'plus', 'and', 'puis', 'dann', 'luego'),
     { is: 'mark', sign: '+' },
@@ -172,6 +183,7 @@ export const everywhere: readonly Entry[] = [
     { is: 'label', words: '' },
     0.6,
   ],
+  [words('(?:main|pre|post)[\\s-]*(?:set|series)(?=\\s+\\d)'), { is: 'label', words: '' }, 0.6],
 ]
 
 const place = (kind: PlainPlaceKind): Meaning => ({ is: 'place', place: { kind } })
@@ -203,113 +215,3 @@ export const atThePool: readonly Entry[] = [
   [words('snorkel'), kit('snorkel'), 1],
   [words('(?:kick-?)?board'), kit('board'), 1],
 ]
-
-const howHard = [
-  'hard(?:er)?|sprint(?:ing|s)?|fast(?:er)?|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong(?:er)?|quick(?:ly)?|controlled|comfortabl[ey]',
-  'conversational|gentl[ey]|moderate|light(?:ly)?|cruise|cruising|endurance|all[\\s-]out|flat[\\s-]out|technique|sit\\s+tall',
-  'seated|standing|ss|sweet\\s*spot|flat|straight|long|surges?|pick[\\s-]?ups?|race\\s+power|wetsuit|under\\s?water|cool|extra',
-  'z\\u00FCgig|schnell|vite|rapide|fuerte|r\\u00E1pido|hardt|hurtig|snabbt',
-].join('|')
-const fuel = '(?:\\d+(?:-\\d+)?|one|two|three|an?)\\s*(?:g|ml|l|mg|bottles?|gels?|bars?|bidons?)(?![a-z])'
-const fuelOf = '(?:\\s*(?:of\\s+)?(?:carbs?|carbohydrates?|water|sugar|caffeine|drink))?'
-const fuelEach = '(?:\\s*(?:\\/|per|an?|every)\\s*(?:h(?:(?:ou)?r)?|\\d+\\s*(?:min|km|miles?)))?'
-const fromTo = '\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:])'
-
-/** Words for how that no number stands behind: they are the step's note. */
-export const manners = words(
-  `(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:${howHard})`,
-  `(?:desc(?:end(?:ing)?)?|build(?:ing)?|neg(?:ative)?\\s+split|progressive(?:ly)?|progression)(?:\\s+${fromTo})?(?:\\s*,\\s*${fromTo})?`,
-  '(?:breath(?:e|ing)?|hypoxic|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[\\/-]\\s*\\d)*(?:\\s+by\\s+\\d{2,3})?',
-  '(?:[a-z]{1,6}\\s*\\/\\s*)+[a-z]{1,6}\\s+by\\s+\\d{2,3}',
-  '(?:odds?|evens?)\\s+[a-z]+(?:\\s*[,/&]?\\s*(?:and\\s+)?(?:odds?|evens?)\\s+[a-z]+)?',
-  'off[\\s-]*road',
-  'climb(?:s|ing)?',
-  '\\d-up\\s+\\d-down',
-  '(?:from\\s+)?standing\\s+start',
-  'up(?:hill)?s?',
-  'downhills?',
-  'hills?(?:\\s+(?:reps?|repeats?|sprints?))?',
-  '(?:off|from)\\s+the\\s+(?:bike|ride)',
-  'vo2\\s?max(?:\\s+(?:pace|effort|power))?',
-  '[rit][\\s-]pace',
-  '(?:if|optional(?:ly)?|unless|when(?:ever)?|as\\s+long\\s+as)(?![a-z])[^,;.()\\n]*',
-  'alternating\\s+\\d+\\s*(?:min|s|sec|m|km|\\u0027|")[^,;@()\\n]*\\/[^,;@()\\n]*?(?=\\s*(?:[,;@()]|$))',
-  fuel + fuelOf + fuelEach,
-  '@?\\s*\\d(?:\\.\\d+)?\\s*w\\s*\\/\\s*kg',
-)
-
-/** Talk around the session: what was, what is felt, when and where one meets. It is kept as it is and says no step. */
-export const talk = words(
-  'last\\s+(?:week|time|month|year|night)[^,;.\\n]*',
-  'I\\s+(?:slept|ran|did|had|was|am|feel|felt|rode|swam|have)(?![a-z])[^,;.\\n]*',
-  '\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm|a\\.m\\.|p\\.m\\.|o.clock|uhr)',
-  '@\\s*\\d{1,2}(?::\\d\\d)?\\s*(?:am|pm)',
-  'at\\s+(?!(?:3|5|8|10|12|15|20|21|42)\\s*k)\\d+(?:\\.\\d+)?\\s*(?:k|km|mi|miles?)(?!\\s*(?:pace|effort|\\/))',
-  '(?:closes?|opens?|meets?|meet|starts?|leaves?)\\s+(?:at\\s+)?\\d{1,2}[:.]\\d\\d',
-)
-
-/** Words that leave a choice open: nobody can carry that out without an answer. */
-export const choices = words('or', 'whichever', 'either')
-
-/** Words that leave an end open. */
-export const untils = words('until', 'till', 'til')
-
-/** Words that join others and say nothing of their own. */
-export const fillers = words(
-  'each',
-  'of',
-  'for',
-  'down',
-  'the',
-  'an?',
-  'reps?',
-  'run(?:ning)?',
-  'rid(?:e|ing)',
-  'bik(?:e|ing)',
-  'cycl(?:e|ing)',
-  'active',
-  'complete',
-  'full',
-  'take',
-  'have',
-  'after',
-  'open',
-  'manual',
-  'lap(?:\\s+button)?',
-  'all(?=\\s+(?:at|@|in)\\b)',
-  'all(?=\\s*@)',
-  'passive',
-  'efforts?',
-  'pace',
-  'effort',
-  'speed',
-  'am',
-  'pm',
-  'morning',
-  'evening',
-  'afternoon',
-  'on',
-  'in',
-  'to',
-  'it',
-  'do',
-  'this',
-  'that',
-  'now',
-  'just',
-  'back',
-  'today',
-  'session',
-  'intervals?',
-  'throw',
-  'by',
-  'approx\\.?',
-  'about',
-  'around',
-  'circa',
-  'ca\\.?',
-  'nb',
-  'ramp',
-  'no\\s+rest',
-  'hr',
-)

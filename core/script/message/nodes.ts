@@ -12,6 +12,8 @@ export interface StepNode {
   line: number
   /** It was said to stand between others. */
   isBetween?: true
+  /** It is all that its brackets hold. */
+  isInBrackets?: true
   /** Listed with others as one ladder. */
   list?: object
 }

@@ -19,7 +19,8 @@ import { changeAt, countAt, everyAt, progressAt, roundsAt, spanAt, untilAt } fro
 import { effortAt } from './efforts'
 import { bareAt, lengthAt, letteredAt, listAt, outOfBoundsAt, pairAt, runWalkAt } from './lengths'
 import type { Entry } from './lexicon'
-import { atThePool, choices, everywhere, fillers, manners, places, talk, untils } from './lexicon'
+import { choices, fillers, manners, talk, untils } from './kept-words'
+import { atThePool, everywhere, places } from './lexicon'
 import type { Meaning, Token } from './token'
 
 /** A place of a line at which words are read. */

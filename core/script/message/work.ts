@@ -5,6 +5,7 @@ import { sayFault } from '../../words/faults'
 import type { Fault } from '../../words/faults'
 import type { Noticed, Setting } from '../token/scanner'
 import type { Clause, Draft, Part } from './draft'
+import { isRest } from './nodes'
 import type { Node, StepNode, UnreadNode } from './nodes'
 import type { Token } from './token'
 
@@ -55,6 +56,8 @@ export interface Sequence {
   head: StepNode | null
   /** Where in `out` its parts begin. */
   headFrom: number
+  /** How hard the rest of the line is, said in front of it. */
+  aim: Draft | null
   /** Portions were said of no whole: each is a step. */
   hasNoWhole?: true
   /** Where the steps began that go on in turn. */
@@ -77,6 +80,7 @@ export const newSequence = (work: Work, isInside: boolean): Sequence => ({
   isInside,
   head: null,
   headFrom: 0,
+  aim: null,
   turnsFrom: null,
   every: null,
 })
@@ -113,13 +117,22 @@ export const firstOf = (tokens: readonly Token[], line: number) =>
 export const lastOf = (tokens: readonly Token[], line: number) =>
   Math.max(...tokens.filter(token => token.line === line).map(token => token.to))
 
-/** Seconds and metres of nodes in all, as far as they say them; a send-off counts its distance. */
-export const totalOf = (nodes: readonly Node[]): { seconds: number; metres: number } =>
+const nothing = { seconds: 0, metres: 0 }
+/** The recoveries and rests that a round ends with. */
+const closingRests = (nodes: readonly Node[]) => nodes.slice(nodes.findLastIndex(node => !isRest(node)) + 1)
+
+/**
+ * Seconds and metres of nodes in all, as far as they say them; a send-off counts its distance.
+ *
+ * @param isDropping leaves out what a repeat drops after its last round; who adds up in the head counts it
+ */
+export const totalOf = (nodes: readonly Node[], isDropping = true): { seconds: number; metres: number } =>
   nodes.reduce(
     (sum, node) => {
-      const own = node.node === 'block' ? totalOf(node.nodes) : lengthOf(node)
+      const own = node.node === 'block' ? totalOf(node.nodes, isDropping) : lengthOf(node)
       const times = node.node === 'block' ? node.times : 1
-      return { seconds: sum.seconds + own.seconds * times, metres: sum.metres + own.metres * times }
+      const left = node.node === 'block' && isDropping && node.isDropped ? totalOf(closingRests(node.nodes)) : nothing
+      return { seconds: sum.seconds + own.seconds * times - left.seconds, metres: sum.metres + own.metres * times - left.metres }
     },
     { seconds: 0, metres: 0 },
   )

@@ -75,20 +75,32 @@ function noteOn(holder: { note?: string }, words: string): void {
 }
 
 /** The item that words stand behind, or before where none is ahead of them in their line. */
-function nearest(reading: MessageReading, line: number, at: number): Item | undefined {
+function nearest(reading: MessageReading, line: number, at: number, raw: string): Item | undefined {
   const there = reading.items.filter(item => {
     const { first, last } = reading.lines.get(item)!
     return first <= line && line <= last
   })
   const begin = (item: Item) => (reading.lines.get(item)!.first < line ? -1 : reading.places.get(item)!.from)
-  return there.findLast(item => begin(item) <= at) ?? there[0]
+  const item = there.findLast(one => begin(one) <= at) ?? there[0]
+  return item && (within(reading, item, line, at, raw) ?? item)
+}
+
+/** The step of a repeat that words within it stand right behind. */
+function within(reading: MessageReading, item: Item, line: number, at: number, raw: string): Item | undefined {
+  const place = reading.places.get(item)!
+  if (item.kind !== 'block' || place.line !== line || at >= place.to) return undefined
+  const inner = item.items.findLast(one => {
+    const own = reading.places.get(one)
+    return own?.line === line && own.from <= at && /^\s*$/.test(raw.slice(own.to, at))
+  })
+  return inner && (within(reading, inner, line, at, raw) ?? inner)
 }
 
 /** Keeps words that say no step: with the step of their line, or with the session where the line has none. */
 function keepLeftOver(state: State, reading: MessageReading, run: readonly Line[]): void {
   for (const { line, from, to } of stretchesOf(reading, run)) {
     const words = run[line]!.raw.slice(from, to).trim()
-    const item = nearest(reading, line, from)
+    const item = nearest(reading, line, from, run[line]!.raw)
     noteOn(item && (item.kind === 'step' || item.kind === 'block') ? item : state.session, words)
     noteWords(state, run[line]!, { from, to }, 'left-over', `kept as a note: ${words}`)
   }

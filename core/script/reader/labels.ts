@@ -52,6 +52,9 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
     const sport = sportNamed(leg[1]!)
     return { ...passed(state, plain, leg, 'leg', `leg ${sport}`), sport }
   }
+  const own = sportLabel.exec(plain.raw)
+  if (own && sportNamed(own[1]!) === state.session.sport && hasContent(plain.raw.slice(own[0].length)))
+    plain = blanked(plain, own[0].length)
   const place = isFirstRow && !state.session.place ? titleLabel.exec(plain.raw) : null
   const named = place && parsePlace(place[1]!)
   if (named) {

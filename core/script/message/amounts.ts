@@ -53,7 +53,7 @@ export function bareLength(value: number, context: BareContext): BareReading {
 }
 
 /** Seconds per kilometre that somebody runs: from a record to a hike. */
-const runnable = { fastest: 140, slowest: 720 }
+export const runnable = { fastest: 140, slowest: 720 }
 
 /** Seconds per 100 m that somebody swims. */
 const swimmable = { fastest: 46, slowest: 300 }
@@ -112,6 +112,15 @@ export function resolveClock(
   const fixes = isSwim ? [{ label: `pace per ${unit.slice(2)}`, replacement: `${raw.slice(from, to)} ${unit.slice(1)}` }] : []
   return {
     target: { of: 'pace', unit: unit as Exclude<PaceUnit, 's/step'>, ...band },
-    noticed: [{ from, to, level: isSwim ? 'ask' : 'note', code: 'pace-unit', readAs: `per ${unit.slice(2)}`, fixes }],
+    noticed: [
+      {
+        from,
+        to,
+        level: isSwim || (setting.sport === 'run' && !isPacy) ? 'ask' : 'note',
+        code: 'pace-unit',
+        readAs: `per ${unit.slice(2)}`,
+        fixes,
+      },
+    ],
   }
 }

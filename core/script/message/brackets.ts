@@ -1,11 +1,14 @@
+import type { End } from '../../session/document'
+import { runnable } from './amounts'
 import { attach, onlyStep } from './attach'
-import { putBetween } from './between'
+import { putBetween, runOf } from './between'
 import { isStep } from './draft'
 import type { Clause, Draft, Part } from './draft'
 import { isPlainWork } from './nodes'
 import type { BlockNode, Node, StepNode } from './nodes'
 import { block, rangeDoubt } from './repeats'
 import { asRecovery, nodesOf } from './steps'
+import type { Length } from './token'
 import { addWords, metresIn, totalOf } from './work'
 import type { Sequence, Work } from './work'
 
@@ -58,6 +61,17 @@ function levelsIn({ clauses }: Part & { part: 'group' }): Draft[] | null {
   return drafts.length > 0 && drafts.length === parts.length ? drafts : null
 }
 
+/** `3 km (4:25)`: behind a longer way in kilometres or miles a time of a few minutes is its pace. */
+const isPaceOf = (end: End, length: Length) =>
+  end.on === 'distance' &&
+  (end.unit === 'km' || end.unit === 'mi') &&
+  end.value > 1 &&
+  'end' in length &&
+  length.end.on === 'time' &&
+  length.end.seconds >= 150 &&
+  length.end.seconds <= 720 &&
+  (length.end.seconds * 1000) / metresIn(end) < runnable.fastest
+
 /** A time in brackets behind a length is the time for that length where it can be one. */
 function isOwnTime(group: Part & { part: 'group' }, target: Node | undefined, isFollowedByRecovery: boolean): Draft | null {
   const draft = isOneLength(group)
@@ -65,15 +79,12 @@ function isOwnTime(group: Part & { part: 'group' }, target: Node | undefined, is
   if (!draft || step?.end.on !== 'distance' || step.target) return null
   if (draft.clock && !draft.lengths) return draft
   const length = draft.lengths?.[0]
-  if (!length || !isFollowedByRecovery || draft.target || draft.role || draft.soft) return null
+  const isPace = length !== undefined && isPaceOf(step.end, length)
+  if (!length || !(isFollowedByRecovery || isPace) || draft.target || draft.role || draft.soft) return null
   const seconds = 'bare' in length ? length.bare : length.end.on === 'time' ? length.end.seconds : null
   if (seconds === null) return null
-  return {
-    swim: {},
-    notes: [],
-    tokens: [{ ...draft.tokens[0]!, is: 'clock', clock: { easiest: seconds, hardest: seconds, isOwn: true } }],
-    clock: { easiest: seconds, hardest: seconds, isOwn: true },
-  }
+  const clock = { easiest: seconds, hardest: seconds, isOwn: !isPace || isFollowedByRecovery }
+  return { swim: {}, notes: [], tokens: [{ ...draft.tokens[0]!, is: 'clock', clock }], clock }
 }
 
 /** The one draft in brackets. */
@@ -135,7 +146,7 @@ export function readGroup(
     if (own) return attach(sequence, own, onlyStep(target)!)
     if (takeAside(sequence, part, target)) return
     const levelled = levelsIn(part)
-    if (levelled && target.node === 'block') {
+    if (levelled && (target.node === 'block' || runOf(sequence).length > 1)) {
       for (const draft of levelled) putBetween(sequence, nodesOf(work, draft, true, onlyStep(target) ?? undefined), draft.level!)
       return
     }

@@ -196,7 +196,7 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
     else into.begin(token, { share: token })
   },
   'portion': (into, token) => {
-    into.begin(token, { portion: token.which })
+    into.begin(token, { portion: token.which, ...(token.isHalf ? { isHalf: true } : {}) })
   },
   'alternating': (into, token) => {
     into.onto(token).turns = []

@@ -14,7 +14,7 @@ import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns
 import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
 import type { StepContext } from './rounds'
 import { asRecovery, nodesOf, settlePair } from './steps'
-import { deepestRead, leaveOver, newSequence, note, unread } from './work'
+import { addWords, deepestRead, leaveOver, newSequence, note, unread } from './work'
 import type { Sequence, Work } from './work'
 
 /** One clause; where it cannot be read its words stand as they are, and everything else is still read. */
@@ -51,6 +51,8 @@ interface ClauseReading {
   isWith: boolean
   /** Where in the sequence the clause began. */
   begun: number
+  /** What the steps in the brackets to come are called: `8 x hill (60 s up, jog down)`. */
+  name?: Draft
 }
 
 /** Whether one repeat more would stand too deep in those whose steps still come; the clause cannot be read then. */
@@ -114,16 +116,39 @@ function readPart(reading: ClauseReading, part: Part, index: number): void {
     case 'group':
       readGroup(sequence, part, counts.splice(0), reading.isWith, before?.part === 'group', next?.part === 'with')
       reading.isWith = false
+      if (reading.name) nameBlock(sequence, reading.name)
+      delete reading.name
       return
     case 'step': {
       const { draft } = part
       if (sequence.rounds.some(rounds => rounds.draft === draft)) return
       const { isWith } = reading
-      const context = { isWith, isFirst: index === 0, begun, next, isFollowedByTime: isOnlyTime(reading.after) }
+      if (counts.length > 0 && next?.part === 'group' && isOnlyName(draft)) {
+        reading.name = draft
+        return
+      }
+      const context = {
+        isWith,
+        isFirst: index === 0,
+        begun,
+        next,
+        isFollowedByTime: isOnlyTime(reading.after),
+        isLast: reading.after === undefined,
+      }
       readStep(sequence, clause, draft, counts.splice(0), context)
       if (draft.level === undefined && isStep(draft)) reading.isWith = isWith && next?.part === 'step'
     }
   }
+}
+
+const isOnlyName = (draft: Draft) =>
+  !isStep(draft) && draft.notes.length > 0 && !draft.target && !draft.clock && !draft.sendOff && Object.keys(draft.swim).length === 0
+
+function nameBlock({ work, out }: Sequence, name: Draft): void {
+  const last = out.at(-1)
+  if (last?.node !== 'block') return leaveOver(work, name)
+  addWords(last, name.notes.join(', '))
+  last.tokens.push(...name.tokens)
 }
 
 /** A clause, part by part. */

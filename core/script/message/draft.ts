@@ -24,6 +24,8 @@ export interface Draft {
   /** As long as the work before it, or a share of that. */
   share?: { by: number; isOfTime: boolean }
   portion?: 'first' | 'next' | 'middle' | 'last' | 'remainder'
+  /** The portion is half of the whole. */
+  isHalf?: true
   /** Targets that the rounds take in turn. */
   turns?: Target[]
   /** Words behind `as` that only say how it is swum: `50 as 25 fast 25 easy`. */

@@ -150,6 +150,8 @@ export const everywhere: readonly Entry[] = [
     { is: 'portion', which: 'remainder' },
     0.2,
   ],
+  [words('(?:the\\s+)?(?:first|1st)\\s+half'), { is: 'portion', which: 'first', isHalf: true }, 0.5],
+  [words('(?:the\\s+)?(?:second|2nd|last|other)\\s+half'), { is: 'portion', which: 'last', isHalf: true }, 0.5],
   [words('(?:the\\s+)?first'), { is: 'portion', which: 'first' }, 1],
   [words('(?:the\\s+)?(?:second|third)(?=\\s+\\d)'), { is: 'portion', which: 'next' }, 0.8],
   [words('(?:the\\s+)?next'), { is: 'portion', which: 'next' }, 1],

@@ -5,6 +5,7 @@ import { copied, isPlainWork } from './nodes'
 import type { BlockNode, Node, StepNode } from './nodes'
 import { lineOf, stepOf, nodesOf, shareOf } from './steps'
 import { addWords, firstOf, lastOf, metresIn, note, noteStretch, rounded, saidBy, saidOf, tell, totalOf } from './work'
+import type { Length } from './token'
 import type { Sequence } from './work'
 
 /** `last 15 min @ MP`, `first 4 easy`, `last two`: a part of what was said before it. */
@@ -34,10 +35,10 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
     sequence.hasNoWhole = true
     return void out.push(...nodesOf(work, draft, false))
   }
-  if (!holder || !draft.lengths) return void (work.fault ??= { code: 'portion' })
-  const [length] = draft.lengths
+  const length = holder && (draft.isHalf ? halfOf(sequence, holder) : draft.lengths?.[0])
+  if (!length) return void (work.fault ??= { code: 'portion' })
   const { end: from } = holder.step
-  const end = 'end' in length! ? length.end : endIn(from, length!.bare)
+  const end = 'end' in length ? length.end : endIn(from, length.bare)
   const [own, left] = [stepOf(work, draft, end, draft.doubt), leftOf(from, end)]
   if (left === null) return void (work.fault ??= { code: 'portion' })
   tell(work, draft)
@@ -135,6 +136,14 @@ export function askPortion(sequence: Sequence, draft: Draft, whole: StepNode): v
     whole.step.target = { of: 'effort', name: 'easy' }
   }
   takePortion(sequence, { ...draft, portion: 'last', doubt: { said } })
+}
+
+/** Half of a whole; all that is left of it where its first half was said before. */
+function halfOf({ out }: Sequence, whole: StepNode): Length | undefined {
+  const before = out[out.indexOf(whole) - 1]
+  if (before?.node === 'step' && before.draft.isHalf) return { end: whole.step.end }
+  const end = shareOf(whole.step.end, { by: 0.5, isOfTime: false })
+  return end ? { end } : undefined
 }
 
 /** A number without a unit, in the unit of the whole that it is a part of. */

@@ -18,11 +18,17 @@ export interface MessageLine {
   sport?: Sport
 }
 
+interface Stretch {
+  line: number
+  from: number
+  to: number
+}
+
 export interface MessageReading {
   items: Item[]
   soft: Map<Step, SoftWord>
-  /** Where each item was said: the part of it in its first line. */
-  places: Map<Item, { line: number; from: number; to: number }>
+  /** Where each item was said: the part of it in its first line, and what completes it in later ones. */
+  places: Map<Item, Stretch & { further: Stretch[] }>
   /** The sport that each item is of, where the message speaks of several. */
   sports: Map<Item, Sport>
   /** First and last line of each item, by their index. */
@@ -110,11 +116,15 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     const all = own.map(token => token.line)
     const first = Math.min(...all)
     itemLines.set(item, { first, last: Math.max(...all) })
-    const there = own.filter(token => token.line === first)
+    const stretchIn = (line: number): Stretch => {
+      const there = own.filter(token => token.line === line)
+      return { line, from: Math.min(...there.map(token => token.from)), to: Math.max(...there.map(token => token.to)) }
+    }
     const [main] = own
     const sport = spanAt(main!)?.sport
     if (sport) sports.set(item, sport)
-    places.set(item, { line: first, from: Math.min(...there.map(token => token.from)), to: Math.max(...there.map(token => token.to)) })
+    const further = [...new Set(all)].filter(line => line > first).map(stretchIn)
+    places.set(item, { ...stretchIn(first), further })
   })
   return {
     items,

@@ -105,6 +105,8 @@ export interface StepContext {
   isFollowedByTime: boolean
   isWith: boolean
   isFirst: boolean
+  /** Nothing stands behind it in the message. */
+  isLast: boolean
   begun: number
   next: Part | undefined
 }
@@ -123,6 +125,7 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
   const isSameClause = !context.isFirst || clause.mark === '/' || clause.mark === '-'
   if (context.isFirst && (clause.mark === '.' || clause.mark === '+')) return false
   if (clause.mark === 'line' && context.isFirst) return false
+  if (clause.mark === ';' && context.isFirst && context.isLast && draft.soft === 'easy' && draft.role === undefined) return false
   if (draft.isOff && last.node === 'block' && !last.hasBetween) {
     last.nodes.push(...nodesOf(work, draft, true).map(asRecovery))
     last.hasBetween = true

@@ -45,7 +45,7 @@ export type Meaning =
   | { is: 'between'; level: BetweenLevel }
   /** A recovery said by the work before it: as long, half as long. */
   | { is: 'share'; by: number; isOfTime: boolean }
-  | { is: 'portion'; which: 'first' | 'next' | 'middle' | 'last' | 'remainder' }
+  | { is: 'portion'; which: 'first' | 'next' | 'middle' | 'last' | 'remainder'; isHalf?: true }
   | { is: 'rounds'; first: number; final: number }
   | { is: 'alternating' }
   /** Seconds by which each mile or kilometre differs from the one before, and from what pace on. */

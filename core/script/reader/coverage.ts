@@ -48,7 +48,8 @@ function marksByLine(result: ReadResult): Map<number, Mark[]> {
   }
   result.places.forEach((places, session) => {
     for (const [path, place] of places)
-      add(place.line, { from: place.column - 1, to: place.column - 1 + place.length, kind: 'row', session, path })
+      for (const { line, column, length } of [place, ...(place.further ?? [])])
+        add(line, { from: column - 1, to: column - 1 + length, kind: 'row', session, path })
   })
   for (const remark of result.remarks) {
     if (wholeLineCodes.has(remark.code)) continue

@@ -133,9 +133,11 @@ function groupsOf({ items, lines }: MessageReading): Group[] {
 
 /** Where each item was said; words around it that only join go with it. */
 function placeItems(state: State, reading: MessageReading, run: readonly Line[]): void {
-  for (const [item, { line, from, to }] of reading.places) {
+  for (const [item, { line, from, to, further }] of reading.places) {
     const said = run[line]!.raw.slice(from, to)
-    state.places.set(item, { line: run[line]!.number, column: from + 1, length: said.length, said })
+    const later = further.map(one => ({ line: run[one.line]!.number, column: one.from + 1, length: one.to - one.from }))
+    const place = { line: run[line]!.number, column: from + 1, length: said.length, said }
+    state.places.set(item, later.length > 0 ? { ...place, further: later } : place)
   }
 }
 

@@ -20,4 +20,6 @@ export interface RowPlace {
   column: number
   length: number
   said: string
+  /** What completes it in later lines, as a count on a line of its own does. */
+  further?: readonly { line: number; column: number; length: number }[]
 }

@@ -52,7 +52,7 @@ function printGrade(grade: Grade): string {
   return `grade ${formatNumber(grade.low)} to ${formatNumber(grade.high)} %`
 }
 
-function printSwim(swim: Swim): string {
+export function printSwim(swim: Swim): string {
   const words: string[] = []
   if (swim.stroke) words.push(swim.stroke)
   if (swim.mode) words.push(swim.mode)

@@ -38,6 +38,7 @@ const titles: Record<string, string> = {
   'unreadable': 'Not read',
   'unread': 'Not read',
   'sport': 'Sport',
+  'named-sport': 'Sport',
   'pace-unit': 'Pace',
   'zone-measure': 'Zone',
   'chatter': 'Kept as a note',

@@ -1,5 +1,6 @@
 import type { Swim, Target } from '../../session/document'
 import type { Fault } from '../../words/faults'
+import { printSwim } from '../print'
 import type { Clause, Draft, Part } from './draft'
 import type { MarkSign, Meaning, Token } from './token'
 
@@ -92,7 +93,7 @@ export const isCounted = ({ clause }: Collector) =>
 
 function takeSwim(draft: Draft, swim: Swim, notes: string[]): void {
   const { stroke, mode, kit } = draft.swim
-  if ((swim.stroke && stroke && stroke !== swim.stroke) || (swim.mode && mode && mode !== swim.mode)) notes.push(JSON.stringify(swim))
+  if ((swim.stroke && stroke && stroke !== swim.stroke) || (swim.mode && mode && mode !== swim.mode)) notes.push(printSwim(swim))
   else draft.swim = { ...draft.swim, ...swim, ...(swim.kit ? { kit: [...(kit ?? []), ...swim.kit] } : {}) }
 }
 

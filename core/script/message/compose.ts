@@ -9,9 +9,10 @@ import { isStep } from './draft'
 import type { Clause, Draft, Part } from './draft'
 import { copied, isPlainWork } from './nodes'
 import type { Node, StepNode } from './nodes'
+import { foldParts } from './parts-of-step'
 import { askPortion, isWithin, takeClosingSum, takePortion, takeSum } from './portions'
 import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns } from './repeats'
-import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseDraft } from './rounds'
+import { askAfterSet, askWithin, isDirectlyBetween, isInRound, isPauseAtTheWall, isPauseDraft } from './rounds'
 import type { StepContext } from './rounds'
 import { asRecovery, nodesOf, settlePair } from './steps'
 import { addWords, deepestRead, leaveOver, newSequence, note, unread } from './work'
@@ -158,6 +159,7 @@ function readParts(sequence: Sequence, clause: Clause, isAlone: boolean, isLastO
   if (clause.unknown.length > 0 && clause.parts.length > 0 && clause.parts.every(isOnlyNumber)) work.fault ??= { code: 'unknown' }
   const begun = out.length
   const reading: ClauseReading = { sequence, clause, isAlone, isLastOfLine, after, counts: [], isWith: false, begun }
+  clause.parts = foldParts(work, clause.parts)
   clause.parts.forEach((part, index) => readPart(reading, part, index))
   if (reading.counts.length > 0) work.fault ??= { code: 'empty-repeat' }
   const last = out.at(-1)
@@ -256,6 +258,7 @@ function readStep(sequence: Sequence, clause: Clause, draft: Draft, counts: (Par
     return
   }
   if (isMannerOfPause(draft, last, context)) return
+  if (!isCounted && isPauseAtTheWall(sequence, draft, last, context)) return
   if (draft.portion) return takePortion(sequence, draft)
   if (!isCounted && context.isWith && isWithin(draft, last)) return askPortion(sequence, draft, last)
   if (!isCounted && isPutBefore(sequence, clause, draft, context)) return

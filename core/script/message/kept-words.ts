@@ -13,6 +13,7 @@ const fromTo = '\\d{1,2}\\s*(?:-|to)\\s*\\d{1,2}(?![\\d:])'
 
 /** Words for how that no number stands behind: they are the step's note. */
 export const manners = words(
+  '(?:kick|drill|swim|pull|scull)(?:\\s*\\/\\s*(?:kick|drill|swim|pull|scull))+',
   `(?:very\\s+|really\\s+|super\\s+|nice\\s+(?:and\\s+)?|fairly\\s+|moderately\\s+)?(?:${howHard})`,
   `(?:desc(?:end(?:ing)?)?|build(?:ing)?|neg(?:ative)?\\s+split|progressive(?:ly)?|progression)(?:\\s+${fromTo})?(?:\\s*,\\s*${fromTo})?`,
   '(?:breath(?:e|ing)?|hypoxic|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[\\/-]\\s*\\d)*(?:\\s+by\\s+\\d{2,3})?',

@@ -62,7 +62,7 @@ const known: Known[] = [
 
 /** A word may need what stands behind it: nothing, or a length, or how hard. */
 function reads({ pattern }: Known, word: string): boolean {
-  return [word, `${word} 1`, `${word}1`, `${word} easy`].some(text => {
+  return [word, `${word} 1`, `${word}1`, `${word} easy`, `${word} 15 s rest`].some(text => {
     pattern.lastIndex = 0
     return pattern.exec(text)?.[0].trim() === word
   })

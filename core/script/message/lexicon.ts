@@ -113,6 +113,7 @@ export const everywhere: readonly Entry[] = [
   ],
   [words('strides?', 'accelerations?'), { is: 'stride' }, 1],
   [/@\s*~?\s*/y, { is: 'at' }, 0.5],
+  [/@\s*(?=\d{1,3}\s*(?:s|secs?|seconds?|"|')?\s*(?:rest|recovery|RI|SR)\b)/iy, { is: 'with' }, 0.2],
   [words('at(?=\\s+[\\p{L}\\d])'), { is: 'at' }, 0.8],
   [words('w\\s?\\/', 'with', 'including', 'incl\\.?', 'inc', 'avec', 'mit', 'con', 'med'), { is: 'with' }, 0.6],
   [/w\/\s*/iy, { is: 'with' }, 0.5],

@@ -153,6 +153,24 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
   return false
 }
 
+const longestAtTheWall = 120
+
+/** `6 x 50 drill 15 s` in a pool: a short time right behind a distance is the rest at the wall. */
+export function isPauseAtTheWall(sequence: Sequence, draft: Draft, last: Node | undefined, { isFirst }: StepContext): boolean {
+  const { work, out } = sequence
+  const length = draft.lengths?.[0]
+  const isOnlyLength = draft.tokens.every(({ is }) => is === 'length' || is === 'filler')
+  if (isFirst || !last || !isOnlyLength || draft.lengths?.length !== 1 || work.settingAt(draft.tokens[0]!).sport !== 'swim') return false
+  if (!('end' in length!) || length.end.on !== 'time' || length.end.seconds > longestAtTheWall) return false
+  const swum = last.node === 'block' && last.hasBetween ? null : onlyStep(last)
+  if (swum?.step.end.on !== 'distance' || swum.step.role !== 'work') return false
+  const [rest] = nodesOf(work, { ...draft, role: 'rest' }, true, swum)
+  note(work, draft.tokens[0]!, 'note', 'pause', `rest ${printEnd(length.end)} at the wall`)
+  if (last.node === 'block') putBetween(sequence, [rest!], 'any')
+  else out.push(asRecovery(rest!))
+  return true
+}
+
 function isShortFor(sequence: Sequence, draft: Draft, last: BlockNode): boolean {
   const length = draft.lengths?.[0]
   if (!length || 'bare' in length) return true

@@ -54,7 +54,7 @@ export function takeLabels(state: State, line: Line, isFirstRow: boolean): Line 
   }
   const own = sportLabel.exec(plain.raw)
   if (own && sportNamed(own[1]!) === state.session.sport && hasContent(plain.raw.slice(own[0].length)))
-    plain = blanked(plain, own[0].length)
+    plain = passed(state, plain, own, 'named-sport', `sport ${state.session.sport}`)
   const place = isFirstRow && !state.session.place ? titleLabel.exec(plain.raw) : null
   const named = place && parsePlace(place[1]!)
   if (named) {

@@ -184,6 +184,20 @@ export function readGroup(
 const isNoted = (nodes: readonly Node[]) =>
   nodes.every(node => node.node === 'step' && node.step.target === undefined && node.step.end.on === 'distance')
 
+/** As a share of the power before it: below this nobody calls it work. */
+const easyShare = 0.7
+
+/** `(8 min @ 220 W, 2 min @ 120 W)`: so much less power than before is the recovery of a round. */
+export function easeByPower(nodes: readonly Node[]): void {
+  nodes.forEach((node, index) => {
+    const before = nodes[index - 1]
+    if (node.node !== 'step' || before?.node !== 'step' || node.step.role !== 'work' || before.step.role !== 'work') return
+    const [low, high] = [node.step.target, before.step.target]
+    if (low?.of !== 'power' || high?.of !== 'power' || !('unit' in low) || !('unit' in high) || low.unit !== high.unit) return
+    if ((low.hardest ?? Infinity) < easyShare * (high.easiest ?? 0)) node.step.role = 'recovery'
+  })
+}
+
 /** `(2:30/1:30)`: two lengths and a slash in brackets are work and recovery. */
 export const isWorkAndEasy = (clauses: readonly Clause[], nodes: readonly Node[]) =>
   clauses.length === 2 &&

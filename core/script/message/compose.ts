@@ -3,12 +3,12 @@ import { aimOf, takeAim } from './aims'
 import { beginLine } from './lines'
 import { attach, attachToAll, isOnlyCap, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
-import { isWorkAndEasy, readGroup } from './brackets'
+import { easeByPower, isWorkAndEasy, readGroup } from './brackets'
 import { changeEach, comeEvery, goOn, progress } from './changes'
 import { isStep } from './draft'
 import type { Clause, Draft, Part } from './draft'
 import { copied, isPlainWork } from './nodes'
-import type { Node, StepNode } from './nodes'
+import type { BlockNode, Node, StepNode } from './nodes'
 import { foldParts } from './parts-of-step'
 import { askPortion, isWithin, takeClosingSum, takePortion, takeSum } from './portions'
 import { again, block, closeScope, rangeDoubt, splitRounds, stepped, takingTurns } from './repeats'
@@ -194,6 +194,7 @@ function readWords(sequence: Sequence, clause: Clause, draft: Draft): void {
     work.result.ceiling = draft.ceiling
     return note(work, draft.tokens[0]!, 'note', 'session-ceiling', `ceiling ${draft.ceiling.above} bpm`)
   }
+  if (clause.mark === '/' && isAimOfPause(draft, last)) return attach(sequence, draft, last.nodes.at(-1) as StepNode)
   if (last?.node === 'block' && isOnlyCap(draft)) {
     last.ceiling = draft.ceiling!
     last.tokens.push(...draft.tokens)
@@ -201,6 +202,13 @@ function readWords(sequence: Sequence, clause: Clause, draft: Draft): void {
   else if (last?.node === 'block' && isTarget) attachToAll(sequence, draft, last)
   else if (clause.unknown.length <= 1 && (isTarget || draft.sendOff)) work.fault ??= { code: 'nothing-before' }
   else leaveOver(work, draft)
+}
+
+/** `10 x 30/30 @ 130 % / 50 %`: behind a slash the aim of what stands between. */
+function isAimOfPause(draft: Draft, last: Node | undefined): last is BlockNode {
+  const [work, pause] = last?.node === 'block' ? last.nodes.slice(-2) : []
+  if (!draft.target || work?.node !== 'step' || pause?.node !== 'step') return false
+  return work.step.target?.of === draft.target.of && pause.step.role === 'recovery' && pause.step.target === undefined
 }
 
 /** `w/ 400 (2:30) jog`: a word behind the brackets of a pause says how it is moved. */
@@ -318,6 +326,7 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
   takeAim(sequence)
   takeClosingSum(sequence)
   if (sequence.every) comeEvery(sequence, sequence.every)
+  if (isInside) easeByPower(out)
   if (isInside) askAfterSet(sequence, clauses)
   if (isInside && isWorkAndEasy(clauses, out)) out[1] = asRecovery(out[1] as StepNode)
   if (sequence.head) takeSum(sequence, sequence.head, sequence.headFrom)

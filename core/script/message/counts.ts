@@ -7,6 +7,9 @@ import { take } from '../token/scanner'
 import type { Meaning } from './token'
 
 const countBefore = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|cycles?)(?![a-z])(?:\s+(of|through)(?![a-z]))?/iy
+/** `3 blocks of 10 min`. */
+const blocksOf =
+  /(\d{1,3})(?:\s*-\s*(\d{1,3}))?\s+(?:blocks?|bouts?|pieces?|sections?|segments?|series|lots|laps?|efforts?|intervals?)\s+(of)(?=\s+\d)/iy
 const countBehind = /(?<!\d\s*)(?:x|\*)\s*(\d{1,3})(?![\d:]|\.\d|\s*(?:m|km|k|min|s|sec|x)\b)/iy
 /** Behind a number it may as well be the count before the next. */
 const countBehindNumber = /(?<=\d\s*)(?:x|\*)\s*(\d{1,2})(?![\d:]|\.\d|\s*(?:m|km|k|min|s|sec|x|'|")\b)(?=\s*(?:$|[,;)+.@]|w|with|at\b))/iy
@@ -28,6 +31,7 @@ export function countAt(scanner: Scanner): Meaning | null {
   const match =
     behind ??
     take(scanner, countBefore) ??
+    take(scanner, blocksOf) ??
     take(scanner, countSaid) ??
     take(scanner, wordCount) ??
     take(scanner, strideCount) ??

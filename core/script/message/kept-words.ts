@@ -3,7 +3,7 @@ import { words } from './lexicon'
 const howHard = [
   'hard(?:er)?|sprint(?:ing|s)?|fast(?:er)?|brisk(?:ly)?|smooth(?:ly)?|relaxed|strong(?:er)?|quick(?:ly)?|controlled|comfortabl[ey]',
   'conversational|gentl[ey]|moderate|light(?:ly)?|cruise|cruising|endurance|all[\\s-]out|flat[\\s-]out|technique|sit\\s+tall',
-  'seated|standing|ss|sweet\\s*spot|flat|straight|long|surges?|pick[\\s-]?ups?|race\\s+power|wetsuit|under\\s?water|cool|extra',
+  'seated|standing|ss|sst|sweet\\s*spot|flat|straight|long|surges?|pick[\\s-]?ups?|race\\s+power|wetsuit|under\\s?water|cool|extra',
   'z\\u00FCgig|schnell|vite|rapide|fuerte|r\\u00E1pido|hardt|hurtig|snabbt',
 ].join('|')
 const fuel = '(?:\\d+(?:-\\d+)?|one|two|three|an?)\\s*(?:g|ml|l|mg|bottles?|gels?|bars?|bidons?)(?![a-z])'

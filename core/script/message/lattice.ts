@@ -110,6 +110,7 @@ function pairCost(before: Token | null, after: Meaning): number {
   if (before?.is === 'count' && after.is === 'length' && after.isSpaced) return 3
   if (before?.is === 'count' && (after.is === 'length' || after.is === 'open')) return -0.3
   if (before?.is === 'length' && after.is === 'length') return 1
+  if ((before?.is === 'length' || before?.is === 'mark') && after.is === 'share' && after.isOfTime) return 2
   if ((before?.is === 'role' || before?.is === 'with') && after.is === 'length') return -0.3
   return 0
 }

@@ -122,6 +122,20 @@ function formAt(scanner: Scanner): End | null {
   return null
 }
 
+const wholeUnits: Record<string, End> = {
+  hour: { on: 'time', seconds: 3600 },
+  minute: { on: 'time', seconds: 60 },
+  mile: { on: 'distance', value: 1, unit: 'mi' },
+  km: { on: 'distance', value: 1, unit: 'km' },
+  kilometre: { on: 'distance', value: 1, unit: 'km' },
+}
+
+/** `last hour`, `first mile`: behind a portion a unit is one of it. */
+export function unitAlone(scanner: Scanner): Meaning | null {
+  const match = take(scanner, /(hour|minute|mile|km|kilometre)(?![a-z])/iy)
+  return match && { is: 'length', lengths: [{ end: wholeUnits[match[1]!.toLowerCase()]! }] }
+}
+
 /** A length with its unit, in whatever form. */
 export function lengthAt(scanner: Scanner): Meaning | null {
   take(scanner, aboutWords)

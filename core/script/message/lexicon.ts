@@ -88,7 +88,7 @@ export const everywhere: readonly Entry[] = [
   [/(?:r|RI|rest|rec)\s*[:=]\s*/iy, role('rest'), 0.6],
   [/r(?=\s*\d)/iy, role('rest'), 0.8],
   [words('transition', 't[12]'), role('transition'), 1],
-  [words('work'), role('work'), 1.2],
+  [words('work(?=\\s*:?\\s*\\d{1,4}(?![\\dx])(?!\\s*x))'), role('work'), 1.2],
   [before('jog(?:ging|ged)?', 'trab(?:en)?'), { is: 'soft', word: 'jog' }, 1],
   [before('walk(?:ing)?\\s+back(?:\\s+down)?'), { is: 'soft', word: 'walk', isBack: true }, 0.5],
   [before('jog(?:ging)?\\s+back(?:\\s+down)?'), { is: 'soft', word: 'jog', isBack: true }, 0.5],

@@ -13,6 +13,9 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
   const { work, out } = sequence
   if (draft.portion === 'remainder') return takeRemainder(sequence, draft)
   const whole = out.at(-1)
+  const isOfSum = sequence.head !== null && draft.portion !== 'middle' && !draft.isHalf
+  if (isOfSum && draft.lengths?.every(length => whole?.node !== 'block' || 'end' in length))
+    return void out.push(...nodesOf(work, draft, false))
   if (whole?.node === 'block') {
     const length = draft.lengths?.[0]
     if (!draft.target || !length || !('bare' in length) || length.bare >= whole.times) {
@@ -29,7 +32,6 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
     return
   }
   const holder = out.findLast(node => node.node === 'step' && !node.list) as StepNode | undefined
-  if (draft.lengths && sequence.head && draft.portion !== 'middle') return void out.push(...nodesOf(work, draft, false))
   const isAlone = (!holder || sequence.hasNoWhole) && draft.lengths?.every(length => 'end' in length)
   if (isAlone) {
     sequence.hasNoWhole = true

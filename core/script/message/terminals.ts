@@ -17,7 +17,7 @@ import {
 } from './beside'
 import { changeAt, countAt, everyAt, progressAt, roundsAt, spanAt, untilAt } from './counts'
 import { effortAt } from './efforts'
-import { bareAt, lengthAt, letteredAt, listAt, outOfBoundsAt, pairAt, runWalkAt } from './lengths'
+import { bareAt, lengthAt, letteredAt, listAt, outOfBoundsAt, pairAt, runWalkAt, unitAlone } from './lengths'
 import type { Entry } from './lexicon'
 import { choices, fillers, manners, talk, untils } from './kept-words'
 import { atThePool, everywhere, places } from './lexicon'
@@ -87,6 +87,7 @@ const terminals: readonly Terminal[] = [
   { read: pairAt, cost: 0.6 },
   { read: listAt, cost: 0.8 },
   { read: lengthAt, cost: 1 },
+  { read: unitAlone, cost: 0.5, when: ({ before }) => before?.is === 'portion' },
   { read: bareAt, cost: 2 },
   { read: outOfBoundsAt, cost: 2 },
   { read: poolAt, cost: 0.3 },

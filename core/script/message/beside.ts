@@ -108,6 +108,14 @@ export function ownTimeAt(scanner: Scanner): Meaning | null {
   return seconds === null ? null : { is: 'clock', clock: { easiest: seconds, hardest: seconds, isOwn: true } }
 }
 
+/** `5 x 1 km, 4:10s`: times in the plural are what each is done in. */
+export function timesAt(scanner: Scanner): Meaning | null {
+  const match = take(scanner, /(\d{1,2}:[0-5]\d)(?:\s*-\s*(\d{1,2}:[0-5]\d))?\s?'?s(?![a-z])/iy)
+  if (!match) return null
+  const times = [parseClock(match[1]!)!, parseClock(match[2] ?? match[1]!)!]
+  return { is: 'clock', clock: { easiest: Math.max(...times), hardest: Math.min(...times), isOwn: false } }
+}
+
 /** `gel at 45 min then every 30 min`, `drink every 20 min`: told on the way, and no step. */
 export function promptAt(scanner: Scanner): Meaning | null {
   const word = take(scanner, /(gels?|drink|eat|fuel|sip|bar|carbs)(?:\s+(at|from|every))(?=\s+\d)/iy)

@@ -146,7 +146,7 @@ function takeOnOff(into: Collector, token: Token & { is: 'on-off' }, reading: Re
   const open = into.open()
   into.join(token)
   if (token.which === 'off' && open && open.role === undefined) Object.assign(open, { role: 'recovery', isOff: true })
-  if (token.which === 'on' && isHalfSaid(reading, token)) into.clause.fault ??= { code: 'half-said' }
+  if (token.which === 'on' && into.clause.parts.length > 0 && isHalfSaid(reading, token)) into.clause.fault ??= { code: 'half-said' }
 }
 
 type Taker<Is extends Token['is']> = (into: Collector, token: Extract<Token, { is: Is }>, reading: Reading) => void

@@ -6,7 +6,8 @@ import type { Scanner } from '../token/scanner'
 import { take } from '../token/scanner'
 import type { Meaning } from './token'
 
-const countBefore = /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|cycles?)(?![a-z])(?:\s+(of|through)(?![a-z]))?/iy
+const countBefore =
+  /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|repetitions?|cycles?|by(?=\s+\d))(?![a-z])(?:\s+(of|through)(?![a-z]))?/iy
 /** `3 blocks of 10 min`. */
 const blocksOf =
   /(\d{1,3})(?:\s*-\s*(\d{1,3}))?\s+(?:blocks?|bouts?|pieces?|sections?|segments?|series|lots|laps?|efforts?|intervals?)\s+(of)(?=\s+\d)/iy
@@ -21,7 +22,7 @@ const nounCount = patternOf('iy', [
 ])
 const wordCount = /(?:do\s+(?:this|that|it)\s+)?(once|twice|thrice)(?:\s+through)?(?![a-z])/iy
 const wordCounts: Record<string, number> = { once: 1, twice: 2, thrice: 3 }
-const strideCount = /(\d{1,2})(?:\s*-\s*(\d{1,2}))?\s+(?=(?:strides?|accelerations?)(?![a-z]))/iy
+const strideCount = /(\d{1,2})(?:\s*-\s*(\d{1,2}))?\s+(?=(?:strides?|accelerations?|lignes\s+droites)(?![a-z]))/iy
 
 const spokenCounts = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 const spokenCount = new RegExp(`(${spokenCounts.join('|')})\\s+(?=\\d)`, 'iy')

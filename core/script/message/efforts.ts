@@ -99,7 +99,7 @@ function namedTarget(scanner: Scanner, isAfterAt: boolean): EffortTarget | null 
 }
 
 const percent = patternOf('iuy', [
-  String.raw`(\d{2,3}(?:\.\d+)?)(?:\s*(?:->?|to)\s*(\d{2,3}(?:\.\d+)?))?\s*%\s*(?:of\s+)?(ftp|cp|max\s*(?:hr|heart\s*rate)`,
+  String.raw`(\d{2,3}(?:\.\d+)?)(?:\s*%?\s*(?:->?|to)\s*(\d{2,3}(?:\.\d+)?))?\s*%\s*(?:of\s+)?(ftp|cp|max\s*(?:hr|heart\s*rate)`,
   String.raw`|hr\s*max|lthr|hrr|css?)?(?![\p{L}\d])(\s*ramp)?`,
 ])
 
@@ -109,7 +109,7 @@ function percentTarget(scanner: Scanner, isAfterAt: boolean): Target | null {
     notice(scanner, from, 'note', 'percent-of', '100 percent of critical power')
     return { of: 'power', unit: '%CP', easiest: 100, hardest: 100 }
   }
-  const isRamp = take(scanner, /ramp(?:ing)?\s+(?:from\s+)?(?=\d)/iy) !== null
+  const isRamp = take(scanner, /(?:(?:ramp|build|progress|increas)(?:e|ing)?\s+(?:from\s+)?(?=\d)|from\s+(?=\d+\s*%?\s*to\b))/iy) !== null
   const match = take(scanner, percent)
   if (!match) return null
   const of = (match[3] ?? '').toLowerCase().replace(/\s/g, '')

@@ -24,9 +24,16 @@ function isShortPause(sequence: Sequence, clause: Clause, draft: Draft, last: Bl
   const [node] = nodesOf(sequence.work, draft, true, onlyStep(last) ?? undefined)
   const recovery = asRecovery(node!)
   askEveryRound(sequence.work, last, recovery, true)
-  last.nodes.push(recovery)
-  last.hasBetween = true
+  const reps = repsOf(last)
+  reps.nodes.push(recovery)
+  reps.hasBetween = true
   return true
+}
+
+/** `2 x 3 x 1000`: the innermost of repeats that stand one in the other without brackets. */
+function repsOf(outer: BlockNode): BlockNode {
+  const [only] = outer.nodes
+  return outer.nodes.length === 1 && only?.node === 'block' && !outer.isGroup ? repsOf(only) : outer
 }
 
 /** What follows a repeat without a sign between, or behind a slash: the other half of its rounds. */
@@ -41,6 +48,11 @@ export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last
   const isByClock = worker?.step.end.on === 'send-off'
   const isSigned = clause.mark === '/' || (clause.mark === '-' && isEasier)
   const isBehindSlash = context.isFirst && isSigned && !isByClock && (isPlain || isTargetOfWork || isEasier)
+  const [inner] = last.nodes
+  if (isPlain && context.isFirst && clause.mark === '/' && last.nodes.length === 1 && inner?.node === 'block' && inner.hasBetween) {
+    putBetween(sequence, nodesOf(sequence.work, draft, true), 'sets')
+    return true
+  }
   if (isTimeOfNext(draft, high)) {
     sequence.work.fault ??= { code: 'rounds' }
     return true

@@ -86,6 +86,9 @@ function isPutBefore(sequence: Sequence, clause: Clause, draft: Draft, context: 
   return last?.node === 'block' && isInRound(sequence, clause, draft, last, context)
 }
 
+/** `strides 6 x 100 m`: said before their count. */
+const isStrideAhead = (draft: Draft, { next }: StepContext) => draft.isStride === true && !draft.lengths && next?.part === 'count'
+
 export function readStep(
   sequence: Sequence,
   clause: Clause,
@@ -104,6 +107,12 @@ export function readStep(
     return
   }
   if (isMannerOfPause(draft, last, context)) return
+  if (isStrideAhead(draft, context)) return void (sequence.strides = draft)
+  if (sequence.strides) {
+    draft.isStride = true
+    draft.tokens.push(...sequence.strides.tokens)
+    sequence.strides = null
+  }
   if (!isCounted && isPauseAtTheWall(sequence, draft, last, context)) return
   if (draft.portion) return takePortion(sequence, draft)
   if (!isCounted && context.isWith && isWithin(draft, last)) return askPortion(sequence, draft, last)

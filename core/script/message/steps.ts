@@ -28,7 +28,7 @@ function endOf(work: Work, length: Length, draft: Draft, isPause: boolean, befor
 /** Everything of a draft but its length, as a step. */
 export function stepOf(work: Work, draft: Draft, end: End, doubt: Step['doubt']): Step {
   const isMoving = draft.role === 'rest' && draft.soft !== undefined && draft.soft !== 'easy'
-  const role = isMoving ? 'recovery' : (draft.role ?? 'work')
+  const role = isMoving || (draft.role === 'rest' && end.on === 'distance') ? 'recovery' : (draft.role ?? 'work')
   const step: Step = { kind: 'step', role, end }
   if (draft.target) step.target = draft.target
   if (draft.also) step.also = draft.also

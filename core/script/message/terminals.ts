@@ -13,6 +13,7 @@ import {
   sendOffAt,
   swimAt,
   targetAt,
+  timesAt,
   tempoAt,
 } from './beside'
 import { changeAt, countAt, everyAt, progressAt, roundsAt, spanAt, untilAt } from './counts'
@@ -76,6 +77,7 @@ const terminals: readonly Terminal[] = [
   { read: clockRange, cost: 0.5, when: ({ before }) => before?.is === 'length' },
   { read: bracketedClock, cost: 0.9, when: place => place.isBracketed },
   { read: ownTimeAt, cost: 0.4 },
+  { read: timesAt, cost: 0.4, when: ({ setting }) => setting.sport !== 'ride' },
   { read: promptAt, cost: 0.2 },
   { read: fault(/-(?=\d)/y, () => ({ is: 'fault', fault: { code: 'not-positive' } })), cost: 0, when: place => place.isFirst },
   { read: spanAt, cost: 0.6 },

@@ -58,6 +58,8 @@ export interface Sequence {
   headFrom: number
   /** How hard the rest of the line is, said in front of it. */
   aim: Draft | null
+  /** Strides whose count and length still come. */
+  strides: Draft | null
   /** Portions were said of no whole: each is a step. */
   hasNoWhole?: true
   /** Where the steps began that go on in turn. */
@@ -81,6 +83,7 @@ export const newSequence = (work: Work, isInside: boolean): Sequence => ({
   head: null,
   headFrom: 0,
   aim: null,
+  strides: null,
   turnsFrom: null,
   every: null,
 })

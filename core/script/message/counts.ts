@@ -6,8 +6,10 @@ import type { Scanner } from '../token/scanner'
 import { take } from '../token/scanner'
 import type { Meaning } from './token'
 
-const countBefore =
-  /(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|repetitions?|cycles?|by(?=\s+\d))(?![a-z])(?:\s+(of|through)(?![a-z]))?/iy
+const countBefore = patternOf('iy', [
+  String.raw`(\d{1,4})(?:\s*-\s*(\d{1,3}))?\s*(?:x|\*|times|rounds?|sets?|reps?|repetitions?|cycles?|by(?=\s+\d))(?![a-z])`,
+  String.raw`(?:\s+(of|through)(?![a-z]))?`,
+])
 /** `3 blocks of 10 min`. */
 const blocksOf =
   /(\d{1,3})(?:\s*-\s*(\d{1,3}))?\s+(?:blocks?|bouts?|pieces?|sections?|segments?|series|lots|laps?|efforts?|intervals?)\s+(of)(?=\s+\d)/iy

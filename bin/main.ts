@@ -14,6 +14,7 @@ const commands: Readonly<Record<string, () => Promise<{ run: Command }>>> = {
   reckon: () => import('./commands/reckon'),
   numbers: () => import('./commands/numbers'),
   nudges: () => import('./commands/nudges'),
+  forecast: () => import('./commands/forecast'),
   fit: () => import('./commands/fit'),
   rehearse: () => import('./commands/rehearse'),
   score: () => import('./commands/score'),

@@ -1,7 +1,9 @@
 import type { Standpoint } from '../core/athlete/standpoint'
 import { derivedNumbers } from '../core/athlete/numbers'
 import type { DerivedNumber } from '../core/athlete/numbers'
-import { nudgePicture } from '../core/forecast/forecast'
+import { forecastOf, nudgePicture } from '../core/forecast/forecast'
+import type { Interval } from '../core/reckon/interval'
+import { roundInterval } from '../core/reckon/interval'
 import type { Session } from '../core/session/document'
 import type { WatchProfile } from '../core/wrist/program/profile'
 
@@ -30,4 +32,25 @@ export function numbersOf(standpoint: Standpoint) {
 export function nudgesOf(session: Session, standpoint: Standpoint, watch: WatchProfile, seed: number, runs: number) {
   const { forecast, quiet } = nudgePicture(session, standpoint, watch, { seed, runs })
   return { perStep: forecast.perStep, total: forecast.total, quietBand: quiet.main }
+}
+
+const decimals = (value: number, count: number) => Number(value.toFixed(count))
+const nothing: Interval = { low: null, likely: null, high: null }
+
+/** What a session does, as the command line gives it. */
+export function forecastFor(session: Session, standpoint: Standpoint) {
+  const { used, heart, reserveLeast, load, leftOut, proposals, missing, message } = forecastOf(session, standpoint)
+  const peak = heart && roundInterval({ low: heart.highest.low, likely: heart.highest.bpm, high: heart.highest.high }, 0)
+  return {
+    level: used?.level ?? null,
+    used: used ? roundInterval(used.used, 3) : nothing,
+    effort: used ? roundInterval(used.effort, 1) : nothing,
+    heart: peak && { peak },
+    reserveLeast: reserveLeast === null ? null : decimals(reserveLeast, 3),
+    load: { sessionEffort: roundInterval(load.sessionEffort, 0), heartRateImpulse: roundInterval(load.heartRateImpulse, 0) },
+    leftOut,
+    proposals: proposals.map(({ kind, value, unit, level, used: share }) => ({ kind, value, unit, level, used: decimals(share, 3) })),
+    missing: missing.map(({ code }) => code),
+    message,
+  }
 }

@@ -12,6 +12,7 @@ agonis convert IN OUT [--as session|recording] [--sport S] [--size arm-band|inde
 agonis reckon F [--athlete A] [--watch W] [--school quiet|lean-fast|even|percent] [--on DATE]
 agonis numbers A [--on DATE]
 agonis nudges F --athlete A --watch W [--seed n] [--runs n]
+agonis forecast F --athlete A [--on DATE]
 agonis fit F --watch W [--athlete A] [--choices C]
 agonis rehearse F --athlete A --watch W --seed n [--presses P] [--faults M] [--from PATH[@ROUND]]
 agonis score F REC [--athlete A] [--watch W]

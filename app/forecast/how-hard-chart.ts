@@ -1,5 +1,6 @@
 import type { HeartCourse } from '~~/core/forecast/heart-response'
-import type { ReserveCourse } from '~~/core/forecast/reserve'
+import { levelBounds } from '~~/core/forecast/level'
+import type { UsedCourse } from '~~/core/forecast/share-used'
 import { formatTime } from '~~/core/quantity/time'
 import { smallChart } from '~/theme/small-chart'
 
@@ -27,13 +28,20 @@ function markedPoint(at: readonly [number, number], words: string, last: number)
 
 const endLabel = () => ({ ...smallChart().text, position: 'end' as const, distance: 4 })
 
-function reserveSeries({ points, least }: ReserveCourse, last: number) {
+/** Where each level begins, from easy to race. */
+const boundWords = levelBounds.map(([, below], index) => [below, ['steady', 'hard', 'race', 'beyond'][index]!] as const)
+
+/** At most so much is shown: what is far beyond needs no scale. */
+const mostShown = 1.6
+
+function usedSeries({ points, most }: UsedCourse, last: number) {
   const { tokens } = smallChart()
   const label = endLabel()
+  const top = topOf(most.used)
   return {
-    name: 'reserve',
+    name: 'share used',
     type: 'line' as const,
-    data: points.map(point => [point.t, point.share]),
+    data: points.map(point => [point.t, Math.min(point.used, mostShown)]),
     showSymbol: false,
     lineStyle: { color: tokens.slip, width: 1.6 },
     itemStyle: { color: tokens.slip },
@@ -42,14 +50,14 @@ function reserveSeries({ points, least }: ReserveCourse, last: number) {
       symbol: 'none',
       lineStyle: { color: tokens.rule, type: 'solid' as const },
       label,
-      data: [
-        { yAxis: 1, label: { ...label, formatter: 'full' } },
-        { yAxis: 0, label: { ...label, formatter: 'empty' } },
-      ],
+      data: boundWords.filter(([at]) => at <= top).map(([at, words]) => ({ yAxis: at, label: { ...label, formatter: words } })),
     },
-    markPoint: markedPoint([least.t, least.share], least.share < 0 ? 'beyond' : percent(least.share), last),
+    markPoint: markedPoint([most.t, Math.min(most.used, mostShown)], percent(most.used), last),
   }
 }
+
+/** The bound above the most that is used, so that there is always one to look up to. */
+const topOf = (used: number) => levelBounds.find(([, below]) => used < below)?.[1] ?? mostShown
 
 function heartSeries({ points, highest, crossed }: HeartCourse, last: number, axis: number) {
   const { tokens } = smallChart()
@@ -78,16 +86,16 @@ function heartSeries({ points, highest, crossed }: HeartCourse, last: number, ax
 }
 
 const sayPoint = (item: { value: [number, number]; seriesName: string }) =>
-  item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} left`
+  item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} used`
 
-/** Reserve and heart rate through a session, one above the other, each only where it is known. */
-export function howHardChart(reserve: ReserveCourse | null, heart: HeartCourse | null) {
+/** Share used and heart rate through a session, one above the other, each only where it is known. */
+export function howHardChart(used: UsedCourse | null, heart: HeartCourse | null) {
   const { base, tooltip } = smallChart()
-  const last = (reserve?.points ?? heart?.points ?? []).at(-1)?.t ?? 1
-  const heartAt = reserve ? 1 : 0
+  const last = (used?.points ?? heart?.points ?? []).at(-1)?.t ?? 1
+  const heartAt = used ? 1 : 0
   const grids = [
-    ...(reserve ? [{ left: 4, right: 44, top: 8, height: 78 }] : []),
-    ...(heart ? [{ left: 4, right: 44, top: reserve ? 104 : 8, height: 58 }] : []),
+    ...(used ? [{ left: 4, right: 50, top: 8, height: 78 }] : []),
+    ...(heart ? [{ left: 4, right: 50, top: used ? 104 : 8, height: 58 }] : []),
   ]
   const axis = { type: 'value' as const, show: false }
   return {
@@ -103,9 +111,9 @@ export function howHardChart(reserve: ReserveCourse | null, heart: HeartCourse |
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     xAxis: grids.map((_, index) => ({ ...axis, min: 0, max: last, gridIndex: index })),
     yAxis: [
-      ...(reserve ? [{ ...axis, gridIndex: 0, min: Math.min(0, reserve.least.share), max: 1 }] : []),
+      ...(used ? [{ ...axis, gridIndex: 0, min: 0, max: topOf(used.most.used) }] : []),
       ...(heart ? [{ ...axis, gridIndex: heartAt, scale: true }] : []),
     ],
-    series: [...(reserve ? [reserveSeries(reserve, last)] : []), ...(heart ? [heartSeries(heart, last, heartAt)] : [])],
+    series: [...(used ? [usedSeries(used, last)] : []), ...(heart ? [heartSeries(heart, last, heartAt)] : [])],
   }
 }

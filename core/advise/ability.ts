@@ -1,7 +1,6 @@
 import { sports } from '../session/sports'
 import type { Standpoint } from '../athlete/standpoint'
-import { raceLawOf } from '../athlete/named-effort'
-import { metresFor } from '../athlete/power-law'
+import { abilityOf } from '../athlete/ability'
 import { steadinessOf } from '../athlete/steadiness'
 import { smoothedSd } from '../nudge/steadiness'
 import { itemAt, sportAt } from '../session/item-path'
@@ -16,12 +15,8 @@ import type { UnkeyedSuggestion } from './suggestion'
 
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
 export function shownFor(standpoint: Standpoint, sport: Sport, seconds: number): number | null {
-  if (sport === 'ride') {
-    const { criticalPower, wPrime } = standpoint.athlete.ride ?? {}
-    return criticalPower === undefined || seconds < 60 ? null : criticalPower + (wPrime ?? 0) / seconds
-  }
-  const law = raceLawOf(standpoint, sport)
-  return law === null || seconds < 60 ? null : metresFor(law, seconds) / seconds
+  const ability = seconds < 60 ? null : abilityOf(standpoint, sport)
+  return ability && (sport === 'ride' || ability.marks.length > 0) ? ability.intensityFor(seconds) : null
 }
 
 /** More than shown by this share is worth a remark: races are run by feel, and a day can be better than the last. */

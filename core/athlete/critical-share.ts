@@ -1,6 +1,7 @@
 import { sports } from '../session/sports'
 import type { Sport, Step } from '../session/document'
-import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
+import { criticalPowerFor, criticalSpeedFor } from './ability'
+import { heartOf } from './athlete'
 import { defaultBike, powerAtSpeed } from './cycling'
 import { flatSpeedOf, slopeOf } from './grade'
 import type { Standpoint } from './standpoint'
@@ -35,8 +36,8 @@ interface Critical {
 }
 
 export const criticalOf = (standpoint: Standpoint, sport: Sport): Critical => ({
-  speed: criticalSpeedOf(standpoint.athlete, sport),
-  power: criticalPowerOf(standpoint.athlete, sport),
+  speed: criticalSpeedFor(standpoint, sport),
+  power: criticalPowerFor(standpoint, sport),
 })
 
 /** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */

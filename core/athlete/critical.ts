@@ -29,12 +29,13 @@ export const isCriticalTrial = (seconds: number) => seconds >= usable.least && s
  * Critical power (speed) and the reserve above it, from two or more all-out efforts: the line of work (distance) on time.
  *
  * @param trials seconds and joules or metres; those outside 2-20 min are left out, over 15 min are taken and said
+ * @param isAnyLength takes trials of any length, as 200 m and 400 m in a pool are
  * @returns what is missing with fewer than two lengths, or where the line gives no critical or no reserve above zero
  * @source Monod & Scherrer (1965); Moritani et al. (1981); Jones & Vanhatalo, Sports Med 47 (2017)
  * @example fitCritical([{ seconds: 180, amount: 60000 }, { seconds: 720, amount: 180000 }]) // 222.2 W and 20 kJ
  */
-export function fitCritical(trials: readonly Trial[]): CriticalReading {
-  const used = trials.filter(trial => isCriticalTrial(trial.seconds) && trial.amount > 0)
+export function fitCritical(trials: readonly Trial[], isAnyLength = false): CriticalReading {
+  const used = trials.filter(trial => (isAnyLength || isCriticalTrial(trial.seconds)) && trial.amount > 0)
   const n = used.length
   const meanT = used.reduce((sum, trial) => sum + trial.seconds, 0) / n
   const meanA = used.reduce((sum, trial) => sum + trial.amount, 0) / n

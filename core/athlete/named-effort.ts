@@ -4,7 +4,8 @@ import type { Missing } from '../words/missing'
 import type { EffortName, Sport } from '../session/document'
 import type { Standpoint } from './standpoint'
 import { oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
-import { fitPowerLaw, metresFor, secondsFor } from './power-law'
+import { abilityOf, intensityOver } from './ability'
+import { fitPowerLaw } from './power-law'
 import type { PowerLaw } from './power-law'
 
 export const raceMetres: Partial<Record<EffortName, number>> = {
@@ -60,21 +61,15 @@ export function raceSpeedsOf(standpoint: Standpoint, sport: Sport): RaceSpeeds |
   const capacity = sport === 'run' && standpoint.athlete.schools?.racePrediction === 'oxygen' ? oxygenCapacityOf(standpoint) : null
   if (capacity !== null)
     return { over: metres => metres / secondsAtCapacity(capacity, metres), lasting: seconds => speedAtCapacity(capacity, seconds) }
-  const law = sport === 'ride' ? null : raceLawOf(standpoint, sport)
-  return law && { over: metres => metres / secondsFor(law, metres), lasting: seconds => metresFor(law, seconds) / seconds }
+  const ability = sport === 'ride' ? null : abilityOf(standpoint, sport)
+  if (!ability || ability.marks.length === 0) return null
+  return { over: metres => intensityOver(ability, metres), lasting: seconds => ability.intensityFor(seconds) }
 }
 
 function criticalOf(standpoint: Standpoint, sport: Sport): EffortReading {
-  if (sport === 'ride') {
-    const power = standpoint.athlete.ride?.criticalPower
-    return power === undefined
-      ? { ok: false, missing: { code: 'critical-power', sport } }
-      : { ok: true, of: 'power', easiest: power, hardest: power }
-  }
-  const speed = standpoint.athlete[sport]?.criticalSpeed
-  return speed === undefined
-    ? { ok: false, missing: { code: 'critical-speed', sport } }
-    : { ok: true, of: 'pace', easiest: speed, hardest: speed }
+  const ability = abilityOf(standpoint, sport)
+  if (!ability) return { ok: false, missing: { code: sport === 'ride' ? 'critical-power' : 'critical-speed', sport } }
+  return { ok: true, of: sport === 'ride' ? 'power' : 'pace', easiest: ability.critical, hardest: ability.critical }
 }
 
 function shareOfCritical(standpoint: Standpoint, sport: Sport, share: number): EffortReading {

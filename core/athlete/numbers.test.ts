@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Athlete } from './athlete'
+import { nobody } from './standpoint'
 import { unknownAthlete } from './athlete'
 import { criticalOfAllOut, criticalSwimSpeed, fitCritical } from './critical'
 import { flatSpeedOf, gradeCost, gradeFactor, speedOnGrade } from './grade'
@@ -177,13 +178,13 @@ describe('running on a slope (Minetti 2002)', () => {
 
 describe('zones', () => {
   it('say their method, and what is missing', () => {
-    expect(zoneBounds({ of: 'heart-rate', scheme: 3 }, ilse, 'run')).toEqual({
+    expect(zoneBounds({ of: 'heart-rate', scheme: 3 }, seenBy(ilse), 'run')).toEqual({
       ok: true,
       bounds: [167 * 0.82, 167],
       method: expect.stringContaining('82 %'),
     })
-    expect(zoneBounds({ of: 'heart-rate' }, ilse, 'run')).toMatchObject({ method: expect.stringContaining('Edwards') })
-    expect(zoneBounds({ of: 'pace' }, unknownAthlete, 'swim')).toEqual({ ok: false, missing: { code: 'critical-speed', sport: 'swim' } })
+    expect(zoneBounds({ of: 'heart-rate' }, seenBy(ilse), 'run')).toMatchObject({ method: expect.stringContaining('Edwards') })
+    expect(zoneBounds({ of: 'pace' }, nobody, 'swim')).toEqual({ ok: false, missing: { code: 'critical-speed', sport: 'swim' } })
   })
   it("of one's own rise", () => {
     expect(ownZones([120, 140, 160]).ok).toBe(true)

@@ -1,6 +1,7 @@
 import { sportNames } from '../session/sports'
 import { sayFitWeakness } from '../words/benchmarks'
 import type { EffortName, Sport } from '../session/document'
+import { abilityOf, intensityOver } from './ability'
 import type { Effort } from './athlete'
 import type { Standpoint } from './standpoint'
 import { heartOf } from './athlete'
@@ -10,7 +11,6 @@ import { ageOn, atReserve, estimatedMaximum } from './heart'
 import { isOld } from './age'
 import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
 import { secondsAtCapacity, speedAtCapacity } from './oxygen'
-import { metresFor, secondsFor } from './power-law'
 
 /** The document's field that a derived number can be taken into. */
 export type NumberField =
@@ -68,7 +68,8 @@ const youngest = (efforts: readonly { date: string }[]) =>
 function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<DerivedNumber> {
   const efforts = raceEffortsOf(standpoint, sport)
   const law = raceLawOf(standpoint, sport)
-  if (!law) return
+  const ability = abilityOf(standpoint, sport)
+  if (!law || !ability) return
   const inputs = efforts.map(effortWords)
   const common = { sport, inputs, date: youngest(efforts) }
   const clamped = law.clamped
@@ -97,7 +98,7 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
           ['1900 m', 1900],
         ] as const)
   for (const [name, metres] of distances) {
-    const seconds = secondsFor(law, metres)
+    const seconds = metres / intensityOver(ability, metres)
     yield {
       ...common,
       ...race,
@@ -111,7 +112,7 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
       yield { ...common, ...oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's', method: 'oxygen model' }
   }
   if (sport !== 'run') return
-  yield { ...common, ...race, name: 'threshold', value: metresFor(law, 3600) / 3600, unit: 'm/s', method: 'power law, held for 60 min' }
+  yield { ...common, ...race, name: 'threshold', value: ability.intensityFor(3600), unit: 'm/s', method: 'power law, held for 60 min' }
   if (capacity !== null)
     yield {
       ...common,
@@ -204,10 +205,9 @@ function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
       if (!reading.ok) continue
       const value = (reading.easiest! + reading.hardest!) / 2
       const unit = reading.of === 'power' ? ('W' as const) : ('m/s' as const)
+      const { critical } = abilityOf(standpoint, sport)!
       const measured =
-        sport === 'ride'
-          ? `critical power ${standpoint.athlete.ride!.criticalPower} W`
-          : `critical speed ${standpoint.athlete[sport]!.criticalSpeed} m/s`
+        sport === 'ride' ? `critical power ${Math.round(critical)} W` : `critical speed ${Math.round(critical * 1000) / 1000} m/s`
       yield {
         name,
         sport,

@@ -4,7 +4,8 @@ import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
 import type { Standpoint } from './standpoint'
-import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
+import { criticalPowerFor, criticalSpeedFor } from './ability'
+import { heartOf } from './athlete'
 import { resolveEffort } from './named-effort'
 import { zoneBounds } from './zones'
 import { speedOnGrade } from './grade'
@@ -76,7 +77,7 @@ function resolveBand(
     case 'm/s':
       return plain('pace', 'm/s', value => value * metresPerSecondOf[unit])
     case '%CS': {
-      const speed = criticalSpeedOf(standpoint.athlete, sport)
+      const speed = criticalSpeedFor(standpoint, sport)
       return speed === undefined ? missing({ code: 'critical-speed', sport }) : plain('pace', 'm/s', value => (speed * value) / 100)
     }
     case 'bpm':
@@ -96,7 +97,7 @@ function resolveBand(
     case 'W':
       return plain('power', 'W', value => value)
     case '%CP': {
-      const power = criticalPowerOf(standpoint.athlete, sport)
+      const power = criticalPowerFor(standpoint, sport)
       return power === undefined ? missing({ code: 'critical-power', sport }) : plain('power', 'W', value => (power * value) / 100)
     }
     case 'rpm':
@@ -109,7 +110,7 @@ function resolveBand(
 }
 
 function resolveZone(target: Pick<ZoneTarget, 'of' | 'scheme' | 'zone'>, standpoint: Standpoint, sport: Sport): PlainResolution {
-  const found = zoneBounds(target, standpoint.athlete, sport)
+  const found = zoneBounds(target, standpoint, sport)
   if (!found.ok) return missing(found.missing)
   const { bounds } = found
   const [low, high] = Array.isArray(target.zone) ? target.zone : [target.zone, target.zone]

@@ -1,7 +1,9 @@
 import type { Missing } from '../words/missing'
 import type { Sport, ZoneTarget } from '../session/document'
 import type { Athlete } from './athlete'
-import { criticalPowerOf, criticalSpeedOf, heartOf } from './athlete'
+import { criticalPowerFor, criticalSpeedFor } from './ability'
+import { heartOf } from './athlete'
+import type { Standpoint } from './standpoint'
 
 /** Shares of critical power or speed where zones begin; custom of this application, editable as own zones. */
 const criticalShares = { 3: [0.82, 1], 5: [0.65, 0.82, 0.95, 1.03] } as const
@@ -18,14 +20,15 @@ export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: 
  * @param target `scheme` 3, 5 or `own`; without one the athlete's own zones, else five
  * @source five of heart rate: Edwards (1993); three: Seiler & Kjerland (2006); of critical power and speed: own custom
  */
-export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, athlete: Athlete, sport: Sport): ZoneBounds {
+export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, standpoint: Standpoint, sport: Sport): ZoneBounds {
+  const { athlete } = standpoint
   const missing = (what: Missing): ZoneBounds => ({ ok: false, missing: what })
   const own = athlete.zones?.[sport]?.[target.of]
   if (own && (target.scheme === undefined || target.scheme === 'own')) return { ok: true, bounds: own, method: 'your own' }
   if (target.scheme === 'own') return missing({ code: 'own-zones', of: target.of, sport })
   const scheme = target.scheme ?? 5
   if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
-  const critical = target.of === 'power' ? criticalPowerOf(athlete, sport) : criticalSpeedOf(athlete, sport)
+  const critical = target.of === 'power' ? criticalPowerFor(standpoint, sport) : criticalSpeedFor(standpoint, sport)
   if (critical === undefined) return missing({ code: target.of === 'power' ? 'critical-power' : 'critical-speed', sport })
   return {
     ok: true,

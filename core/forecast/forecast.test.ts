@@ -9,12 +9,11 @@ import { reckon } from '../reckon/reckon'
 import { readScript } from '../script/reader/read-script'
 import type { Session } from '../session/document'
 import { forecastOf } from './forecast'
-import { ceilingAt, heartThrough } from './heart-response'
+import { ceilingAt, heartAfter, heartAt, heartThrough } from './heart-response'
 import type { IntensitySegment } from './intensity'
 import { effortOfShare, shareOfEffort } from '../athlete/critical-share'
 import { heartRateImpulse, impulseWeight, withLoad } from './load'
-import { balanceAfter, reserveRate, reserveThrough } from './reserve'
-import { ordinal } from './verdict'
+import { ordinal } from './proposals'
 import { nobody } from '../athlete/standpoint'
 import { seenBy } from '../../tests/support/standpoint'
 
@@ -47,63 +46,42 @@ const segment = (seconds: number, share: number, role: IntensitySegment['role'] 
   to: share,
 })
 
-describe('the reserve above critical (Skiba 2015, differential form)', () => {
-  it("is spent in a straight line above critical: W' lasts W'/(P-CP)", () => {
-    const rate = 215 / 15_000
-    expect(reserveThrough([segment(15_000 / 60, 275 / 215)], rate).least.share).toBeCloseTo(0, 9)
-    expect(reserveThrough([segment(125, 275 / 215)], rate).least.share).toBeCloseTo(0.5, 9)
-  })
-  it('comes back as an exponential below, whatever the slices', () => {
-    const rate = 215 / 15_000
-    expect(balanceAfter(0.2, 0.5, 100, rate)).toBeCloseTo(1 - 0.8 * Math.exp(-0.5 * rate * 100), 12)
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 2, noNaN: true }),
-        fc.double({ min: -1, max: 1, noNaN: true }),
-        fc.double({ min: 1, max: 3600, noNaN: true }),
-        (share, balance, seconds) => {
-          const whole = balanceAfter(balance, share, seconds, rate)
-          const halves = balanceAfter(balanceAfter(balance, share, seconds / 2, rate), share, seconds / 2, rate)
-          expect(halves).toBeCloseTo(whole, 9)
-          expect(whole).toBeLessThanOrEqual(1)
-        },
-      ),
-    )
-  })
-  it('tells when and in which step it runs out', () => {
-    const course = reserveThrough(
-      [
-        { ...segment(600, 0.6), path: '1' },
-        { ...segment(300, 275 / 215), path: '2' },
-      ],
-      215 / 15_000,
-    )
-    expect(course.empty).toMatchObject({ path: '2', t: expect.closeTo(850, 6) })
-    expect(course.least.share).toBeLessThan(0)
-  })
-  it('needs both numbers', () => {
-    expect([reserveRate(ilse, 'run'), reserveRate(ilse, 'ride'), reserveRate(ilse, 'swim'), reserveRate(unknownAthlete, 'run')]).toEqual([
-      3.6 / 150,
-      215 / 15_000,
-      null,
-      null,
-    ])
-  })
-})
-
 describe('the forecast heart rate', () => {
   it('comes within 1/e of its aim in 30 s upward and in 50 s downward', () => {
-    const up = heartThrough([segment(30, 1)], seenBy(ilse))!
-    const aim = 50 + 132 * 0.88
-    expect((aim - up.points.at(-1)!.bpm) / (aim - 62)).toBeCloseTo(Math.exp(-1), 6)
-    const down = heartThrough([segment(600, 1), segment(50, 0, 'rest')], seenBy(ilse))!
-    const before = down.points.find(point => Math.abs(point.t - 600) < 1e-6)!.bpm
-    expect((down.points.at(-1)!.bpm - 62) / (before - 62)).toBeCloseTo(Math.exp(-1), 6)
+    const heart = { rest: 50, max: 182, threshold: 167 }
+    const up = heartAfter(62, heart, 1, 0, 30)
+    expect((167 - up) / (167 - 62)).toBeCloseTo(Math.exp(-1), 6)
+    expect((heartAfter(167, heart, 0, 3600, 50) - 62) / (167 - 62)).toBeCloseTo(Math.exp(-1), 6)
   })
-  it('drifts 0.3 bpm a minute after 20 min of work, and stays below the maximum', () => {
-    const at = (minutes: number) => heartThrough([segment(minutes * 60, 0.7)], seenBy(ilse))!.points.at(-1)!.bpm
-    expect(at(60) - at(50)).toBeCloseTo(3, 1)
-    expect(heartThrough([segment(7200, 1.4)], seenBy(ilse))!.highest.bpm).toBeLessThanOrEqual(182)
+  it('is at threshold at critical, at the maximum a little above, and never outside rest and maximum', () => {
+    const heart = { rest: 50, max: 182, threshold: 167 }
+    expect([heartAt(1, heart), heartAt(1.12, heart), heartAt(3, heart), heartAt(0, heart)]).toEqual([167, 182, 182, 62])
+    expect(heartAt(1, { rest: 50, max: 182 })).toBeCloseTo(50 + 132 * 0.88, 9)
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 3, noNaN: true }), fc.double({ min: 0, max: 20_000, noNaN: true }), (share, worked) => {
+        const bpm = heartAfter(120, heart, share, worked, 600)
+        expect(bpm).toBeGreaterThanOrEqual(50)
+        expect(bpm).toBeLessThanOrEqual(182)
+      }),
+    )
+  })
+  it('drifts by 5-8 % in an hour and no further, and not at all when it is easy', () => {
+    const at = (share: number, minutes: number) => heartThrough([segment(minutes * 60, share)], seenBy(ilse))!.points.at(-1)!.bpm
+    const settled = heartAt(0.8, { rest: 50, max: 182, threshold: 167 })
+    expect(at(0.8, 70) / settled).toBeGreaterThan(1.05)
+    expect(at(0.8, 240) / settled).toBeLessThan(1.08)
+    expect(at(0.8, 240) - at(0.8, 120)).toBeLessThan(1)
+    expect(at(0.5, 120)).toBeCloseTo(heartAt(0.5, { rest: 50, max: 182, threshold: 167 }), 3)
+  })
+  it('of a step that aims at a heart rate is that one', () => {
+    const { heart } = forecastOf(session('sport run\n\n2:00:00 @ 140-150 bpm\n'), seenBy(ilse))
+    expect(heart!.highest.bpm).toBeCloseTo(145, 1)
+  })
+  it("of several sports stays within each sport's maximum", () => {
+    const both = session('sport multi\n\nleg ride\n  20:00 @ 115 %CP\nleg swim\n  400 m @ 1:30 /100m\n')
+    const { heart } = forecastOf(both, seenBy({ ...ilse, heart: { ...ilse.heart, bySport: { swim: { max: 170 } } } }))
+    expect(heart!.points.at(-1)!.bpm).toBeLessThanOrEqual(170)
+    expect(heart!.highest).toMatchObject({ path: '1.1', high: 182 })
   })
   it('finds the lowest ceiling around a step, and where it is crossed', () => {
     const capped = session('sport run\nceiling 172 bpm\n\n2 times, ceiling 165 bpm\n  9:00 @ 10k effort\n  recovery 1:00\n')
@@ -167,70 +145,75 @@ describe('perceived effort', () => {
   })
 })
 
-describe('the verdict', () => {
-  const beyond = session(
-    'sport run\n\nwarm-up 15:00\n12 times, drop last recovery\n  300 m @ 3:50 /km\n  recovery 100 m\ncool-down 10:00\n',
+describe('how hard a session is', () => {
+  const repeats = session(
+    'sport ride\n\nwarm-up 15:00\n10 times, drop last recovery\n  2:00 @ 130-135 %CP\n  recovery 1:00\ncool-down 10:00\n',
   )
-  const byTime = session(
-    'sport ride\n\nwarm-up 15:00\n6 times, drop last recovery\n  2:00 @ 125-130 %CP\n  recovery 1:00\ncool-down 10:00\n',
-  )
+  const paces = session('sport run\n\nwarm-up 15:00\n16 times, drop last recovery\n  1 km @ 4:25 /km\n  recovery 1:00\ncool-down 10:00\n')
 
-  it('names the step that is too much, in its round', () => {
-    const { verdict, reserve } = forecastOf(beyond, seenBy(ilse))
-    expect(verdict!.reach).toBe('beyond')
-    expect(verdict!.message).toContain(`the ${ordinal(reserve!.empty!.round[0]!)} 300 m`)
-    expect(reserve!.empty!.path).toBe('2.1')
+  it('names the level, its reason and the step after which most is used', () => {
+    const { used, message } = forecastOf(paces, seenBy(ilse))
+    expect(used!.level).toBe('beyond')
+    expect(message).toContain('the 16th 1 km')
+    expect(used!.course.most.path).toBe('2.1')
+  })
+  it('is calm where nothing is hard', () => {
+    const { used, message, proposals } = forecastOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse))
+    expect([used!.level, proposals]).toEqual(['easy', []])
+    expect(message).toMatch(/^Easy: about \d+ % of what a race would take\.$/)
   })
   it.each([
-    ['paces', beyond, 's/km slower'],
-    ['shares', byTime, '% easier'],
-  ])('proposes what is reckoned: taken, each brings the session within reach (%s)', (_, document, label) => {
-    const { verdict } = forecastOf(document, seenBy(ilse))
-    expect(verdict!.proposals.map(proposal => proposal.label).join()).toContain(label)
-    const words = verdict!.proposals.flatMap(proposal => proposal.edits.map(edit => ('words' in edit ? edit.words : '')))
-    expect(words.join(' ')).not.toMatch(/\d\.\d/)
-    for (const { edits, leaves } of verdict!.proposals) {
+    ['paces', paces, 's/km slower'],
+    ['shares', repeats, '% easier'],
+  ])('proposes what is reckoned: taken, each brings the level down (%s)', (_, document, label) => {
+    const { used, proposals } = forecastOf(document, seenBy(ilse))
+    expect(proposals.map(proposal => proposal.label).join()).toContain(label)
+    for (const { edits, used: after, level } of proposals) {
       let eased = document
       for (const edit of edits) {
-        const result = apply(eased, edit, nobody)
+        const result = apply(eased, edit, seenBy(ilse))
         if (!result.ok) throw new Error(sayRefusal(result.refusal))
         eased = result.session
       }
-      const after = forecastOf(eased, seenBy(ilse))
-      expect(after.reserve!.least.share).toBeGreaterThanOrEqual(0.1)
-      expect(after.reserve!.least.share).toBeCloseTo(leaves, 9)
+      const again = forecastOf(eased, seenBy(ilse))
+      expect(again.used!.used.likely).toBeCloseTo(after, 9)
+      expect(again.used!.level).toBe(level)
+      expect(level).not.toBe(used!.level)
     }
   })
-  it('proposes the least that is enough: a step less is not', () => {
-    const { verdict } = forecastOf(byTime, seenBy(ilse))
-    const rest = verdict!.proposals.find(proposal => proposal.label.startsWith('rest'))!
-    const edit = rest.edits[0] as { words: string; at: string; do: 'end' }
-    const seconds = Number(edit.words.split(':')[0]) * 60 + Number(edit.words.split(':')[1])
-    const less = apply(
-      byTime,
-      { ...edit, words: `${Math.floor((seconds - 15) / 60)}:${String((seconds - 15) % 60).padStart(2, '0')}` },
-      nobody,
-    )
-    expect(less.ok && forecastOf(less.session, seenBy(ilse)).reserve!.least.share).toBeLessThan(0.1)
+  it('proposes the least that is enough: a second less is not', () => {
+    const slower = forecastOf(paces, seenBy(ilse)).proposals.find(proposal => proposal.kind === 'slower')!
+    const less = apply(paces, { do: 'target', at: '2.1', words: `4:${25 + slower.value! - 1} /km` }, seenBy(ilse))
+    expect(less.ok && forecastOf(less.session, seenBy(ilse)).used!.level).toBe('beyond')
   })
-  it('is calm where nothing goes above critical, and says the number it needs where something does', () => {
-    expect(forecastOf(session('sport run\n\n45:00 @ easy effort\n'), seenBy(ilse)).verdict).toMatchObject({ reach: 'easy', proposals: [] })
-    const bare = forecastOf(byTime, seenBy({ ...ilse, ride: { criticalPower: 215 } }))
-    expect([bare.verdict, bare.missing]).toEqual([null, [{ code: 'reserve', sport: 'ride' }]])
-    expect(forecastOf(byTime, seenBy({ ...ilse, ride: {} })).verdict).toBeNull()
+  it('leaves out what it cannot tell, says so, and puts no upper end to it', () => {
+    const open = forecastOf(session('sport run\n\n30:00\n3 km @ 10k effort\n'), seenBy(ilse))
+    expect(open.leftOut).toEqual([{ path: '1', code: 'no-target' }])
+    expect([open.used!.used.high, open.used!.used.likely! > 0]).toEqual([null, true])
+    const unknown = forecastOf(repeats, seenBy({ ...ilse, ride: {} }))
+    expect([unknown.used, unknown.message, unknown.missing[0]]).toEqual([null, '', { code: 'critical-power', sport: 'ride' }])
+  })
+  it("takes a max effort as the most for the step's own length", () => {
+    const all = (row: string) => forecastOf(session(`sport run\n\n${row}\n`), seenBy(ilse)).used!.used.likely
+    expect(all('3 km @ max effort')).toBeCloseTo(1, 2)
+    expect(all('20:00 @ max effort')).toBeCloseTo(1, 2)
   })
   it('counts in words', () =>
     expect([1, 4, 12, 13, 21, 111, 123].map(ordinal)).toEqual(['first', 'fourth', 'twelfth', '13th', '21st', '111th', '123rd']))
 
-  it('brings no NaN and no infinity for any session and any athlete', () => {
+  it('brings no NaN, no infinity and no range that is the wrong way round for any session and any athlete', () => {
     const athletes = fc.constantFrom(ilse, unknownAthlete, { ...ilse, heart: {} }, { ...ilse, run: {} }, { ...ilse, efforts: [], swim: {} })
     fc.assert(
       fc.property(arbitrarySession, athletes, (document, athlete) => {
-        const told = JSON.stringify(forecastOf(document, seenBy(athlete)), (_, value: unknown) => {
+        const forecast = forecastOf(document, seenBy(athlete))
+        JSON.stringify(forecast, (_, value: unknown) => {
           if (typeof value === 'number' && !Number.isFinite(value)) throw new Error('not a finite number')
           return value
         })
-        expect(told).not.toContain('NaN')
+        const { low, likely, high } = forecast.used?.used ?? { low: 0, likely: 0, high: 0 }
+        expect(low).toBeGreaterThanOrEqual(0)
+        expect(low!).toBeLessThanOrEqual(likely! + 1e-9)
+        expect(high ?? likely!).toBeGreaterThanOrEqual(likely! - 1e-9)
       }),
       { numRuns: 300 },
     )

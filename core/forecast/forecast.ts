@@ -1,13 +1,18 @@
 import { metresOfEnd } from '../session/ends'
 import type { Missing } from '../words/missing'
+import { sayAbility, sayLeftOut, sayLevel } from '../words/forecast'
+import { abilityOf } from '../athlete/ability'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt, sportAt } from '../session/item-path'
+import type { ReckonedStep } from '../reckon/reckon'
 import { reckon } from '../reckon/reckon'
 import type { Session } from '../session/document'
 import { ceilingAt, heartThrough } from './heart-response'
 import type { HeartCourse } from './heart-response'
 import { courseOf } from './intensity'
-import type { IntensitySegment } from './intensity'
+import type { Course, IntensitySegment, LeftOut } from './intensity'
+import type { UsedForecast } from './level'
+import { usedOf } from './level'
 import type { Load } from './load'
 import { loadOf } from './load'
 import type { NudgeForecast, SimulationOptions } from './nudges'
@@ -15,16 +20,17 @@ import type { Nudging } from '../nudge/nudging'
 import { finish, forecastingNudges, heldSteps } from './nudges'
 import type { QuietProposal, SchoolBand } from './quiet'
 import { compareSchools, mainStep, quietBands } from './quiet'
-import type { ReserveCourse } from './reserve'
-import { reserveMissing, reserveRate, reserveThrough } from './reserve'
-import type { Verdict } from './verdict'
-import { verdictOn } from './verdict'
+import type { Proposal } from './proposals'
+import { nameStep, proposalsFor } from './proposals'
+import { leastReserve, reserveRate } from './reserve'
+import type { UsedCourse } from './share-used'
 
 export interface ForecastStep {
   path: string
   round: number[]
   endsAt: number
-  reserve: number | null
+  /** The share used when it ends. */
+  used: number | null
   bpm: number | null
 }
 
@@ -34,60 +40,85 @@ const near = <Point extends { t: number }>(points: readonly Point[], t: number, 
   return index
 }
 
-function stepsOf(segments: readonly IntensitySegment[], reserve: ReserveCourse | null, heart: HeartCourse | null): ForecastStep[] {
-  let [t, atReserve, atHeart] = [0, 0, 0]
+function stepsOf(segments: readonly IntensitySegment[], used: UsedCourse | null, heart: HeartCourse | null): ForecastStep[] {
+  let [t, atUsed, atHeart] = [0, 0, 0]
   return segments.map(({ path, round, seconds }) => {
     t += seconds
-    if (reserve) atReserve = near(reserve.points, t, atReserve)
+    if (used) atUsed = near(used.points, t, atUsed)
     if (heart) atHeart = near(heart.points, t, atHeart)
-    return {
-      path,
-      round,
-      endsAt: t,
-      reserve: reserve ? reserve.points[atReserve]!.share : null,
-      bpm: heart ? heart.points[atHeart]!.bpm : null,
-    }
+    return { path, round, endsAt: t, used: used ? used.points[atUsed]!.used : null, bpm: heart ? heart.points[atHeart]!.bpm : null }
   })
 }
 
 /** What a session will do to the athlete who carries it out. */
 export interface SessionForecast {
   load: Load
-  /** What is left, and the heart rate, at the end of each step. */
+  /** What is used, and the heart rate, at the end of each step. */
   steps: ForecastStep[]
   heart: HeartCourse | null
-  reserve: ReserveCourse | null
-  verdict: Verdict | null
+  used: UsedForecast | null
+  /** The least that is left of W' or D', as a share of full; null where it is not known. */
+  reserveLeast: number | null
+  /** How hard it is in a sentence; empty where it cannot be told. */
+  message: string
+  proposals: Proposal[]
+  leftOut: LeftOut[]
   /** The numbers of the athlete without which something above is not known. */
   missing: Missing[]
   /** What is rough about it, in words. */
   notes: string[]
 }
 
+/** Why there is no share used: the sport of the session in which nothing tells what the athlete can do. */
+function abilityMissing(segments: readonly IntensitySegment[], standpoint: Standpoint): Missing[] {
+  const sport = segments.find(segment => abilityOf(standpoint, segment.sport) === null)?.sport
+  return sport === undefined ? [] : [sport === 'ride' ? { code: 'critical-power', sport } : { code: 'race', sport }]
+}
+
+/** What stands beside the sentence, so that nobody takes it for more than it is. */
+function notesOn({ segments, leftOut }: Course, flat: readonly ReckonedStep[], standpoint: Standpoint): string[] {
+  const abilities = [...new Set(segments.map(({ sport }) => sport))].flatMap(sport => abilityOf(standpoint, sport) ?? [])
+  const codes = [...new Set(leftOut.map(({ code }) => code))]
+  return [
+    ...codes.map(code => sayLeftOut(leftOut.filter(one => one.code === code).length, code)),
+    ...abilities.flatMap(ability => sayAbility(ability)),
+    ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
+    ...(segments.some(({ sport }) => sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
+  ]
+}
+
+const heartCourse = ({ segments }: Course, session: Session, standpoint: Standpoint) =>
+  heartThrough(segments, standpoint, path => ceilingAt(session, path, standpoint))
+
 /**
- * Load, heart rate, reserve and verdict of a session for an athlete.
+ * What a session will do: the share used of what the athlete has shown, heart rate, load, and what would make it easier.
  */
 export function forecastOf(session: Session, standpoint: Standpoint): SessionForecast {
   const { flat } = reckon(session, standpoint)
   const course = courseOf(session, flat, standpoint)
-  const load = loadOf(course, standpoint)
-  if (!course.ok) return { load, steps: [], heart: null, reserve: null, verdict: null, missing: [course.missing], notes: [] }
-  const { segments, guessed } = course
-  const missing: Missing[] = []
-  const heart = heartThrough(segments, standpoint, path => ceilingAt(session, path, standpoint))
+  const { segments, leftOut } = course
+  const used = usedOf(course, standpoint)
+  const heart = heartCourse(course, session, standpoint)
+  const missing: Missing[] = [...course.missing, ...(used ? [] : abilityMissing(segments, standpoint))]
   if (!heart && segments.length > 0) missing.push({ code: 'heart-reserve', sport: segments[0]!.sport })
-  const hardest = segments.reduce((most, segment) => Math.max(most, segment.from, segment.to), 0)
-  const sport = segments.find(segment => Math.max(segment.from, segment.to) === hardest)?.sport
-  const rate = sport ? reserveRate(standpoint.athlete, sport) : null
-  if (sport && rate === null && hardest > 1) missing.push(reserveMissing(standpoint.athlete, sport))
-  const reserve = rate === null || segments.length === 0 ? null : reserveThrough(segments, rate)
-  const verdict = reserve && rate !== null ? verdictOn(session, standpoint, segments, reserve, rate, heart) : null
-  const notes = [
-    ...(guessed ? ['Work without a target is reckoned as moderate.'] : []),
-    ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
-    ...(segments.some(segment => segment.sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
-  ]
-  return { load, steps: stepsOf(segments, reserve, heart), heart, reserve, verdict, missing, notes }
+  const most = used?.course.most
+  const name = most && most.path !== '' && segments.length > 1 ? nameStep(session, most.path, most.round, segments) : ''
+  const ceiling = heart?.crossed
+    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ` +
+      `${nameStep(session, heart.crossed.path, heart.crossed.round, segments)}.`
+    : ''
+  return {
+    load: loadOf(course, used, standpoint),
+    steps: stepsOf(segments, used?.course ?? null, heart),
+    heart,
+    used,
+    reserveLeast: leastReserve(segments, sport => reserveRate(abilityOf(standpoint, sport))),
+    message: used ? sayLevel({ level: used.level, used: used.used.likely!, between: used.between, most: name }) + ceiling : ceiling.trim(),
+    proposals: used ? proposalsFor(session, standpoint, segments, used) : [],
+    leftOut,
+    missing,
+    notes: notesOn(course, flat, standpoint),
+  }
 }
 
 /** How often a watch will nudge, what would be quiet, and how the schools compare. */

@@ -1,4 +1,6 @@
 import type { Missing } from '../words/missing'
+import type { Ability } from '../athlete/ability'
+import { abilityOf, intensityOver } from '../athlete/ability'
 import { criticalOf, shareOfCritical } from '../athlete/critical-share'
 import type { Standpoint } from '../athlete/standpoint'
 import { speedOfPace } from '../athlete/athlete'
@@ -16,6 +18,8 @@ export interface IntensitySegment {
   /** Share of critical speed or power at its beginning and end; 1 is critical. */
   from: number
   to: number
+  /** The heart rate that its target names, in bpm. */
+  bpm?: number
 }
 
 /** What an untargeted step is likely gone at, as a share of critical, where no pace says more. */
@@ -28,13 +32,19 @@ const likelyShare: Readonly<Record<Role, number>> = {
   'transition': 0.4,
 }
 
-const middle = ({ easiest, hardest }: { easiest: number | null; hardest: number | null }) =>
-  easiest !== null && hardest !== null ? (easiest + hardest) / 2 : (easiest ?? hardest)
+/** A stride as a whole, its speeding up and slowing down included: relaxed and fast only for a few seconds. */
+const strideShare = 1.08
+
+/** The middle of a band as typed: of paces the mean pace, of all else the mean. */
+function middle({ easiest, hardest, unit }: { easiest: number | null; hardest: number | null; unit: string }): number | null {
+  if (easiest === null || hardest === null) return easiest ?? hardest
+  return unit === 'm/s' ? 2 / (1 / easiest + 1 / hardest) : (easiest + hardest) / 2
+}
 
 /** The intensity of a target at its beginning and end; null where a number of the athlete is missing. */
 function ofTarget(target: ReckonedTarget, step: Step, standpoint: Standpoint, sport: Sport): [number, number] | null {
   const from = middle(target)
-  const to = target.to ? middle(target.to) : from
+  const to = target.to ? middle({ ...target.to, unit: target.unit }) : from
   if (from === null || to === null) return null
   const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, standpoint, sport))
   return shares[0] === null || shares[1] === null ? null : (shares as [number, number])
@@ -42,7 +52,7 @@ function ofTarget(target: ReckonedTarget, step: Step, standpoint: Standpoint, sp
 
 function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
   if (step.role === 'rest') return 0
-  if (step.role === 'work' && step.manner === 'stride') return 1.2
+  if (step.role === 'work' && step.manner === 'stride') return strideShare
   const { speed } = criticalOf(standpoint, sport)
   const own =
     step.manner === 'walk'
@@ -56,18 +66,43 @@ function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
   return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
 
-export type Course = { ok: true; segments: IntensitySegment[]; guessed: boolean } | { ok: false; missing: Missing }
+/** A step that a forecast leaves out or only guesses, and why. */
+export interface LeftOut {
+  path: string
+  code: Missing['code'] | 'no-target'
+}
+
+/** The session as it is likely gone through, with what could not be told of it. */
+export interface Course {
+  segments: IntensitySegment[]
+  leftOut: LeftOut[]
+  /** The numbers of the athlete that would tell more. */
+  missing: Missing[]
+}
+
+/** `max effort` is the most that can be held for the step's own length, as a share of critical. */
+function allOut(step: Step, entry: ReckonedStep, ability: Ability): { share: number; seconds: number | null } {
+  const metres = entry.metres.likely
+  const isByDistance = step.end.on === 'distance' && ability.sport !== 'ride' && metres !== null
+  const speed = isByDistance ? intensityOver(ability, metres) : null
+  if (speed !== null) return { share: speed / ability.critical, seconds: metres! / speed }
+  const seconds = entry.seconds.likely
+  return { share: seconds === null ? 1 : ability.intensityFor(seconds) / ability.critical, seconds }
+}
 
 /**
- * The session as it is likely gone through: how long each step lasts and at which share of critical.
+ * The session as it is likely gone through: how long each step lasts and at which share of critical. What cannot be told is
+ * left out, or taken at a customary intensity, and named.
  *
  * @param flat the reckoned steps in their order
- * @returns what is missing where a step's time or a work target's intensity cannot be told
  */
 export function courseOf(session: Session, flat: readonly ReckonedStep[], standpoint: Standpoint): Course {
-  const segments: IntensitySegment[] = []
+  const course: Course = { segments: [], leftOut: [], missing: [] }
   const known = new Map<string, { step: Step; sport: Sport } | null>()
-  let guessed = false
+  const leave = (path: string, code: LeftOut['code'], missing?: Missing) => {
+    if (!course.leftOut.some(one => one.path === path && one.code === code)) course.leftOut.push({ path, code })
+    if (missing && !course.missing.some(one => JSON.stringify(one) === JSON.stringify(missing))) course.missing.push(missing)
+  }
   for (const entry of flat) {
     let found = known.get(entry.path)
     if (found === undefined) {
@@ -78,16 +113,26 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], standp
     }
     if (!found) continue
     const { step, sport } = found
-    const seconds = entry.seconds.likely ?? (step.role === 'rest' ? 60 : null)
-    if (seconds === null) return { ok: false, missing: { code: 'step-times' } }
+    const ability = abilityOf(standpoint, sport)
+    const { path, round, role } = entry
+    const isMax = step.target?.of === 'effort' && step.target.name === 'max' && !step.target.offset && ability !== null
+    const all = isMax ? allOut(step, entry, ability) : null
+    const seconds = all ? all.seconds : (entry.seconds.likely ?? (step.role === 'rest' ? 60 : null))
+    if (seconds === null) {
+      leave(path, 'step-times', { code: 'step-times' })
+      continue
+    }
     const isTold = entry.target !== undefined && entry.target.unit !== 'rpm' && entry.target.unit !== 'spm'
-    const shares = isTold ? ofTarget(entry.target!, step, standpoint, sport) : null
-    if (isTold && !shares) return { ok: false, missing: missingFor(entry.target!.unit, sport) }
-    if (!shares && step.role === 'work') guessed = true
+    const shares = all ? ([all.share, all.share] as const) : isTold ? ofTarget(entry.target!, step, standpoint, sport) : null
+    if (isTold && !shares) {
+      const missing = missingFor(entry.target!.unit, sport)
+      leave(path, missing.code, missing)
+    } else if (!shares && step.role === 'work' && step.manner !== 'stride') leave(path, 'no-target')
     const [from, to] = shares ?? [byRole(step, standpoint, sport), byRole(step, standpoint, sport)]
-    segments.push({ path: entry.path, round: entry.round, role: step.role, sport, seconds, from, to })
+    const bpm = entry.target?.unit === 'bpm' ? middle(entry.target) : null
+    course.segments.push({ path, round, role, sport, seconds, from, to, ...(bpm === null ? {} : { bpm }) })
   }
-  return { ok: true, segments, guessed }
+  return course
 }
 
 function missingFor(unit: string, sport: Sport): Missing {

@@ -3,14 +3,15 @@ import { sayReckonRemark } from '../words/reckoning'
 import type { Standpoint } from '../athlete/standpoint'
 import { heartOf } from '../athlete/athlete'
 import type { Interval } from '../reckon/interval'
-import { roundInterval, unknown } from '../reckon/interval'
+import { mapInterval, roundInterval, unknown } from '../reckon/interval'
 import type { Reckoning } from '../reckon/reckon'
 import type { Session } from '../session/document'
 import { heartThrough } from './heart-response'
 import type { HeartPoint } from './heart-response'
 import { courseOf } from './intensity'
-import { effortOfShare } from '../athlete/critical-share'
 import type { Course } from './intensity'
+import type { UsedForecast } from './level'
+import { usedOf } from './level'
 
 export interface Load {
   sessionEffort: Interval
@@ -47,34 +48,23 @@ export function heartRateImpulse(points: readonly HeartPoint[], rest: number, ma
   return sum
 }
 
-/** Effort felt for a session as a whole: between its mean and its hardest minutes, the root of the mean square. */
-function sessionEffortOf(course: Extract<Course, { ok: true }>): { effort: number; minutes: number } {
-  let seconds = 0
-  let squares = 0
-  for (const segment of course.segments) {
-    const effort = (effortOfShare(segment.from) + effortOfShare(segment.to)) / 2
-    seconds += segment.seconds
-    squares += effort * effort * segment.seconds
-  }
-  return { effort: seconds === 0 ? 0 : Math.sqrt(squares / seconds), minutes: seconds / 60 }
-}
-
 const heartRange = 5
 
 /**
  * What a session is likely to weigh, by two schools; neither is truth.
  *
- * Session effort is the forecast effort (0 to 10, within one) times minutes; the impulse is reckoned from the forecast
- * heart rate, within 5 bpm.
+ * Session effort is the forecast effort (0 to 10) times minutes; the impulse is reckoned from the forecast heart rate, within
+ * 5 bpm.
  *
- * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is an own rough one
+ * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is our own, from the share used
  */
-export function loadOf(course: Course, standpoint: Standpoint): Load {
-  if (!course.ok || course.segments.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
-  const { effort, minutes } = sessionEffortOf(course)
-  const sessionEffort = { low: Math.max(0, effort - 1) * minutes, likely: effort * minutes, high: Math.min(10, effort + 1) * minutes }
-  const heart = heartThrough(course.segments, standpoint)
-  const { rest, max } = heartOf(standpoint.athlete, course.segments[0]!.sport)
+export function loadOf(course: Course, used: UsedForecast | null, standpoint: Standpoint): Load {
+  const { segments } = course
+  if (segments.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
+  const minutes = segments.reduce((sum, { seconds }) => sum + seconds, 0) / 60
+  const sessionEffort = used ? mapInterval(used.effort, effort => effort * minutes) : unknown
+  const heart = heartThrough(segments, standpoint)
+  const { rest, max } = heartOf(standpoint.athlete, segments[0]!.sport)
   if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
   const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, standpoint.athlete.sex, shift)
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
@@ -89,7 +79,8 @@ export interface LoadedReckoning extends Omit<Reckoning, 'remarks'> {
 /** A reckoning with the load of the session beside it. */
 export function withLoad(session: Session, reckoning: Reckoning, standpoint: Standpoint): LoadedReckoning {
   const { remarks, ...rest } = reckoning
-  const { sessionEffort, heartRateImpulse } = loadOf(courseOf(session, reckoning.flat, standpoint), standpoint)
+  const course = courseOf(session, reckoning.flat, standpoint)
+  const { sessionEffort, heartRateImpulse } = loadOf(course, usedOf(course, standpoint), standpoint)
   return {
     ...rest,
     load: { sessionEffort: roundInterval(sessionEffort, 0), heartRateImpulse: roundInterval(heartRateImpulse, 0) },

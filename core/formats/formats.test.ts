@@ -12,7 +12,7 @@ import { score } from '../record/score'
 import { readScript } from '../script/reader/read-script'
 import { fit } from '../wrist/fit/fit'
 import { profileNamed } from '../wrist/program/profile'
-import { nudgesOf, numbersOf } from '../../bin/numbers'
+import { forecastFor, nudgesOf, numbersOf } from '../../bin/numbers'
 import { validateAthlete, validateRecording, validateWatchProfile } from './validate'
 import { nobody, standpointOf } from '../athlete/standpoint'
 import { seenBy } from '../../tests/support/standpoint'
@@ -33,9 +33,21 @@ function expectFits(id: string, value: unknown): void {
 describe('the formats', () => {
   it("are JSON Schemas of draft 2020-12, one for every document and every command's output", () => {
     expect(schemas.map(schema => schema.$id).sort()).toEqual(
-      ['athlete', 'diff', 'fit', 'nudges', 'numbers', 'program', 'read', 'reckon', 'recording', 'score', 'session', 'watch'].map(
-        name => `agonis:${name}`,
-      ),
+      [
+        'athlete',
+        'diff',
+        'fit',
+        'forecast',
+        'nudges',
+        'numbers',
+        'program',
+        'read',
+        'reckon',
+        'recording',
+        'score',
+        'session',
+        'watch',
+      ].map(name => `agonis:${name}`),
     )
     for (const schema of schemas) {
       expect(schema.$schema).toBe('https://json-schema.org/draft/2020-12/schema')
@@ -57,6 +69,7 @@ describe('the formats', () => {
       const fitting = fit(session, profile, seenBy(ilse))
       const recording = rehearse(fitting.program, ilse, { seed: 1, startedAt: '2026-03-31T06:00:00.000Z' })
       expectFits('agonis:read', { sessions: result.sessions, remarks: result.remarks })
+      expectFits('agonis:forecast', forecastFor(session, seenBy(ilse)))
       expectFits('agonis:reckon', withLoad(session, reckon(session, seenBy(ilse)), seenBy(ilse)))
       expectFits('agonis:fit', fitting)
       expectFits('agonis:program', fitting.program)

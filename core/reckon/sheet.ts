@@ -1,7 +1,8 @@
 import { isOpenEnd } from '../session/ends'
 import type { ShownTarget } from '../athlete/say-target'
 import type { Standpoint } from '../athlete/standpoint'
-import { criticalPowerOf, criticalSpeedOf, heartOf, unitsOf } from '../athlete/athlete'
+import { criticalPowerFor, criticalSpeedFor } from '../athlete/ability'
+import { heartOf, unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
 import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
@@ -41,11 +42,11 @@ export const onEffortAxis = remembered((target: Reckoned, standpoint: Standpoint
   const share = (value: number): number | null => {
     switch (target.unit) {
       case 'W': {
-        const critical = criticalPowerOf(standpoint.athlete, sport)
+        const critical = criticalPowerFor(standpoint, sport)
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'm/s': {
-        const critical = criticalSpeedOf(standpoint.athlete, sport)
+        const critical = criticalSpeedFor(standpoint, sport)
         return critical === undefined ? null : (value / critical) * 100
       }
       case 'bpm': {

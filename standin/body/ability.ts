@@ -1,7 +1,6 @@
 import type { Athlete } from '../../core/athlete/athlete'
 import { heartOf, speedOfPace } from '../../core/athlete/athlete'
 import { flatSpeedOf, speedOnGrade } from '../../core/athlete/grade'
-import { reserveRate } from '../../core/forecast/reserve'
 import { reserveAtCritical } from '../../core/athlete/critical-share'
 import { defaultBike, powerAtSpeed, speedAtPower } from '../../core/athlete/cycling'
 import type { Sport } from '../../core/session/document'
@@ -15,13 +14,20 @@ export interface Ability {
   criticalPower: number
   easySpeed: number
   recoverySpeed: number
-  heart: { rest: number; max: number }
+  heart: { rest: number; max: number; threshold?: number }
   massKg: number
   /** Critical over reserve, in 1/s. */
   reserveRate: number
 }
 
 const customaryReserveRate = 0.012
+
+/** Critical over reserve as the athlete has set them, in 1/s. */
+function ownRate({ run, ride }: Athlete, sport: Sport): number | undefined {
+  const of = (critical: number | undefined, reserve: number | undefined) => (critical && reserve ? critical / reserve : undefined)
+  if (sport === 'ride') return of(ride?.criticalPower, ride?.wPrime)
+  return sport === 'run' ? (of(run?.criticalSpeed, run?.dPrime) ?? of(run?.criticalPower, run?.wPrime)) : undefined
+}
 
 export function abilityOf(athlete: Athlete, sport: Sport): Ability {
   const criticalSpeed = sport === 'ride' ? 9 : (athlete[sport]?.criticalSpeed ?? (sport === 'run' ? 3.6 : 0.9))
@@ -34,9 +40,9 @@ export function abilityOf(athlete: Athlete, sport: Sport): Ability {
     criticalPower,
     easySpeed,
     recoverySpeed: speedOfPace(athlete.recoveryPace, sport) ?? easySpeed * 0.9,
-    heart: { rest: heart.rest ?? 52, max: heart.max ?? 180 },
+    heart: { rest: heart.rest ?? 52, max: heart.max ?? 180, ...(heart.threshold === undefined ? {} : { threshold: heart.threshold }) },
     massKg: athlete.massKg ?? 70,
-    reserveRate: reserveRate(athlete, sport) ?? customaryReserveRate,
+    reserveRate: ownRate(athlete, sport) ?? customaryReserveRate,
   }
 }
 

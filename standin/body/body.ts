@@ -2,7 +2,9 @@ import type { Athlete } from '../../core/athlete/athlete'
 import { slopeOf } from '../../core/athlete/grade'
 import { defaultSteadiness } from '../../core/nudge/steadiness'
 import { heartAfter } from '../../core/forecast/heart-response'
-import { balanceAfter } from '../../core/forecast/reserve'
+import type { Missing } from '../../core/forecast/recovery'
+import { nothingMissing, sumOf } from '../../core/forecast/recovery'
+import { reserveAfter } from '../../core/forecast/reserve'
 import { toMetres } from '../../core/quantity/distance'
 import type { Random } from '../../core/quantity/random'
 import type { PlaceOfSession, Sport } from '../../core/session/document'
@@ -26,8 +28,8 @@ export interface Body {
   noise: number
   /** Seconds of work, for the drift of the heart. */
   worked: number
-  /** What is left of the reserve above critical, as a share. */
-  reserve: number
+  /** What is missing of the reserve above critical. */
+  missing: Missing
   /** The reserve has run out and is not yet won back enough to go hard again. */
   isSpent: boolean
   /** Seconds in the present step, and the share it went at before, which goes on while a change is unnoticed. */
@@ -44,7 +46,7 @@ export const restedBody = (athlete: Athlete): Body => ({
   heartRate: (athlete.heart?.rest ?? 52) + 12,
   noise: 0,
   worked: 0,
-  reserve: 1,
+  missing: nothingMissing,
   isSpent: false,
   drift: 0,
   step: { path: null, seconds: 0, unnoticedUntil: 0, before: 0, meant: 0 },
@@ -115,13 +117,14 @@ export function live(before: Body, led: Led, seconds: number, random: Random, be
   const t = before.t + seconds
   const metres = before.metres + speed * seconds
   const wander = Math.exp(-seconds / 30)
-  const reserve = Math.max(0, balanceAfter(before.reserve, done, seconds, ability.reserveRate))
+  const missing = reserveAfter(before.missing, done, seconds, ability.reserveRate)
+  const reserve = 1 - sumOf(missing)
   const body: Body = {
     t,
     metres,
     speed,
     noise,
-    reserve,
+    missing,
     isSpent: reserve <= 0 || (before.isSpent && reserve < wonBack),
     heartRate: heartAfter(before.heartRate, ability.heart, meant === 0 ? 0 : actual, before.worked, seconds),
     worked: before.worked + (meant > 0 ? seconds : 0),

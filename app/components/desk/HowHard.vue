@@ -27,36 +27,43 @@ const nameOf = (path: string, round: readonly number[]) => {
   const words = item?.kind === 'step' ? printEnd(item.end) : path
   return round.length > 0 ? `${words}, ${round.join('.')}` : words
 }
-/** A reserve that stays full is no picture. */
-const reserve = computed(() => (props.forecast.reserve && props.forecast.reserve.least.share < 0.98 ? props.forecast.reserve : null))
+const used = computed(() => props.forecast.used?.course ?? null)
 const heart = computed(() => props.forecast.heart ?? null)
-const isBeyond = computed(() => props.forecast.verdict?.reach === 'beyond')
+const isBeyond = computed(() => props.forecast.used?.level === 'beyond')
+const range = computed(() => {
+  const { low, high } = props.forecast.used?.used ?? { low: null, high: null }
+  return low === null ? '' : high === null ? `${percent(low)} or more` : `${percent(low)} to ${percent(high)}`
+})
+const levels = { easy: 'easy', steady: 'steady', hard: 'hard', race: 'as hard as a race', beyond: 'beyond' } as const
 
-const option = computed(() => howHardChart(reserve.value, heart.value))
-const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 0)}px`)
+const option = computed(() => howHardChart(used.value, heart.value))
+const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}px`)
 </script>
 
 <template>
   <section aria-label="How hard it is" data-test="how-hard">
     <h2 class="next">How hard it is</h2>
-    <p v-if="forecast.verdict" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.verdict.message }}</p>
-    <p v-for="proposal in forecast.verdict?.proposals ?? []" :key="proposal.label" class="proposal">
-      <button class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">{{ proposal.label }}</button>
-      <span class="faint"> leaves {{ percent(proposal.leaves) }}</span>
+    <p v-if="forecast.message" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.message }}</p>
+    <p v-for="proposal in forecast.proposals" :key="proposal.label" class="proposal">
+      <button v-if="proposal.edits.length > 0" class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">
+        {{ proposal.label }}
+      </button>
+      <span v-else>Better {{ proposal.label }}.</span>
+      <span v-if="proposal.edits.length > 0" class="faint"> makes it {{ levels[proposal.level] }}, {{ percent(proposal.used) }}</span>
     </p>
     <VChart
-      v-if="reserve || heart"
+      v-if="used || heart"
       class="chart"
       :style="{ height }"
       :option="option"
       autoresize
       role="img"
-      aria-label="Reserve above critical and heart rate through the session; the table below says the same" />
-    <p v-if="reserve || heart" class="faint small">
+      aria-label="Share used and heart rate through the session; the table below says the same" />
+    <p v-if="used || heart" class="faint small">
       {{
         [
-          reserve ? 'Above: what is left of your reserve above critical.' : '',
-          heart ? `${reserve ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : '',
+          used ? `${heart ? 'Above: t' : 'T'}he share used of what you have shown, 100 % is a race; likely ${range}. Our own model.` : '',
+          heart ? `${used ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : '',
         ]
           .filter(Boolean)
           .join(' ')
@@ -80,7 +87,7 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
           <tr>
             <th>step, round</th>
             <th class="number">ends</th>
-            <th class="number">left</th>
+            <th class="number">used</th>
             <th class="number">bpm</th>
           </tr>
         </thead>
@@ -88,7 +95,7 @@ const height = computed(() => `${(reserve.value ? 94 : 0) + (heart.value ? 74 : 
           <tr v-for="(step, index) in forecast.steps.slice(0, 200)" :key="index">
             <td>{{ nameOf(step.path, step.round) }}</td>
             <td class="number">{{ formatTime(Math.round(step.endsAt)) }}</td>
-            <td class="number">{{ step.reserve === null ? '–' : step.reserve < 0 ? 'beyond' : percent(step.reserve) }}</td>
+            <td class="number">{{ step.used === null ? '–' : percent(step.used) }}</td>
             <td class="number">{{ step.bpm === null ? '–' : Math.round(step.bpm) }}</td>
           </tr>
         </tbody>

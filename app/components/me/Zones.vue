@@ -27,7 +27,7 @@ const typed = ref('')
 const wrong = ref('')
 const own = computed(() => props.athlete.zones?.[sport.value]?.[of.value])
 const unit = computed(() => zoneUnit(props.athlete, sport.value, of.value))
-const found = computed(() => zoneBounds({ of: of.value, scheme: scheme.value }, props.athlete, sport.value))
+const found = computed(() => zoneBounds({ of: of.value, scheme: scheme.value }, athletes.standpoint, sport.value))
 const show = (value: number) => showBound(value, unit.value.metres)
 
 watch(sport, () => (of.value = sports[sport.value].zoneMeasures.includes(of.value) ? of.value : sports[sport.value].zoneMeasures[0]!))

@@ -1,4 +1,5 @@
 import { isRecoveryRole } from '../session/recovery'
+import { abilityOf } from '../athlete/ability'
 import type { Standpoint } from '../athlete/standpoint'
 import type { Edit } from '../edit/edit'
 import { apply } from '../edit/edit'
@@ -11,30 +12,23 @@ import { printEnd } from '../script/print'
 import { printTarget } from '../script/print-target'
 import type { Session, Step, Target } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
-import type { HeartCourse } from './heart-response'
 import type { IntensitySegment } from './intensity'
 import { courseOf } from './intensity'
-import type { ReserveCourse } from './reserve'
-import { reserveThrough } from './reserve'
+import type { Level, UsedForecast } from './level'
+import { levelBounds, levelOf } from './level'
+import { shareUsed } from './share-used'
 
-export type Reach = 'easy' | 'within' | 'hard' | 'edge' | 'beyond'
-
-/** A change that would bring the session within reach, reckoned and not canned. */
+/** A change that would bring the session to an easier level, reckoned by the same model. */
 export interface Proposal {
+  kind: 'slower' | 'rest' | 'fewer' | 'another-day'
+  /** By how much, and in which unit; of rounds, how many are left. Null for another day. */
+  value: number | null
+  unit: Shift['unit'] | 's' | 'rounds' | null
+  level: Level
+  used: number
   label: string
   edits: Edit[]
-  leaves: number
 }
-
-export interface Verdict {
-  reach: Reach
-  message: string
-  proposals: Proposal[]
-}
-
-const edges = { beyond: 0, edge: 0.12, hard: 0.4, within: 0.9 } as const
-/** What a proposal leaves of the reserve. */
-const wanted = 0.1
 
 const ordinals = [
   'zeroth',
@@ -57,7 +51,7 @@ export function ordinal(count: number): string {
 }
 
 /** Names a step by its place among the steps of its path: `the fourth repeat`, `the second round's 400 m`. */
-function nameStep(session: Session, path: string, round: readonly number[], segments: readonly IntensitySegment[]): string {
+export function nameStep(session: Session, path: string, round: readonly number[], segments: readonly IntensitySegment[]): string {
   const alike = segments.filter(segment => segment.path === path)
   const position = alike.findIndex(segment => segment.round.join('.') === round.join('.')) + 1
   const item = itemAt(session, path)
@@ -65,17 +59,19 @@ function nameStep(session: Session, path: string, round: readonly number[], segm
   return alike.length > 1 ? `the ${ordinal(position)} ${words}` : `the ${words}`
 }
 
-const isAbove = (segment: IntensitySegment) => segment.role === 'work' && (segment.from > 1 || segment.to > 1)
+/** Work that is hard enough for a change of it to be felt. */
+const isAbove = (segment: IntensitySegment) => segment.role === 'work' && Math.max(segment.from, segment.to) > 0.9
 
 interface Judged {
   session: Session
   standpoint: Standpoint
   segments: readonly IntensitySegment[]
-  rate: number
+  /** A proposal brings the share used below this. */
+  below: number
 }
 
-/** The least of the balance once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
-function leastAfter({ session, standpoint, rate }: Judged, edits: readonly Edit[]): number | null {
+/** The share used once the edits are carried out: the session is reckoned anew with each. Null where they do not fit. */
+function usedAfter({ session, standpoint }: Judged, edits: readonly Edit[]): number | null {
   let changed = session
   for (const edit of edits) {
     const result = apply(changed, edit, standpoint)
@@ -83,20 +79,20 @@ function leastAfter({ session, standpoint, rate }: Judged, edits: readonly Edit[
     changed = result.session
   }
   const course = courseOf(changed, reckon(changed, standpoint).flat, standpoint)
-  return course.ok ? reserveThrough(course.segments, rate).least.share : null
+  return shareUsed(course.segments, sport => abilityOf(standpoint, sport))?.most.used ?? null
 }
 
-/** The least amount, in steps, whose edits leave enough of the reserve. */
+/** The least amount, in steps, whose edits bring the session below the bound. */
 function leastAmount(
   most: number,
   step: number,
   editsFor: (amount: number) => Edit[],
-  leaves: (edits: Edit[]) => number | null,
-): { amount: number; edits: Edit[]; leaves: number } | null {
+  judged: Judged,
+): { amount: number; edits: Edit[]; used: number } | null {
   const tried = (count: number) => {
     const edits = editsFor(count * step)
-    const left = edits.length === 0 ? null : leaves(edits)
-    return left !== null && left >= wanted ? { amount: count * step, edits, leaves: left } : null
+    const used = edits.length === 0 ? null : usedAfter(judged, edits)
+    return used !== null && used < judged.below ? { amount: count * step, edits, used } : null
   }
   let [low, high] = [0, Math.round(most / step)]
   let best = tried(high)
@@ -155,8 +151,8 @@ function easier(judged: Judged): Proposal | null {
         },
       ]
     })
-  const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, edits => leastAfter(judged, edits))
-  return found && { label: easingWords(found.amount, unit), edits: found.edits, leaves: found.leaves }
+  const found = leastAmount(unit === 'W' ? 120 : unit === '%' ? 30 : 60, 1, editsFor, judged)
+  return found && proposal('slower', found.amount, unit, easingWords(found.amount, unit), found)
 }
 
 function longerRest(judged: Judged): Proposal | null {
@@ -172,8 +168,8 @@ function longerRest(judged: Judged): Proposal | null {
       const step = itemAt(session, path) as Step & { end: { on: 'time'; seconds: number } }
       return { do: 'end', at: path, words: formatTime(step.end.seconds + seconds) }
     })
-  const found = leastAmount(600, 15, editsFor, edits => leastAfter(judged, edits))
-  return found && { label: `rest ${sayDuration(found.amount)} longer`, edits: found.edits, leaves: found.leaves }
+  const found = leastAmount(600, 15, editsFor, judged)
+  return found && proposal('rest', found.amount, 's', `rest ${sayDuration(found.amount)} longer`, found)
 }
 
 function fewerRounds(judged: Judged): Proposal | null {
@@ -184,56 +180,47 @@ function fewerRounds(judged: Judged): Proposal | null {
   if (path === null || block?.kind !== 'block' || block.repeat.times === undefined || block.repeat.times < 2) return null
   const { times } = block.repeat
   const editsFor = (fewer: number): Edit[] => [{ do: 'repeat', at: path, repeat: { times: times - fewer } }]
-  const found = leastAmount(times - 1, 1, editsFor, edits => leastAfter(judged, edits))
+  const found = leastAmount(times - 1, 1, editsFor, judged)
   if (!found) return null
   const rounds = times - found.amount
-  return { label: `${rounds} ${rounds === 1 ? 'round' : 'rounds'} instead of ${times}`, edits: found.edits, leaves: found.leaves }
+  return proposal('fewer', rounds, 'rounds', `${rounds} ${rounds === 1 ? 'round' : 'rounds'} instead of ${times}`, found)
 }
 
-const percent = (share: number) => `${Math.round(Math.max(0, share) * 100)} %`
+const proposal = (
+  kind: Proposal['kind'],
+  value: number,
+  unit: Proposal['unit'],
+  label: string,
+  { edits, used }: { edits: Edit[]; used: number },
+): Proposal => ({ kind, value, unit, label, edits, used, level: levelOf(used) })
 
 /**
- * A plain answer to "can I do this?", from the reserve above critical and the forecast heart rate, with changes that
- * would bring the session within reach: each is tried on the same model before it is proposed.
+ * Changes that bring a session to the next easier level, each tried on the same model; for a race run once there is none.
  *
- * @param rate critical over reserve in 1/s, more than zero
+ * @returns another day where no change of the session alone does it
  */
-export function verdictOn(
+export function proposalsFor(
   session: Session,
   standpoint: Standpoint,
   segments: readonly IntensitySegment[],
-  course: ReserveCourse,
-  rate: number,
-  heart: HeartCourse | null,
-): Verdict {
-  const judged: Judged = { session, standpoint, segments, rate }
-  const { least, empty } = course
-  const reach: Reach =
-    least.share < edges.beyond
-      ? 'beyond'
-      : least.share < edges.edge
-        ? 'edge'
-        : least.share < edges.hard
-          ? 'hard'
-          : least.share < edges.within
-            ? 'within'
-            : 'easy'
-  const at = empty ?? least
-  const name = at.path === '' ? '' : nameStep(session, at.path, at.round, segments)
-  const words: Record<Reach, string> = {
-    beyond: `Beyond reach: ${name} is more than you have above critical.`,
-    edge: `At the edge: ${name} leaves ${percent(least.share)} of what you have above critical.`,
-    hard: `Hard, and within reach: ${name} leaves ${percent(least.share)} of what you have above critical.`,
-    within: `Within reach: at the least, ${percent(least.share)} is left above critical, after ${name}.`,
-    easy: 'Nothing here goes far above critical.',
-  }
-  const ceiling = heart?.crossed
-    ? ` Your ceiling of ${Math.round(heart.crossed.above)} bpm is likely crossed in ` +
-      `${nameStep(session, heart.crossed.path, heart.crossed.round, segments)}.`
-    : ''
-  const proposals =
-    reach === 'beyond' || reach === 'edge'
-      ? [easier(judged), longerRest(judged), fewerRounds(judged)].filter(proposal => proposal !== null)
-      : []
-  return { reach, message: words[reach] + ceiling, proposals }
+  used: UsedForecast,
+): Proposal[] {
+  const bound = levelBounds.findLast(([, below]) => below <= used.used.likely!)
+  const isRaceOnce = used.level === 'race' && session.items.every(item => item.kind !== 'block')
+  if ((used.level !== 'beyond' && used.level !== 'race') || !bound || isRaceOnce) return []
+  const judged: Judged = { session, standpoint, segments, below: bound[1] }
+  const found = [easier(judged), longerRest(judged), fewerRounds(judged)].filter(one => one !== null)
+  return found.length > 0
+    ? found
+    : [
+        {
+          kind: 'another-day',
+          value: null,
+          unit: null,
+          level: used.level,
+          used: used.used.likely!,
+          label: 'another session today',
+          edits: [],
+        },
+      ]
 }

@@ -1,0 +1,124 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Sport } from '../session/document'
+import { abilityOf, criticalPowerFor, criticalSpeedFor, intensityOver } from './ability'
+import type { Athlete, Effort } from './athlete'
+import { unknownAthlete } from './athlete'
+import { drawCurve } from './duration-curve'
+import { beyondHuman, isHumanEffort, marksOf } from './marks'
+import { standpointOf } from './standpoint'
+
+const day = '2026-03-31'
+const seen = (efforts: (Omit<Effort, 'date'> & { date?: string })[], more: Partial<Athlete> = {}) =>
+  standpointOf({ ...unknownAthlete, ...more, efforts: efforts.map(effort => ({ date: '2026-03-01', ...effort })) }, day)
+const run = (metres: number, seconds: number, date = '2026-03-01') => ({ sport: 'run' as const, metres, seconds, date })
+
+describe('the curve of what can be held', () => {
+  const outline = (sport: Sport, top: number, exponent: number) =>
+    drawCurve({
+      sport,
+      points: [300, 1200, 3000].map(seconds => ({ seconds, intensity: top * (seconds / 300) ** -exponent })),
+      exponent,
+      critical: top * 0.9,
+    })
+  const curves = fc.tuple(
+    fc.constantFrom<Sport>('run', 'ride', 'swim'),
+    fc.double({ min: 0.8, max: 6, noNaN: true }),
+    fc.double({ min: 0.03, max: 0.12, noNaN: true }),
+  )
+
+  it('falls strictly over all times and intensities, and both ways undo each other', () => {
+    fc.assert(
+      fc.property(
+        curves,
+        fc.double({ min: 0, max: 11.5, noNaN: true }),
+        fc.double({ min: 1.001, max: 3, noNaN: true }),
+        (shape, log, more) => {
+          const curve = outline(...shape)
+          const seconds = Math.exp(log)
+          const intensity = curve.intensityFor(seconds)
+          expect(curve.intensityFor(seconds * more)).toBeLessThan(intensity)
+          if (intensity > 0) expect(curve.secondsAt(intensity) / seconds).toBeCloseTo(1, 4)
+          expect(curve.secondsAt(intensity * 1.001)).toBeLessThan(curve.secondsAt(intensity))
+        },
+      ),
+    )
+  })
+  it('is never at an end: rest can be held for ever, and no intensity for nothing', () => {
+    const curve = outline('run', 5, 0.07)
+    expect(curve.secondsAt(0)).toBe(Infinity)
+    expect(curve.secondsAt(1000)).toBeGreaterThan(0)
+  })
+})
+
+describe('what an athlete can do', () => {
+  it('meets every mark exactly', () => {
+    const ability = abilityOf(seen([run(1500, 300), run(5000, 1120), run(10_000, 2340)]), 'run')!
+    for (const [metres, seconds] of [
+      [1500, 300],
+      [5000, 1120],
+      [10_000, 2340],
+    ] as const) {
+      expect(ability.intensityFor(seconds)).toBeCloseTo(metres / seconds, 9)
+      expect(intensityOver(ability, metres)).toBeCloseTo(metres / seconds, 9)
+    }
+  })
+  it('is told by one race, rough; critical speed is then what is held for 45 min', () => {
+    const ability = abilityOf(seen([run(5000, 1200)]), 'run')!
+    expect(ability.criticalFrom).toBe('one-race')
+    expect(ability.critical).toBeCloseTo(ability.intensityFor(2700), 12)
+    expect(ability.uncertainty).toBeGreaterThan(abilityOf(seen([run(1500, 325), run(5000, 1200)]), 'run')!.uncertainty)
+  })
+  it('takes critical speed from marks of 2 to 20 min, of a pool from 200 and 400 m of any time, and never over an own one', () => {
+    const marks = [run(1500, 300), run(3600, 800)]
+    expect(criticalSpeedFor(seen(marks), 'run')).toBeCloseTo(2100 / 500, 9)
+    expect(criticalSpeedFor(seen(marks, { run: { criticalSpeed: 4 } }), 'run')).toBe(4)
+    const fast = [
+      { sport: 'swim' as const, metres: 200, seconds: 112 },
+      { sport: 'swim' as const, metres: 400, seconds: 240 },
+    ]
+    expect(criticalSpeedFor(seen(fast), 'swim')).toBeCloseTo(200 / 128, 9)
+    expect(
+      criticalPowerFor(
+        seen([
+          { sport: 'ride', watts: 300, seconds: 180 },
+          { sport: 'ride', watts: 228, seconds: 1200 },
+        ]),
+        'ride',
+      ),
+    ).toBeCloseTo((228 * 1200 - 300 * 180) / 1020, 9)
+  })
+  it('is told by critical power alone where there is no mark, and not at all by nothing', () => {
+    const ability = abilityOf(seen([], { ride: { criticalPower: 215, wPrime: 15_000 } }), 'ride')!
+    expect(ability.intensityFor(2700)).toBeCloseTo(215, 9)
+    expect(ability.intensityFor(420)).toBeCloseTo(215 + 15_000 / 420, 9)
+    expect(abilityOf(seen([]), 'run')).toBeNull()
+  })
+  it('counts the faster of marks that contradict each other, and names the other', () => {
+    const { marks, conflicts } = abilityOf(seen([run(3000, 660), run(5000, 1300), run(10_000, 2400)]), 'run')!
+    expect(conflicts.map(({ seconds }) => seconds)).toEqual([1300])
+    expect(marks.map(({ seconds }) => seconds)).toEqual([660, 2400])
+    expect(abilityOf(seen([run(5000, 1200), run(3000, 800)]), 'run')!.conflicts.map(({ seconds }) => seconds)).toEqual([800])
+  })
+})
+
+describe('marks', () => {
+  it('are those of the last 120 days and never of the future; old ones only where there is nothing younger', () => {
+    const [old, young, ahead] = [run(5000, 1250, '2025-06-01'), run(5000, 1200), run(5000, 1000, '2026-05-01')]
+    const times = (...efforts: ReturnType<typeof run>[]) => {
+      const { marks, areOld } = marksOf(seen(efforts), 'run')
+      return [marks.map(({ seconds }) => seconds), areOld]
+    }
+    expect(times(old, young, ahead)).toEqual([[1200], false])
+    expect(times(old, ahead)).toEqual([[1250], true])
+  })
+  it('are what a human can do', () => {
+    expect(isHumanEffort(run(10_000, 1580))).toBe(true)
+    expect(isHumanEffort(run(100, 9.7))).toBe(true)
+    expect(isHumanEffort(run(10_000, 1200))).toBe(false)
+    expect(isHumanEffort({ sport: 'ride', watts: 900, seconds: 3600, date: day })).toBe(false)
+    expect(isHumanEffort({ sport: 'swim', metres: 1500, seconds: 600, date: day })).toBe(false)
+    expect(beyondHuman('run', 206)).toBe(7.5)
+    expect(marksOf(seen([run(10_000, 1200)]), 'run').marks).toEqual([])
+  })
+})

@@ -1,0 +1,181 @@
+import { hasCritical, sports } from '../session/sports'
+import type { Sport } from '../session/document'
+import { criticalPowerOf, criticalSpeedOf } from './athlete'
+import { fitCritical, isCriticalTrial } from './critical'
+import type { CurvePoint, DurationCurve } from './duration-curve'
+import { drawCurve } from './duration-curve'
+import type { Mark } from './marks'
+import { marksOf } from './marks'
+import { fitPowerLaw } from './power-law'
+import type { Standpoint } from './standpoint'
+
+/** Where a critical speed or power comes from. */
+export type CriticalSource = 'own' | 'marks' | 'one-race'
+
+/** What an athlete can do in a sport: how long each intensity can be held, and what is critical. */
+export interface Ability extends DurationCurve {
+  sport: Sport
+  /** m/s; W on the bike. */
+  critical: number
+  criticalFrom: CriticalSource
+  /** What can be spent above critical: metres, or joules on the bike; null where nothing tells it. */
+  reserve: number | null
+  /** The marks that the curve meets. */
+  marks: Mark[]
+  /** Marks slower than the others say by more than 3 % of their time: asked about, and left out until answered. */
+  conflicts: Mark[]
+  /** No mark is of the last 120 days. */
+  isOld: boolean
+  /** How far an intensity of the curve may be off, as a share of it: from misfit, age and number of marks. */
+  uncertainty: number
+}
+
+/** A mark further off its fit than this share of time contradicts the others. */
+const contradicts = 0.03
+/** How a ride's power falls with time where nothing tells it. */
+const ridersExponent = 0.07
+/** Critical is about what can be held for so long. */
+export const criticalSeconds = 2700
+/** What can be spent above critical, over critical, where the athlete has shown neither: rough. */
+const usualReserveSeconds: Readonly<Record<Sport, number>> = { ride: 75, run: 40, swim: 18 }
+
+const exponentOf = (sport: Sport, marks: readonly Mark[]): number => {
+  if (sport === 'ride') return ridersExponent
+  const law = fitPowerLaw(
+    sport,
+    marks.map(({ seconds, intensity }) => ({ seconds, metres: seconds * intensity })),
+  )
+  return 1 - 1 / (law?.exponent ?? sports[sport].raceExponent)
+}
+
+/** By how much of its time each mark is slower than the law through all of them. */
+function slowness(sport: Sport, marks: readonly Mark[]): number[] {
+  const efforts = marks.map(({ seconds, intensity }) => ({ seconds, metres: seconds * intensity }))
+  const law = sport === 'ride' ? null : fitPowerLaw(sport, efforts)
+  return efforts.map(({ seconds, metres }) => (law ? seconds / (law.atSeconds * (metres / law.atMetres) ** law.exponent) - 1 : 0))
+}
+
+/** Parts marks that fit together from those that others contradict; where two disagree the faster counts. */
+function agreeing(sport: Sport, all: readonly Mark[]): { marks: Mark[]; conflicts: Mark[]; misfit: number } {
+  let marks = [...all]
+  const conflicts: Mark[] = []
+  for (;;) {
+    const dominated = marks.find(mark =>
+      marks.some(other => other !== mark && other.seconds >= mark.seconds && other.intensity >= mark.intensity),
+    )
+    if (dominated) {
+      marks = marks.filter(mark => mark !== dominated)
+      conflicts.push(dominated)
+      continue
+    }
+    const slow = slowness(sport, marks)
+    const worst = Math.max(...slow, 0)
+    if (marks.length < 2 || worst <= contradicts) {
+      const misfit = Math.max(0, ...slow.map(Math.abs))
+      return { marks, conflicts, misfit }
+    }
+    const [mark] = marks.splice(slow.indexOf(worst), 1)
+    conflicts.push(mark!)
+  }
+}
+
+/** The tests of a pool count whatever their time. */
+const isPoolTest = (sport: Sport, { seconds, intensity }: Mark) =>
+  sport === 'swim' && [200, 400].some(metres => Math.abs(seconds * intensity - metres) < 1)
+
+function criticalOfMarks(sport: Sport, marks: readonly Mark[]): { critical: number; reserve: number } | null {
+  const trials = marks.filter(mark => isCriticalTrial(mark.seconds) || isPoolTest(sport, mark))
+  const reading = fitCritical(
+    trials.map(({ seconds, intensity }) => ({ seconds, amount: seconds * intensity })),
+    true,
+  )
+  return reading.ok ? reading.fit : null
+}
+
+/** The points of an athlete who has no marks: critical power, and what its reserve gives above it. */
+function pointsOfCritical(critical: number, reserve: number): CurvePoint[] {
+  const above = [180, 420, 1200].map(seconds => ({ seconds, intensity: critical + reserve / seconds }))
+  return [...above, { seconds: criticalSeconds, intensity: critical }]
+}
+
+function abilityFrom(standpoint: Standpoint, sport: Sport): Ability | null {
+  const { athlete } = standpoint
+  const { marks: all, areOld } = marksOf(standpoint, sport)
+  const sprints = all.filter(({ seconds }) => seconds < 60)
+  const { marks, conflicts, misfit } = agreeing(
+    sport,
+    all.filter(({ seconds }) => seconds >= 60),
+  )
+  const own = sport === 'ride' ? criticalPowerOf(athlete, sport) : criticalSpeedOf(athlete, sport)
+  const fitted = criticalOfMarks(sport, marks)
+  if (marks.length === 0 && own === undefined) return null
+  const exponent = exponentOf(sport, marks)
+  const ofOne =
+    marks.length === 0
+      ? null
+      : drawCurve({ sport, points: marks, exponent, critical: marks[0]!.intensity * 0.9 }).intensityFor(criticalSeconds)
+  const critical = own ?? fitted?.critical ?? ofOne!
+  const reserve = reserveOf(standpoint, sport) ?? fitted?.reserve ?? null
+  const points = marks.length > 0 ? marks : pointsOfCritical(critical, reserve ?? usualReserveSeconds[sport] * critical)
+  const sprint = sprints.length > 0 ? Math.max(...sprints.map(({ intensity }) => intensity)) : undefined
+  return {
+    sport,
+    ...drawCurve({ sport, points, exponent, critical, sprint }),
+    critical,
+    criticalFrom: own !== undefined ? 'own' : fitted ? 'marks' : 'one-race',
+    reserve,
+    marks,
+    conflicts,
+    isOld: areOld,
+    uncertainty: uncertaintyOf(marks.length, misfit, areOld),
+  }
+}
+
+const reserveOf = ({ athlete }: Standpoint, sport: Sport): number | undefined =>
+  sport === 'ride' ? athlete.ride?.wPrime : sport === 'run' && hasCritical('run', 'speed') ? athlete.run?.dPrime : undefined
+
+/** Shares of intensity: a day's form, what one race alone leaves open, and what four months can change. */
+const spread = { day: 0.006, oneMark: 0.02, noMark: 0.03, old: 0.02 }
+
+const uncertaintyOf = (count: number, misfit: number, areOld: boolean): number =>
+  Math.hypot(spread.day, count === 0 ? spread.noMark : count === 1 ? spread.oneMark : 0, areOld ? spread.old : 0, misfit / 3)
+
+const known = new WeakMap<Standpoint, Partial<Record<Sport, Ability | null>>>()
+
+/**
+ * What an athlete can do in a sport, from their marks, and from critical speed or power where they have set it. Worked out
+ * once for each standpoint.
+ *
+ * @returns null where neither a mark nor a critical number tells it
+ */
+export function abilityOf(standpoint: Standpoint, sport: Sport): Ability | null {
+  const own = known.get(standpoint) ?? {}
+  known.set(standpoint, own)
+  const before = own[sport]
+  if (before !== undefined) return before
+  return (own[sport] = abilityFrom(standpoint, sport))
+}
+
+/** Critical speed in m/s: the athlete's own, else the one that their marks give; undefined where nothing tells it. */
+export const criticalSpeedFor = (standpoint: Standpoint, sport: Sport): number | undefined =>
+  sport === 'ride' ? undefined : abilityOf(standpoint, sport)?.critical
+
+/** Critical power in W: the athlete's own, else on the bike the one that their marks give; undefined where nothing tells it. */
+export const criticalPowerFor = (standpoint: Standpoint, sport: Sport): number | undefined =>
+  sport === 'ride' ? abilityOf(standpoint, sport)?.critical : criticalPowerOf(standpoint.athlete, sport)
+
+/**
+ * The speed that can be held over a distance, all out.
+ *
+ * @param metres more than zero
+ * @returns m/s
+ */
+export function intensityOver({ intensityFor }: Pick<Ability, 'intensityFor'>, metres: number): number {
+  let [low, high] = [1, 100 * 3600]
+  for (let round = 0; round < 60; round++) {
+    const seconds = Math.sqrt(low * high)
+    if (intensityFor(seconds) * seconds < metres) low = seconds
+    else high = seconds
+  }
+  return intensityFor(Math.sqrt(low * high))
+}

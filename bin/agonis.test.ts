@@ -85,6 +85,15 @@ describe('agonis', () => {
     expect(agonis(['numbers']).status).toBe(2)
   })
 
+  it('says how hard a session is for an athlete, and needs one', () => {
+    const args = ['forecast', file('line.txt'), '--athlete', file('athlete.json')]
+    const told = JSON.parse(agonis(args).stdout) as { level: string; used: { low: number; likely: number; high: number } }
+    expect(['easy', 'steady', 'hard', 'race', 'beyond']).toContain(told.level)
+    expect(told.used.low).toBeLessThanOrEqual(told.used.likely)
+    expect(agonis(args).stdout).toBe(agonis(args).stdout)
+    expect(agonis(['forecast', file('line.txt')]).status).toBe(2)
+  })
+
   it('forecasts nudges with the same bytes for the same seed, and the quiet band nudges less', () => {
     const args = ['nudges', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--runs', '200']
     const first = agonis(args)

@@ -50,7 +50,9 @@ function usedSeries({ points, most }: UsedCourse, last: number) {
       symbol: 'none',
       lineStyle: { color: tokens.rule, type: 'solid' as const },
       label,
-      data: boundWords.filter(([at]) => at <= top).map(([at, words]) => ({ yAxis: at, label: { ...label, formatter: words } })),
+      data: boundWords
+        .filter(([at]) => at <= top && (at > levelBounds[0]![1] || top < 1))
+        .map(([at, words]) => ({ yAxis: at, label: { ...label, formatter: words } })),
     },
     markPoint: markedPoint([most.t, Math.min(most.used, mostShown)], percent(most.used), last),
   }

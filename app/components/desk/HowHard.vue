@@ -20,8 +20,11 @@ const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 const isTable = ref(false)
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
-const about = ({ low, likely, high }: Interval) =>
-  likely === null ? 'not known' : `${low === null ? '?' : Math.round(low)}–${high === null ? '?' : Math.round(high)}`
+function about({ low, likely, high }: Interval): string {
+  if (likely === null) return 'not known'
+  const ends = [low, high].map(end => (end === null ? '?' : String(Math.round(end))))
+  return ends[0] === ends[1] ? ends[0]! : ends.join('–')
+}
 const nameOf = (path: string, round: readonly number[]) => {
   const item = itemAt(props.session, path)
   const words = item?.kind === 'step' ? printEnd(item.end) : path

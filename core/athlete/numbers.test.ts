@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Athlete } from './athlete'
-import { nobody } from './standpoint'
+import { nobody, standpointOf } from './standpoint'
 import { unknownAthlete } from './athlete'
 import { criticalOfAllOut, criticalSwimSpeed, fitCritical } from './critical'
 import { flatSpeedOf, gradeCost, gradeFactor, speedOnGrade } from './grade'
@@ -11,7 +11,6 @@ import { derivedNumbers } from './numbers'
 import { oxygenCapacity, oxygenCost, secondsAtCapacity, speedAtCapacity, sustainableShare } from './oxygen'
 import { resolveTarget } from './resolve'
 import { ownZones, zoneBounds } from './zones'
-import { standpointOf } from './standpoint'
 import { seenBy } from '../../tests/support/standpoint'
 
 const ilse: Athlete = {

@@ -4,6 +4,7 @@ import type { Athlete, Effort } from '../athlete/athlete'
 import { unknownAthlete } from '../athlete/athlete'
 import { abilityOf } from '../athlete/ability'
 import { standpointOf } from '../athlete/standpoint'
+import { formatTime } from '../quantity/time'
 import { readScript } from '../script/reader/read-script'
 import { forecastOf } from './forecast'
 import type { IntensitySegment } from './intensity'
@@ -102,8 +103,7 @@ describe('the share used', () => {
         )
         for (const [name, metres] of run) {
           const seconds = secondsFor(metres)
-          const clock = `${Math.floor(seconds / 3600)}:${String(Math.floor(seconds / 60) % 60).padStart(2, '0')}:${String(seconds % 60).padStart(2, '0')}`
-          for (const row of [`${metres} m @ ${name} effort`, `${metres} m in ${clock.replace(/^0:0?/, '')}`]) {
+          for (const row of [`${metres} m @ ${name} effort`, `${metres} m in ${formatTime(seconds)}`]) {
             const used = usedFor(row, by)
             expect(used).toBeGreaterThan(0.98)
             expect(used).toBeLessThan(1.02)

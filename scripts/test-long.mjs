@@ -1,14 +1,14 @@
 /**
  * npm run test:long: what takes longer than a change should wait for. Laws on cases drawn afresh, simulated sendings from
- * thousands of seeds, variants of what people write, and every breakage found. `SEEDS`, `VARIANTS` and `LAW_SEED` may be
- * given. Says at the end what it did not get to.
+ * thousands of seeds, variants of what people write, browsers killed, and every breakage found. `SEEDS`, `VARIANTS`, `KILLS` and `LAW_SEED`
+ * may be given. Says at the end what it did not get to.
  */
 import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const { SEEDS = '20000', VARIANTS = '20000', LAW_SEED = 'random' } = process.env
+const { SEEDS = '20000', VARIANTS = '20000', LAW_SEED = 'random', KILLS = '100' } = process.env
 
 const parts = [
   ['laws on fresh draws', 'npx', ['vitest', 'run', '--project', 'core', 'core'], { LAW_SEED }],
@@ -24,6 +24,7 @@ const parts = [
     ['vitest', 'run', '--project', 'core', 'tests/corpus', '--testTimeout=1800000'],
     { VARIANTS, LAW_SEED },
   ],
+  [`${KILLS} browsers killed while words are typed`, 'npx', ['playwright', 'test', 'tests/browser/kill.spec.ts'], { KILLS }],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]
 

@@ -1,8 +1,15 @@
-/** Words typed in one tab and not yet on the server, kept in this browser at every keystroke. */
+import { readDrafts, removeDraft, writeDraft } from './draft-store'
+
+/** Words typed in one tab and not yet on the server, kept in this browser after every change. */
 export interface Draft {
   script: string
+  /** The revision they go on top of. */
   base: number
   source: string | null
+  /** The tab that typed them, which a draft keeps when another tab takes it over. */
+  by: string
+  /** When they were last changed, by this browser's clock in milliseconds. */
+  change: number
 }
 
 /** A draft that a tab left behind. */
@@ -10,20 +17,7 @@ export interface LeftDraft extends Draft {
   tab: string
 }
 
-const prefix = (id: string) => `agonis.desk.${id}`
-const key = (id: string, tab: string) => `${prefix(id)}.${tab}`
 const lastKey = 'agonis.desk-last'
-
-function parse(text: string | null): Draft | null {
-  try {
-    const value = text === null ? null : (JSON.parse(text) as Partial<Draft>)
-    return value && typeof value.script === 'string' && typeof value.base === 'number'
-      ? { script: value.script, base: value.base, source: value.source ?? null }
-      : null
-  } catch {
-    return null
-  }
-}
 
 function stored(name: string): string | null {
   try {
@@ -33,38 +27,88 @@ function stored(name: string): string | null {
   }
 }
 
-export const keptDraft = (id: string, tab: string): Draft | null => parse(stored(key(id, tab)))
+/** Drafts as an earlier version of this page kept them: read once, and written anew where all others are. */
+function olderDrafts(id: string): LeftDraft[] {
+  const prefix = `agonis.desk.${id}`
+  const names = Object.keys(localStorage).filter(name => name === prefix || name.startsWith(`${prefix}.`))
+  return names.flatMap(name => {
+    const tab = name.slice(prefix.length + 1)
+    try {
+      const { script, base, source } = JSON.parse(stored(name) ?? '') as Partial<Draft>
+      return typeof script === 'string' && typeof base === 'number'
+        ? [{ script, base, source: source ?? null, by: tab, change: 0, tab }]
+        : []
+    } catch {
+      return []
+    }
+  })
+}
+
+async function takeOver(id: string): Promise<void> {
+  for (const { tab, ...draft } of olderDrafts(id)) {
+    await writeDraft(id, tab, draft)
+    localStorage.removeItem(tab === '' ? `agonis.desk.${id}` : `agonis.desk.${id}.${tab}`)
+  }
+}
 
 /** Drafts of a session by every tab, this one and others, open or gone. */
-export function draftsOf(id: string): LeftDraft[] {
+export async function draftsOf(id: string): Promise<LeftDraft[]> {
   try {
-    return Object.keys(localStorage)
-      .filter(name => name === prefix(id) || name.startsWith(`${prefix(id)}.`))
-      .flatMap(name => {
-        const draft = parse(stored(name))
-        return draft ? [{ ...draft, tab: name.slice(prefix(id).length + 1) }] : []
-      })
+    await takeOver(id)
+    return (await readDrafts(id)).map(({ session: _, ...draft }) => draft)
   } catch {
     return []
   }
 }
 
-/** Returns false when the browser has no room or no storage. */
-export function keepDraft(id: string, tab: string, draft: Draft): boolean {
+export const keptDraft = async (id: string, tab: string): Promise<Draft | null> =>
+  (await draftsOf(id)).find(draft => draft.tab === tab) ?? null
+
+interface Writing {
+  draft: Draft | null
+  done: Promise<boolean>
+}
+
+/** What is being written for each tab of a session, and what comes next: only the newest is. */
+const writing = new Map<string, Writing>()
+
+async function write(id: string, tab: string): Promise<boolean> {
+  const name = `${id} ${tab}`
+  const own = writing.get(name)!
   try {
-    localStorage.setItem(key(id, tab), JSON.stringify(draft))
+    while (own.draft) {
+      const draft = own.draft
+      own.draft = null
+      await writeDraft(id, tab, draft)
+    }
     return true
   } catch {
     return false
+  } finally {
+    writing.delete(name)
   }
 }
 
-export function clearDraft(id: string, tab: string): void {
-  try {
-    localStorage.removeItem(tab === '' ? prefix(id) : key(id, tab))
-  } catch {
-    return
+/** Keeps a draft; true once it is on the disk, false where the browser has no room or no storage. */
+export function keepDraft(id: string, tab: string, draft: Draft): Promise<boolean> {
+  const name = `${id} ${tab}`
+  const own = writing.get(name)
+  if (own) {
+    own.draft = draft
+    return own.done
   }
+  const begun: Writing = { draft, done: Promise.resolve(false) }
+  writing.set(name, begun)
+  begun.done = write(id, tab)
+  return begun.done
+}
+
+/** Lets a draft go, also one that is still being written. */
+export async function clearDraft(id: string, tab: string): Promise<void> {
+  const own = writing.get(`${id} ${tab}`)
+  if (own) own.draft = null
+  await own?.done
+  await removeDraft(id, tab).catch(() => {})
 }
 
 /** The session last written on this browser's desk. */

@@ -13,6 +13,8 @@ export interface OtherSide {
 /** Where the words are safe: nowhere yet, in this browser, on the server, or differing on both. */
 export type Keeping =
   | { state: 'empty' }
+  /** Typed, and not on this browser's disk yet. */
+  | { state: 'writing' }
   | { state: 'here'; why: string }
   | { state: 'nowhere'; why: string }
   | { state: 'there'; at: string }
@@ -30,7 +32,17 @@ export function useKeptWords() {
     keeping,
     /** This tab's name, under which its drafts are kept. */
     tab: '',
-    draft: (): Draft => ({ script: text.script, base: base.value, source: text.source }),
+    /** Who typed the words last, and when by that tab's clock: theirs where a draft was taken over. */
+    by: '',
+    change: 0,
+    draft(): Draft {
+      return { script: text.script, base: base.value, source: text.source, by: this.by, change: this.change }
+    },
+    /** The words were changed here and now. */
+    touch() {
+      this.by = this.tab
+      this.change = Math.max(Date.now(), this.change + 1)
+    },
 
     /** What the server keeps is what is on the desk. */
     take(kept: Pick<KeptSession, 'script' | 'number' | 'source' | 'updatedAt'>) {

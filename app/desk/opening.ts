@@ -1,4 +1,5 @@
 import type { KeptSession } from '~~/shared/api'
+import type { Draft, LeftDraft } from './draft'
 import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from './draft'
 import type { KeptWords } from './keeping'
 import type { Saving } from './saving'
@@ -12,20 +13,20 @@ export interface Opened {
 
 /** A draft by a tab that is gone and says something else than what is kept. */
 async function leftBehind(wanted: string, tab: string, kept: string | undefined) {
-  for (const left of draftsOf(wanted)) {
+  for (const left of await draftsOf(wanted)) {
     if (left.tab === tab || (left.tab !== '' && (await isAlive(left.tab)))) continue
     if (left.script !== kept && left.script.trim() !== '') return left
-    clearDraft(wanted, left.tab)
+    await clearDraft(wanted, left.tab)
   }
   return null
 }
 
 /** What the server keeps of a session; null where it cannot know it, or cannot be asked and a draft will do. */
-async function loadKept(wanted: string, tab: string): Promise<KeptSession | null> {
+async function loadKept(wanted: string): Promise<KeptSession | null> {
   if (isFresh(wanted)) return null
-  return api<KeptSession>(`/sessions/${wanted}`).catch((error: unknown) => {
+  return api<KeptSession>(`/sessions/${wanted}`).catch(async (error: unknown) => {
     const told = toldOf(error)
-    const hasDraft = keptDraft(wanted, tab) !== null || draftsOf(wanted).length > 0
+    const hasDraft = (await draftsOf(wanted)).length > 0
     if (hasDraft && (told.status === 404 || told.status === 0)) return null
     throw error
   })
@@ -41,20 +42,22 @@ export function useOpening(words: KeptWords, saving: Saving) {
   const { text, base, keeping } = words
   let wantedNow = ''
 
-  function show(wanted: string, kept: KeptSession | null, left: Awaited<ReturnType<typeof leftBehind>>) {
+  function show(wanted: string, kept: KeptSession | null, own: Draft | null, left: LeftDraft | null) {
     text.id = wanted
-    const own = keptDraft(wanted, words.tab)
     const first = own ?? left
     if (!first || first.script === kept?.script) {
-      if (own) clearDraft(wanted, words.tab)
+      if (own) void clearDraft(wanted, words.tab)
       return kept ? words.take(kept) : words.clear()
     }
     text.show(first)
     base.value = first.base
-    keepDraft(wanted, words.tab, words.draft())
-    if (!own && left) clearDraft(wanted, left.tab)
+    words.by = first.by
+    words.change = first.change
+    void keepDraft(wanted, words.tab, words.draft())
+    if (!own && left) void clearDraft(wanted, left.tab)
     if (own && left && left.script !== own.script) {
-      keeping.value = { state: 'differs', theirs: { script: left.script, number: left.base, source: left.source, tab: left.tab } }
+      const { script, base: number, source, tab, change } = left
+      keeping.value = { state: 'differs', theirs: { script, number, source, tab, updatedAt: new Date(change).toISOString() } }
       return
     }
     keeping.value = { state: 'here', why: 'not there yet' }
@@ -66,14 +69,15 @@ export function useOpening(words: KeptWords, saving: Saving) {
     await saving.flush()
     words.tab = await ownTab()
     const changesBefore = text.changes
-    const kept = await loadKept(wanted, words.tab)
+    const kept = await loadKept(wanted)
     const left = await leftBehind(wanted, words.tab, kept?.script)
+    const own = await keptDraft(wanted, words.tab)
     await saving.flush()
     if (wantedNow !== wanted) return { kept, isShown: false }
     const isTyped = text.id === wanted && text.changes !== changesBefore
     if (!isTyped) {
       saving.stop()
-      show(wanted, kept, left)
+      show(wanted, kept, own, left)
     }
     return { kept, isShown: true }
   }

@@ -1,8 +1,12 @@
 import type { KeptSession } from '~~/shared/api'
-import { clearDraft, forgetFresh, keepDraft, keptDraft } from './draft'
+import type { Draft } from './draft'
+import { clearDraft, forgetFresh, keptDraft } from './draft'
+import { useKeepHere } from './keep-here'
+import { useSaveTimer } from './save-timer'
 import type { KeptWords } from './keeping'
 
 const saveAfter = 600
+const onItsWay = 'on its way there'
 const retryAfter = 3000
 
 /** What a tab tells the others when the server has taken its words. */
@@ -14,53 +18,58 @@ export interface KeptMessage {
   updatedAt: string
 }
 
+const put = (id: string, { script, source, base, by, change }: Draft) =>
+  api<KeptSession>(`/sessions/${id}`, { method: 'PUT', body: { base, script, source, ...(by === '' ? {} : { tab: by, change }) } })
+
 /** Sends the words on the desk to the server: after each change, again where it did not answer, one request at a time. */
 export function useSaving(words: KeptWords, tell: (kept: KeptMessage) => void) {
   const { text, base, keeping } = words
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const keepHere = useKeepHere(words)
+  const timer = useSaveTimer(() => void save())
   let saving: Promise<void> | null = null
 
-  function schedule(after: number) {
-    clearTimeout(timer)
-    timer = setTimeout(() => void save(), after)
+  function changed() {
+    words.touch()
+    void keepHere(onItsWay)
+    if (keeping.value.state !== 'differs') timer.within(saveAfter)
   }
 
-  function changed() {
-    const isKept = keepDraft(text.id, words.tab, words.draft())
-    if (keeping.value.state === 'differs') return
-    words.say(isKept ? { state: 'here', why: 'on its way there' } : { state: 'nowhere', why: 'this browser has no room left' })
-    schedule(saveAfter)
+  /** The server held newer words of this draft's tab already. */
+  function takeNewer(kept: KeptSession) {
+    words.take(kept)
+    void clearDraft(kept.id, words.tab)
   }
 
   function onSaved(kept: KeptSession, script: string, source: string | null) {
     forgetFresh(kept.id)
+    const isSame = text.script === script && text.source === source
+    if (kept.script !== script) return isSame ? takeNewer(kept) : void (keeping.value = { state: 'differs', theirs: kept })
     base.value = kept.number
-    if (text.script === script && text.source === source) {
-      clearDraft(kept.id, words.tab)
+    if (isSame) {
       keeping.value = { state: 'there', at: kept.updatedAt }
+      void clearDraft(kept.id, words.tab)
     } else {
-      keepDraft(kept.id, words.tab, words.draft())
-      schedule(saveAfter)
+      void keepHere(onItsWay)
+      timer.within(saveAfter)
     }
   }
 
   function onRefused(error: unknown) {
     const told = toldOf(error)
-    if (told.status === 409) {
-      keeping.value = { state: 'differs', theirs: told.theirs as KeptSession }
-      return
-    }
-    if (keeping.value.state !== 'nowhere') keeping.value = { state: 'here', why: told.problem }
-    if (told.status === 0 || told.status >= 500) schedule(retryAfter)
+    if (told.status === 409) return void (keeping.value = { state: 'differs', theirs: told.theirs as KeptSession })
+    if (keeping.value.state !== 'nowhere' && keeping.value.state !== 'writing') keeping.value = { state: 'here', why: told.problem }
+    if (told.status === 0 || told.status >= 500) timer.schedule(retryAfter)
   }
 
   async function saveOnce() {
-    const [ownId, script, source] = [text.id, text.script, text.source]
+    const draft = words.draft()
+    const { script, source } = draft
+    const ownId = text.id
     try {
-      const kept = await api<KeptSession>(`/sessions/${ownId}`, { method: 'PUT', body: { base: base.value, script, source } })
-      tell({ id: ownId, number: kept.number, script, source, updatedAt: kept.updatedAt })
+      const kept = await put(ownId, draft)
+      tell({ id: ownId, number: kept.number, script: kept.script, source: kept.source, updatedAt: kept.updatedAt })
       if (text.id === ownId) onSaved(kept, script, source)
-      else if (keptDraft(ownId, words.tab)?.script === script) clearDraft(ownId, words.tab)
+      else if ((await keptDraft(ownId, words.tab))?.script === script) void clearDraft(ownId, words.tab)
     } catch (error) {
       if (text.id === ownId) onRefused(error)
     }
@@ -75,12 +84,12 @@ export function useSaving(words: KeptWords, tell: (kept: KeptMessage) => void) {
 
   /** Waits until the words are on the server, for what needs them there. */
   async function flush(): Promise<boolean> {
-    clearTimeout(timer)
+    timer.stop()
     await save()
     return keeping.value.state === 'there'
   }
 
-  return { schedule, changed, save, flush, stop: () => clearTimeout(timer) }
+  return { schedule: timer.schedule, changed, save, flush, stop: timer.stop }
 }
 
 export type Saving = ReturnType<typeof useSaving>

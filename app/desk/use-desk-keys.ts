@@ -15,7 +15,7 @@ export function useDeskKeys(actions: { askKeys: () => void; quieten: () => void;
   }
   /** The browser asks before it leaves words that are kept nowhere. */
   const onUnload = (event: BeforeUnloadEvent) => {
-    if (keeping.keeping.state === 'nowhere') event.preventDefault()
+    if (keeping.keeping.state === 'nowhere' || keeping.keeping.state === 'writing') event.preventDefault()
   }
   useEventListener(window, 'keydown', onKey)
   useEventListener(document, 'visibilitychange', onHide)

@@ -7,6 +7,24 @@ import type { KeptAthlete } from '~~/shared/api'
 /** How often the clock is asked whether a new day has begun, in milliseconds. */
 const dayAskedEvery = 20_000
 
+const seenKey = 'agonis.athlete-seen'
+
+function remember(kept: KeptAthlete): void {
+  try {
+    localStorage.setItem(seenKey, JSON.stringify(kept))
+  } catch {
+    return
+  }
+}
+
+function lastSeen(): KeptAthlete | null {
+  try {
+    return JSON.parse(localStorage.getItem(seenKey) ?? 'null') as KeptAthlete | null
+  } catch {
+    return null
+  }
+}
+
 /** The athlete of today and the standpoint that every screen reckons from; loaded once and again after each save. */
 export const useAthleteStore = defineStore('athlete', () => {
   const athlete = shallowRef<Athlete>(unknownAthlete)
@@ -19,25 +37,33 @@ export const useAthleteStore = defineStore('athlete', () => {
 
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.athlete')
 
-  async function load() {
-    const kept = await api<KeptAthlete>('/me')
+  function take(kept: KeptAthlete) {
     athlete.value = kept.athlete
     number.value = kept.number
+    remember(kept)
+  }
+
+  /** The athlete of the server; where it cannot be asked, as this browser saw them last. */
+  async function load() {
+    const kept = await api<KeptAthlete>('/me').catch((error: unknown) => {
+      const last = toldOf(error).status === 0 ? lastSeen() : null
+      if (!last) throw error
+      return last
+    })
+    take(kept)
     isLoaded.value = true
   }
 
   async function save(document: Athlete) {
     const kept = await api<KeptAthlete>('/me', { method: 'PUT', body: { base: number.value, document } })
-    athlete.value = kept.athlete
-    number.value = kept.number
+    take(kept)
     channel?.postMessage(kept)
   }
 
   /** Another tab has saved newer numbers: they are this tab's too, at once. */
   channel?.addEventListener('message', ({ data }: MessageEvent<KeptAthlete>) => {
     if (!isLoaded.value || data.number <= number.value) return
-    athlete.value = data.athlete
-    number.value = data.number
+    take(data)
   })
 
   return { athlete, number, isLoaded, today, standpoint, load, save }

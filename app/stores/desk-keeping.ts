@@ -24,19 +24,20 @@ export const useDeskKeepingStore = defineStore('desk-keeping', () => {
   function resolveConflict(choice: 'mine' | 'theirs') {
     if (keeping.value.state !== 'differs') return
     const { theirs } = keeping.value
-    if (theirs.tab !== undefined) clearDraft(text.id, theirs.tab)
+    if (theirs.tab !== undefined) void clearDraft(text.id, theirs.tab)
     else base.value = theirs.number
     if (choice === 'theirs') {
       text.show(theirs)
       if (theirs.tab === undefined) {
-        clearDraft(text.id, words.tab)
+        void clearDraft(text.id, words.tab)
         keeping.value = { state: 'there', at: theirs.updatedAt! }
         return
       }
       base.value = theirs.number
     }
-    keepDraft(text.id, words.tab, words.draft())
-    keeping.value = { state: 'here', why: 'on its way there' }
+    words.touch()
+    keeping.value = { state: 'writing' }
+    void keepDraft(text.id, words.tab, words.draft())
     saving.schedule(0)
   }
 

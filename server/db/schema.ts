@@ -133,6 +133,10 @@ export const revision = pgTable(
     athleteRevision: integer('athlete_revision'),
     readOn: date('read_on'),
     digest: text('digest').notNull(),
+    /** The tab that saved it, and which of its changes was the last in it, by that tab's clock in milliseconds. */
+    tab: text('tab'),
+    change: bigint('change', { mode: 'number' }),
+    /** When it was begun: later saves of the same tab within a minute are the same revision, written over. */
     createdAt: createdAt(),
   },
   table => [

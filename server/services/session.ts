@@ -1,6 +1,6 @@
 import { asSentence } from '../../core/words/sentence'
 import { saySessionProblem } from '../../core/words/session-problems'
-import { and, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm'
+import { and, desc, eq, gt, gte, isNotNull, isNull, lt, notExists, sql } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { validateSession } from '../../core/formats/validate'
 import { printSession } from '../../core/script/print'
@@ -12,7 +12,7 @@ import { titleOf } from '../../core/script/title'
 import type { KeptSession } from '../../shared/api'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { OwnerTransaction } from '../db/client'
-import { revision, session } from '../db/schema'
+import { holding, program, revision, session, transfer } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { shelvedAs } from './facets'
 import { figuresOf } from './figures'
@@ -66,7 +66,14 @@ export async function loadSession(tx: OwnerTransaction, id: string): Promise<Kep
   }
 }
 
+/** Which tab's words are saved, and their last change by its clock in milliseconds. */
+export interface ChangeOfTab {
+  tab: string
+  change: number
+}
+
 export interface SaveOptions {
+  by?: ChangeOfTab | undefined
   /** The words as pasted, kept beside what was made of them. */
   source?: string | null
   familyId?: string
@@ -81,7 +88,7 @@ export async function saveSession(
   id: string,
   base: number,
   script: string,
-  { source = null, familyId }: SaveOptions = {},
+  { source = null, familyId, by }: SaveOptions = {},
 ): Promise<KeptSession> {
   const standpoint = await currentStandpoint(tx)
   const document = readOne(script, standpoint)
@@ -90,9 +97,11 @@ export async function saveSession(
   const title = titleOf(document)
   const [head] = await tx.select().from(session).where(eq(session.id, id)).for('update')
   if (head?.removedAt) throw notFound('session', 'params.id')
+  if (head && by && head.head !== base && (await wentOnAlone(tx, id, base, by))) base = head.head
   if (head && head.head !== base) {
     const theirs = await loadSession(tx, id)
     if (theirs.script === script && (source === null || theirs.source === source)) return theirs
+    if (by && (await holdsChange(tx, id, by))) return theirs
     throw new Problem(409, 'This session was changed elsewhere meanwhile.', 'body.base', 'Look at both and keep one.', { theirs })
   }
   if (!head && base !== 0) throw notFound('session', 'params.id')
@@ -111,9 +120,12 @@ export async function saveSession(
       .returning({ id: session.id })
     if (made.length === 0) throw notFound('session', 'params.id')
   }
+  const begun = head && by ? await writeOver(tx, id, base, by) : null
   await tx
     .insert(revision)
     .values({
+      ...(by ?? {}),
+      ...(begun ? { createdAt: begun } : {}),
       sessionId: id,
       number,
       base,
@@ -125,6 +137,58 @@ export async function saveSession(
       digest: digestOf(document),
     })
   return loadSession(tx, id)
+}
+
+/** Whether a tab's change, or a later one of the same tab, is in a revision already: words that old are no other side. */
+async function holdsChange(tx: OwnerTransaction, id: string, { tab, change }: ChangeOfTab): Promise<boolean> {
+  const [held] = await tx
+    .select({ number: revision.number })
+    .from(revision)
+    .where(and(eq(revision.sessionId, id), eq(revision.tab, tab), gte(revision.change, change)))
+    .limit(1)
+  return held !== undefined
+}
+
+/** Whether all that was saved since `base` is older words of the same tab: it did not hear that they had arrived. */
+async function wentOnAlone(tx: OwnerTransaction, id: string, base: number, { tab, change }: ChangeOfTab): Promise<boolean> {
+  const since = await tx
+    .select({ tab: revision.tab, change: revision.change })
+    .from(revision)
+    .where(and(eq(revision.sessionId, id), gt(revision.number, base)))
+  return since.every(one => one.tab === tab && one.change !== null && one.change < change)
+}
+
+const oneRevisionSeconds = 60
+
+/**
+ * Makes room for a save that goes on in the same revision: the newest one, where the same tab began it within a minute and
+ * nothing was made of it yet.
+ *
+ * @returns when that one was begun; null where the save is a revision of its own
+ */
+async function writeOver(tx: OwnerTransaction, id: string, number: number, { tab }: ChangeOfTab): Promise<Date | null> {
+  const refersToIt = (table: typeof program | typeof holding | typeof transfer) =>
+    notExists(
+      tx
+        .select({ one: sql`1` })
+        .from(table)
+        .where(and(eq(table.sessionId, id), eq(table.revision, number))),
+    )
+  const [gone] = await tx
+    .delete(revision)
+    .where(
+      and(
+        eq(revision.sessionId, id),
+        eq(revision.number, number),
+        eq(revision.tab, tab),
+        gt(revision.createdAt, sql`now() - make_interval(secs => ${oneRevisionSeconds})`),
+        refersToIt(program),
+        refersToIt(holding),
+        refersToIt(transfer),
+      ),
+    )
+    .returning({ createdAt: revision.createdAt })
+  return gone?.createdAt ?? null
 }
 
 /** Takes a session document in from outside, as a new session. */

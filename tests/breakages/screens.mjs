@@ -77,4 +77,11 @@ export const screens = [
     to: 'heart: { threshold }',
     test: 'app/me/tests.test.ts',
   },
+  {
+    what: 'A draft is called kept before it is on the disk.',
+    file: 'app/desk/draft.ts',
+    from: 'await writeDraft(id, tab, draft)',
+    to: 'void writeDraft(id, tab, draft)',
+    test: 'app/desk/draft.test.ts',
+  },
 ]

@@ -109,4 +109,25 @@ export const server = [
     to: 'const digest = digestOf({ taken, at: Math.random() })',
     test: glue,
   },
+  {
+    what: 'A minute of typing leaves hundreds of revisions.',
+    file: 'server/services/session.ts',
+    from: 'head && by ? await writeOver(tx, id, base, by) : null',
+    to: 'null',
+    test: 'tests/server/one-revision.test.ts',
+  },
+  {
+    what: 'A revision that a program was made of is written over.',
+    file: 'server/services/session.ts',
+    from: 'refersToIt(program),',
+    to: '',
+    test: 'tests/server/one-revision.test.ts',
+  },
+  {
+    what: 'An older draft is offered beside newer words of the same tab.',
+    file: 'server/services/session.ts',
+    from: 'if (by && (await holdsChange(tx, id, by))) return theirs',
+    to: '',
+    test: 'tests/server/one-revision.test.ts',
+  },
 ]

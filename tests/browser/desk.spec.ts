@@ -36,7 +36,7 @@ test('a server that is gone loses nothing: the words are kept here and go there 
   await expect(app.locator('[data-test=keeping]')).toContainText('kept here')
   await app.unroute('**/api/**')
   await expect(kept(app)).toBeVisible({ timeout: 10_000 })
-  await app.evaluate(() => localStorage.clear())
+  await app.evaluate(() => indexedDB.deleteDatabase('agonis.desk'))
   await app.reload()
   await expect(script(app)).toContainText('20:00')
 })
@@ -124,7 +124,7 @@ test('words typed while another session is being opened stay with the session th
 test('a browser without room says so, and the words still go to the server', async ({ app }) => {
   await newSession(app)
   await app.evaluate(() => {
-    Storage.prototype.setItem = () => {
+    IDBObjectStore.prototype.put = () => {
       throw new DOMException('full', 'QuotaExceededError')
     }
   })

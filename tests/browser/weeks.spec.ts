@@ -53,7 +53,7 @@ test('a week begins on the weekday the athlete has set', async ({ app }) => {
 test('the page warns before it goes while words are kept nowhere', async ({ app }) => {
   await newSession(app)
   await app.evaluate(() => {
-    Storage.prototype.setItem = () => {
+    IDBObjectStore.prototype.put = () => {
       throw new DOMException('no room', 'QuotaExceededError')
     }
   })

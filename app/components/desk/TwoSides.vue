@@ -1,6 +1,30 @@
 <script setup lang="ts">
-defineProps<{ mine: string; theirs: string; isLeft: boolean }>()
+import { diffLines } from 'diff'
+import { DateTime } from 'luxon'
+import type { OtherSide } from '~/desk/keeping'
+
+/** Two wordings of one session, each with what the other lacks. */
+const props = defineProps<{ mine: string; theirs: OtherSide }>()
 const emit = defineEmits<{ choose: [side: 'mine' | 'theirs'] }>()
+const isLeft = computed(() => props.theirs.tab !== undefined)
+const parts = computed(() => diffLines(props.mine, props.theirs.script))
+const when = computed(() => (props.theirs.updatedAt ? DateTime.fromISO(props.theirs.updatedAt).toFormat('d LLL, HH:mm') : ''))
+const count = (of: 'added' | 'removed') => parts.value.reduce((sum, part) => sum + (part[of] ? part.count : 0), 0)
+const sayLines = (lines: number) => (lines === 1 ? 'one line' : `${lines} lines`)
+/** The words of a side, those that the other lacks marked. */
+const wordsOf = (only: 'added' | 'removed', hidden: 'added' | 'removed') =>
+  parts.value.filter(part => !part[hidden]).map(part => ({ words: part.value, isOnly: part[only] }))
+const sides = computed(() => [
+  { side: 'mine' as const, name: 'Here', take: 'Keep this one', only: 'removed' as const, hidden: 'added' as const, at: '' },
+  {
+    side: 'theirs' as const,
+    name: isLeft.value ? 'The other tab' : 'There',
+    take: 'Keep that one',
+    only: 'added' as const,
+    hidden: 'removed' as const,
+    at: when.value,
+  },
+])
 </script>
 
 <template>
@@ -10,15 +34,18 @@ const emit = defineEmits<{ choose: [side: 'mine' | 'theirs'] }>()
       {{ isLeft ? 'The side you do not take goes.' : 'Nothing is lost: the side you do not take stays in its earlier wordings.' }}
     </p>
     <div class="pair">
-      <div>
-        <h2>Here</h2>
-        <pre class="mono">{{ mine }}</pre>
-        <button class="act first" @click="emit('choose', 'mine')">Keep this one</button>
-      </div>
-      <div>
-        <h2>{{ isLeft ? 'The other tab' : 'There' }}</h2>
-        <pre class="mono">{{ theirs }}</pre>
-        <button class="act" @click="emit('choose', 'theirs')">Keep that one</button>
+      <div v-for="{ side, name, take, only, hidden, at } in sides" :key="side">
+        <h2>
+          {{ name }}
+          <span class="faint"
+            >{{ at ? `${at}, ` : '' }}{{ count(only) === 0 ? 'nothing the other lacks' : `${sayLines(count(only))} the other lacks` }}</span
+          >
+        </h2>
+        <pre class="mono"><component
+          :is="part.isOnly ? 'mark' : 'span'"
+          v-for="(part, index) in wordsOf(only, hidden)"
+          :key="index">{{ part.words }}</component></pre>
+        <button class="act" :class="{ first: side === 'mine' }" @click="emit('choose', side)">{{ take }}</button>
       </div>
     </div>
   </section>
@@ -44,5 +71,17 @@ pre {
   border: 1px solid var(--rule);
   padding: 8px;
   margin: 6px 0;
+}
+h2 span {
+  font: 400 0.86rem var(--read);
+}
+mark {
+  background: var(--lit, #fbebd3);
+  color: inherit;
+}
+@media (max-width: 700px) {
+  .pair {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

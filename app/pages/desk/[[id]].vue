@@ -101,12 +101,7 @@ const { problem, history, openedId } = await useOpened()
         @choose="(path: string) => editor?.hold(path)"
         @drop="text.dropSource" />
       <DeskRowPanel ref="panel" :path="text.inHand" :refused="refused" @edit="edit => onEdit([edit])" @leave="editor?.focus()" />
-      <DeskTwoSides
-        v-if="theirs"
-        :mine="text.script"
-        :theirs="theirs.script"
-        :is-left="theirs.tab !== undefined"
-        @choose="keeping.resolveConflict" />
+      <DeskTwoSides v-if="theirs" :mine="text.script" :theirs="theirs" @choose="keeping.resolveConflict" />
       <div class="bar">
         <button class="act first" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">Send to watch</button>
         <NuxtLink class="act link" :to="`/card/${text.id}`" data-test="to-card">On paper</NuxtLink>

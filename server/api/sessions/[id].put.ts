@@ -10,6 +10,12 @@ export default route({
     base: number().integer().min(0).required(),
     script: string().defined(),
     source: string().nullable().max(limits.textBytes),
+    tab: string().max(40),
+    change: number().integer().min(0).max(Number.MAX_SAFE_INTEGER),
   }),
-  handle: ({ transaction, params, body }) => transaction(tx => saveSession(tx, params.id, body.base, body.script, { source: body.source })),
+  handle: ({ transaction, params, body }) => {
+    const { tab, change } = body
+    const by = tab !== undefined && change !== undefined ? { tab, change } : undefined
+    return transaction(tx => saveSession(tx, params.id, body.base, body.script, { source: body.source, by }))
+  },
 })

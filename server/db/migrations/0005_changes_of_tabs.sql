@@ -1,0 +1,2 @@
+ALTER TABLE "revision" ADD COLUMN "tab" text;--> statement-breakpoint
+ALTER TABLE "revision" ADD COLUMN "change" bigint;

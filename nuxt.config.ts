@@ -1,3 +1,5 @@
+const shell = '/desk'
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   ssr: false,
@@ -45,6 +47,8 @@ export default defineNuxtConfig({
     workbox: {
       globPatterns: ['**/*.{js,css,woff2}', 'icon-*.png'],
       maximumFileSizeToCacheInBytes: 8_000_000,
+      /** The one page that every room is: it opens where the server is away, of this build and no other. */
+      additionalManifestEntries: [{ url: shell, revision: String(Date.now()) }],
       navigateFallback: null,
       cleanupOutdatedCaches: true,
       clientsClaim: true,
@@ -53,7 +57,11 @@ export default defineNuxtConfig({
         {
           urlPattern: ({ request }) => request.mode === 'navigate',
           handler: 'NetworkFirst',
-          options: { cacheName: 'pages', networkTimeoutSeconds: 4, plugins: [{ handlerDidError: async () => caches.match('/phone') }] },
+          options: {
+            cacheName: 'pages',
+            networkTimeoutSeconds: 4,
+            plugins: [{ handlerDidError: async () => caches.match('/desk', { ignoreSearch: true }) }],
+          },
         },
       ],
     },

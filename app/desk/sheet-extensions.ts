@@ -4,6 +4,7 @@ import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { Edit } from '~~/core/edit/edit'
 import { stretchTarget } from '~~/core/edit/stretch'
 import { printTarget } from '~~/core/script/print-target'
+import { storable } from '~~/core/quantity/storable'
 import { readScript } from '~~/core/script/reader/read-script'
 import type { Session } from '~~/core/session/document'
 import { itemAt, sportAt } from '~~/core/session/item-path'
@@ -28,6 +29,8 @@ export interface SheetHost {
   press: (path: string, what: 'row' | 'count') => void
   pasted: (words: string) => void
   changed: () => void
+  /** Signs were left out of pasted words. */
+  cleaned: () => void
 }
 
 const readAnew = new Set(['spelling', 'unreadable', 'chatter', 'day', 'date', 'day-off'])
@@ -79,6 +82,12 @@ export const sheetExtensions = (host: SheetHost): Extension[] => [
   highlightActiveLineGutter(),
   EditorView.lineWrapping,
   rowDragging(host.edit, host.press),
+  /** What no server can keep is left out before it is anywhere, and said. */
+  EditorView.clipboardInputFilter.of(words => {
+    const kept = storable(words)
+    if (kept !== words) host.cleaned()
+    return kept
+  }),
   placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
   EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
   EditorView.domEventHandlers({
@@ -87,7 +96,7 @@ export const sheetExtensions = (host: SheetHost): Extension[] => [
       if (!view.contentDOM.contains(document.getSelection()?.focusNode ?? null)) view.focus()
     },
     paste(event) {
-      const words = event.clipboardData?.getData('text/plain') ?? ''
+      const words = storable(event.clipboardData?.getData('text/plain') ?? '')
       if (isMessage(words, host.standpoint())) host.pasted(words)
     },
   }),

@@ -6,6 +6,7 @@ import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner, sharedDatabase } from '../db/client'
 import { accountOfToken } from './account'
 import { Problem } from './problem'
+import { refuseUnsound } from './sound-input'
 
 export const cookieName = 'agonis_account'
 const usualBodyBytes = 3 * 1024 * 1024
@@ -68,6 +69,7 @@ async function readBody(event: H3Event, limit: number): Promise<unknown> {
 }
 
 async function validate<S extends Shape>(schema: S, value: unknown, place: string): Promise<InferType<S>> {
+  refuseUnsound(value, place)
   try {
     return await schema
       .noUnknown(true)

@@ -169,3 +169,39 @@ test('words typed a moment before another session is begun go to the server all 
     .poll(async () => ((await (await app.request.get(`/api/sessions/${id}`)).json()) as { script?: string }).script)
     .toBe('9 x 91 m')
 })
+
+test('a paste with signs that cannot be kept is kept without them, and says so', async ({ app }) => {
+  await newSession(app)
+  await paste(app, 'sport run\n\n10:00 \u0000easy\n20:00 \uD800steady')
+  await expect(app.getByText('Signs that cannot be kept were left out')).toBeVisible()
+  await expect(kept(app)).toBeVisible()
+  await app.reload()
+  await expect(script(app)).toContainText('20:00 steady')
+})
+
+test('the Desk opens without a server, goes on from its draft, and sends it when the server is back', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('sport run\n\n10:00 easy')
+  await expect(kept(app)).toBeVisible()
+  await app.evaluate(() => navigator.serviceWorker.ready.then(() => {}))
+  await expect.poll(() => app.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+  await app.context().setOffline(true)
+  await app.keyboard.type('\n21:00')
+  await expect(app.locator('[data-test=keeping]')).toContainText('kept here')
+  await app.reload()
+  await expect(script(app)).toContainText('21:00')
+  await expect(app.locator('[data-test=keeping]')).toContainText('kept here')
+  await app.context().setOffline(false)
+  await expect(kept(app)).toBeVisible({ timeout: 15_000 })
+})
+
+test('steady typing reaches the server while it goes on', async ({ app }) => {
+  await newSession(app)
+  const saves: string[] = []
+  app.on('request', request => {
+    if (request.method() === 'PUT') saves.push((request.postDataJSON() as { script: string }).script)
+  })
+  await app.keyboard.type('title Typed without a pause, on and on along the quay', { delay: 60 })
+  expect(saves.length).toBeGreaterThan(1)
+  expect(saves.at(-1)!.length).toBeGreaterThan(20)
+})

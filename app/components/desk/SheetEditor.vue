@@ -112,6 +112,7 @@ const extensions = () =>
     },
     pasted: text.paste,
     changed: rememberHistory,
+    cleaned: () => ElMessage.warning('Signs that cannot be kept were left out of what was pasted.'),
   })
 
 /** The state with everything that could be undone before the page went away. */

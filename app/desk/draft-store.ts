@@ -1,6 +1,17 @@
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openDB } from 'idb'
-import type { Draft } from './draft'
+
+/** Words typed in one tab and not yet on the server, kept in this browser after every change. */
+export interface Draft {
+  script: string
+  /** The revision they go on top of. */
+  base: number
+  source: string | null
+  /** The tab that typed them, which a draft keeps when another tab takes it over. */
+  by: string
+  /** When they were last changed, by this browser's clock in milliseconds. */
+  change: number
+}
 
 interface DraftSchema extends DBSchema {
   drafts: { key: [session: string, tab: string]; value: Draft & { session: string; tab: string }; indexes: { session: string } }

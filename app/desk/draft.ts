@@ -1,16 +1,7 @@
+import type { Draft } from './draft-store'
 import { readDrafts, removeDraft, writeDraft } from './draft-store'
 
-/** Words typed in one tab and not yet on the server, kept in this browser after every change. */
-export interface Draft {
-  script: string
-  /** The revision they go on top of. */
-  base: number
-  source: string | null
-  /** The tab that typed them, which a draft keeps when another tab takes it over. */
-  by: string
-  /** When they were last changed, by this browser's clock in milliseconds. */
-  change: number
-}
+export type { Draft } from './draft-store'
 
 /** A draft that a tab left behind. */
 export interface LeftDraft extends Draft {

@@ -98,6 +98,8 @@ describe('what an athlete can do', () => {
     const { marks, conflicts } = abilityOf(seen([run(3000, 660), run(5000, 1300), run(10_000, 2400)]), 'run')!
     expect(conflicts.map(({ seconds }) => seconds)).toEqual([1300])
     expect(marks.map(({ seconds }) => seconds)).toEqual([660, 2400])
+    const slow = abilityOf(seen([run(3000, 660), run(5000, 1197), run(10_000, 2400)]), 'run')!
+    expect(slow.conflicts.map(({ seconds }) => seconds)).toEqual([1197])
     expect(abilityOf(seen([run(5000, 1200), run(3000, 800)]), 'run')!.conflicts.map(({ seconds }) => seconds)).toEqual([800])
   })
 })

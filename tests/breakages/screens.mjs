@@ -80,8 +80,8 @@ export const screens = [
   {
     what: 'A draft is called kept before it is on the disk.',
     file: 'app/desk/draft.ts',
-    from: 'await writeDraft(id, tab, draft)',
-    to: 'void writeDraft(id, tab, draft)',
+    from: 'own.draft = null\n      await writeDraft(id, tab, draft)',
+    to: 'own.draft = null\n      void writeDraft(id, tab, draft)',
     test: 'app/desk/draft.test.ts',
   },
 ]

@@ -30,6 +30,7 @@ describe('own words in a message', () => {
 
   it('change nothing that was clear without them', () => {
     expect(rowsOf('5 x 400m w/ 100m jog', minutes)).toBe(rowsOf('5 x 400m w/ 100m jog'))
+    expect(rowsOf('20 min @ 88% FTP', { said: '88% FTP', means: '200 W' })).toBe('20:00 @ 88 %CP')
   })
 
   it.each([

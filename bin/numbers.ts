@@ -1,6 +1,7 @@
 import type { Standpoint } from '../core/athlete/standpoint'
 import { derivedNumbers } from '../core/athlete/numbers'
 import type { DerivedNumber } from '../core/athlete/numbers'
+import { zoneNumbers } from '../core/athlete/zone-numbers'
 import { forecastOf, nudgePicture } from '../core/forecast/forecast'
 import type { Interval } from '../core/reckon/interval'
 import { roundInterval } from '../core/reckon/interval'
@@ -11,7 +12,7 @@ const significant = (value: number) => Number(value.toPrecision(5))
 
 /** Every derived number as the command line gives it. */
 export function numbersOf(standpoint: Standpoint) {
-  return derivedNumbers(standpoint).map(
+  return [...derivedNumbers(standpoint), ...zoneNumbers(standpoint)].map(
     ({ name, sport, value, unit, method, source, inputs, uncertainty, date, isAged, weakness }: DerivedNumber) => ({
       name,
       sport,

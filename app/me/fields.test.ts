@@ -22,8 +22,11 @@ describe('the numbers of Me', () => {
     ['run-critical', '4.38', 'a pace as in 4:38'],
     ['run-critical', '0:10', 'a pace'],
     ['usual-warm-up', 'long', 'a time as in 15:00'],
+    ['heart-rest', '105', 'below your maximum of 104 bpm'],
+    ['heart-max', '101', 'above your heart rate at rest of 102 bpm'],
   ])('%s refuses "%s" and says what it takes', (key, typed, words) => {
-    expect(fields.get(key)!.keep(ilse, typed)).toContain(words)
+    const athlete = key === 'heart-rest' ? { ...ilse, heart: { max: 104 } } : typed === '101' ? { ...ilse, heart: { rest: 102 } } : ilse
+    expect(fields.get(key)!.keep(athlete, typed)).toContain(words)
   })
 
   it('takes a decimal comma, and nothing for a number that is not known', () => {

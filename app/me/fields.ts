@@ -44,6 +44,21 @@ function numberField(key: string, label: string, unit: string, path: Path, low: 
   }
 }
 
+/** At rest and at most, in the order that hearts have. */
+function heartField(key: string, label: string, own: 'max' | 'rest', low: number, high: number): Field {
+  const field = numberField(key, label, 'bpm', ['heart', own], low, high)
+  return {
+    ...field,
+    keep(athlete, typed) {
+      const kept = field.keep(athlete, typed)
+      if (typeof kept === 'string') return kept
+      const { rest, max } = kept.heart ?? {}
+      if (rest === undefined || max === undefined || rest < max) return kept
+      return own === 'rest' ? `${label}: below your maximum of ${max} bpm` : `${label}: above your heart rate at rest of ${rest} bpm`
+    },
+  }
+}
+
 /** A pace typed as a clock; kept as a speed in m/s, or as seconds per kilometre. */
 function paceField(key: string, label: string, unit: '/km' | '/100m', path: Path, keptAs: 'speed' | 'seconds', hint = ''): Field {
   const metres = unit === '/km' ? 1000 : 100
@@ -115,8 +130,8 @@ export const fieldGroups: readonly FieldGroup[] = [
     title: 'Heart',
     note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.',
     fields: [
-      numberField('heart-max', 'Maximum', 'bpm', ['heart', 'max'], 100, 230),
-      numberField('heart-rest', 'At rest', 'bpm', ['heart', 'rest'], 25, 110),
+      heartField('heart-max', 'Maximum', 'max', 100, 230),
+      heartField('heart-rest', 'At rest', 'rest', 25, 110),
       numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
       numberField('heart-aerobic', 'First threshold', 'bpm', ['heart', 'aerobicThreshold'], 80, 210, 'where talking gets short'),
     ],

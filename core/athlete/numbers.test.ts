@@ -10,6 +10,7 @@ import { resolveEffort } from './named-effort'
 import { derivedNumbers } from './numbers'
 import { oxygenCapacity, oxygenCost, secondsAtCapacity, speedAtCapacity, sustainableShare } from './oxygen'
 import { resolveTarget } from './resolve'
+import { zoneNumbers } from './zone-numbers'
 import { ownZones, zoneBounds } from './zones'
 import { seenBy } from '../../tests/support/standpoint'
 
@@ -239,5 +240,24 @@ describe('the derived numbers', () => {
       }),
       { numRuns: 500 },
     )
+  })
+})
+
+describe('numbers from little', () => {
+  const seen = (athlete: Partial<Athlete>) => standpointOf({ ...unknownAthlete, ...athlete }, '2026-03-31')
+  it('give a critical speed from one race, rough, and none beside an own one', () => {
+    const efforts = [{ sport: 'run' as const, metres: 5000, seconds: 1200, date: '2026-03-01' }]
+    const critical = (athlete: Partial<Athlete>) => derivedNumbers(seen(athlete)).filter(({ name }) => name === 'critical speed')
+    expect(critical({ efforts })).toMatchObject([{ sport: 'run', weakness: 'from one race, rough' }])
+    expect(critical({ efforts })[0]!.value).toBeCloseTo((5000 / 1200) * (2700 / 1200) ** (1 / 1.06 - 1), 6)
+    expect(critical({ efforts, run: { criticalSpeed: 4 } })).toEqual([])
+  })
+  it('tell where zones begin, own ones as they were set', () => {
+    const athlete = { heart: { max: 180 }, ride: { criticalPower: 200 }, zones: { run: { pace: [3, 4] } } }
+    const found = zoneNumbers(seen(athlete)).map(({ name, sport, value }) => `${sport} ${name} ${Math.round(value)}`)
+    expect(found).toContain('run heart rate zone 2 begins 108')
+    expect(found).toContain('ride power zone 2 begins 130')
+    expect(found.filter(words => words.startsWith('run pace'))).toEqual(['run pace zone 2 begins 3', 'run pace zone 3 begins 4'])
+    expect(zoneNumbers(seen({}))).toEqual([])
   })
 })

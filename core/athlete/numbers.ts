@@ -4,46 +4,15 @@ import type { EffortName, Sport } from '../session/document'
 import { abilityOf, intensityOver } from './ability'
 import type { Effort } from './athlete'
 import type { Standpoint } from './standpoint'
-import { heartOf } from './athlete'
 import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
-import { ageOn, atReserve, estimatedMaximum } from './heart'
+import { heartNumbers } from './heart-numbers'
+import type { DerivedNumber } from './derived-number'
 import { isOld } from './age'
 import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
 import { secondsAtCapacity, speedAtCapacity } from './oxygen'
 
-/** The document's field that a derived number can be taken into. */
-export type NumberField =
-  | 'run.criticalSpeed'
-  | 'run.dPrime'
-  | 'run.criticalPower'
-  | 'run.wPrime'
-  | 'ride.criticalPower'
-  | 'ride.wPrime'
-  | 'swim.criticalSpeed'
-  | 'heart.max'
-
-/** A number reckoned from what the athlete has shown, with where it came from. */
-export interface DerivedNumber {
-  name: string
-  sport: Sport | 'all'
-  value: number
-  unit: 's' | 'm/s' | 'm' | 'W' | 'J' | 'bpm' | 'ml/kg/min' | '1'
-  method: string
-  source: string
-  inputs: string[]
-  /** One standard error, or the half width that the method's own literature gives; in the number's unit. */
-  uncertainty?: number
-  /** The day of the youngest input. */
-  date?: string
-  /** Its youngest input is over 120 days old. */
-  isAged?: true
-  /** What would change it. */
-  changes: string
-  /** What else weakens it, in words. */
-  weakness?: string
-  field?: NumberField
-}
+export type { DerivedNumber, NumberField } from './derived-number'
 
 const race = { source: 'Riegel, American Scientist 69 (1981)', changes: 'a race or time trial' }
 const oxygen = { source: 'Daniels & Gilbert, Oxygen Power (1979)', changes: 'a race or time trial' }
@@ -195,6 +164,29 @@ function* criticalNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   }
 }
 
+/** Critical speed or power where too few marks tell it: what the curve holds for 45 min. */
+function* roughCriticals(standpoint: Standpoint): Generator<DerivedNumber> {
+  for (const sport of sportNames) {
+    const ability = abilityOf(standpoint, sport)
+    if (ability?.criticalFrom !== 'one-race') continue
+    yield {
+      name: sport === 'ride' ? 'critical power' : sport === 'swim' ? 'critical swim speed' : 'critical speed',
+      sport,
+      value: ability.critical,
+      unit: sport === 'ride' ? 'W' : 'm/s',
+      method: 'held for 45 min on the curve of the marks',
+      source: own,
+      inputs: ability.marks.map(({ seconds, intensity, date }) =>
+        effortWords({ seconds, date, ...(sport === 'ride' ? { watts: intensity } : { metres: seconds * intensity }) }),
+      ),
+      date: youngest(ability.marks),
+      uncertainty: ability.critical * ability.uncertainty,
+      changes: critical.changes,
+      weakness: ability.marks.length === 1 ? 'from one race, rough' : 'no two marks of 2 to 20 min tell it',
+    }
+  }
+}
+
 function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   for (const sport of sportNames) {
     for (const [name, share] of [
@@ -223,55 +215,6 @@ function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   }
 }
 
-/** Where easy running ends by heart rate, as three schools have it. */
-const easyHeart = { reserve: 0.7, maximum: 0.77, threshold: 0.85 }
-
-function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
-  const age = standpoint.day === null ? null : ageOn(standpoint.athlete, standpoint.day)
-  if (age !== null && age >= 10) {
-    yield {
-      name: 'maximum heart rate',
-      sport: 'all',
-      value: estimatedMaximum(age),
-      unit: 'bpm',
-      method: '208 - 0.7 age',
-      source: 'Tanaka et al., JACC 37 (2001)',
-      inputs: [`age ${age}`],
-      uncertainty: 10,
-      changes: 'a maximum seen in a hard finish',
-      weakness: 'an estimate for a crowd, not for you',
-      field: 'heart.max',
-    }
-  }
-  for (const sport of sportNames) {
-    const { max, rest, threshold } = heartOf(standpoint.athlete, sport)
-    const easy = {
-      name: 'easy heart rate, at most',
-      sport,
-      unit: 'bpm' as const,
-      changes: 'a new maximum, resting or threshold heart rate',
-    }
-    if (max !== undefined && rest !== undefined && max > rest)
-      yield {
-        ...easy,
-        value: atReserve(rest, max, easyHeart.reserve),
-        method: '70 % of heart-rate reserve',
-        source: 'Karvonen et al. (1957); the share is custom',
-        inputs: [`maximum ${max}`, `at rest ${rest}`],
-      }
-    if (max !== undefined)
-      yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: own, inputs: [`maximum ${max}`] }
-    if (threshold !== undefined)
-      yield {
-        ...easy,
-        value: threshold * easyHeart.threshold,
-        method: '85 % of threshold',
-        source: own,
-        inputs: [`threshold ${threshold}`],
-      }
-  }
-}
-
 /**
  * Every number that follows from what the athlete has shown and said, each with its method, source, inputs and what would
  * change it; where schools differ, one entry a school under the same name.
@@ -283,6 +226,7 @@ export function derivedNumbers(standpoint: Standpoint): DerivedNumber[] {
     ...raceNumbers(standpoint, 'run'),
     ...raceNumbers(standpoint, 'swim'),
     ...criticalNumbers(standpoint),
+    ...roughCriticals(standpoint),
     ...shareNumbers(standpoint),
     ...heartNumbers(standpoint),
   ]

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Athlete, Effort } from '~~/core/athlete/athlete'
+import { abilityOf } from '~~/core/athlete/ability'
 import { isOld } from '~~/core/athlete/age'
+import { isHumanEffort } from '~~/core/athlete/marks'
 import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
@@ -19,6 +21,9 @@ const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
 const efforts = computed(() => [...(props.athlete.efforts ?? [])].sort((a, b) => b.date.localeCompare(a.date)))
+/** Whether the other marks say that this one is too slow by far: the faster count until the athlete takes one away. */
+const isContradicted = ({ sport: of, seconds, date: on }: Effort) =>
+  abilityOf(athletes.standpoint, of)?.conflicts.some(mark => mark.seconds === seconds && mark.date === on) ?? false
 const key = (effort: Effort) => `${effort.sport} ${effort.date} ${effort.metres ?? ''} ${effort.watts ?? ''} ${effort.seconds}`
 const same = (one: Effort, other: Effort) => key(one) === key(other)
 
@@ -48,6 +53,7 @@ function add() {
             : ''
   if (wrong.value) return
   const effort: Effort = { sport: sport.value, ...(byWatts.value ? { watts } : { metres: metres! }), seconds: seconds!, date: date.value }
+  if (!isHumanEffort(effort)) return (wrong.value = 'Nobody has ever done that: look at the time and the distance again.')
   if (efforts.value.some(known => same(known, effort))) return (wrong.value = 'That effort is there already.')
   emit('keep', athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), effort] }))
   amount.value = ''
@@ -72,7 +78,10 @@ function bringBack() {
         <td>{{ effort.sport }}</td>
         <td class="number">{{ effort.metres ? showDistance(effort.metres) : `${effort.watts} W` }}</td>
         <td class="number">{{ formatTime(effort.seconds) }}</td>
-        <td><span v-if="isOld(effort.date, day)" class="doubt">old</span></td>
+        <td>
+          <span v-if="isOld(effort.date, day)" class="doubt">old</span
+          ><span v-if="isContradicted(effort)" class="doubt"> the others say more: not counted, or remove what does not hold</span>
+        </td>
         <td class="end">
           <button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button>
         </td>

@@ -5,7 +5,7 @@ import { sayDuration } from '../quantity/time'
 import type { Reckoning } from '../reckon/reckon'
 import { printBlockHeader, printStep } from '../script/print'
 import type { Item, Session } from '../session/document'
-import { abilityAdvice } from './ability'
+import { abilityAdvice } from './beyond-shown'
 import { shapeAdvice } from './shape'
 import { unitAdvice } from './units'
 

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { asOwner } from '../../server/db/client'
+import { Problem } from '../../server/services/problem'
+import { saveSession } from '../../server/services/session'
 import type { Person } from './client'
 import { database, newPerson, newSession } from './client'
 
@@ -15,8 +17,17 @@ beforeAll(async () => {
 })
 
 const rows = (minutes: number) => `sport run\n\n${minutes}:00\n`
-const save = (id: string, base: number, minutes: number, by: { tab: string; change: number } | null) =>
-  ilse.ask<Kept & { theirs?: Kept }>('PUT', `/sessions/${id}`, { base, script: rows(minutes), ...(by ?? {}) })
+/** A save as the route makes it: with its status, and the other side where it is refused. */
+async function save(id: string, base: number, minutes: number, by: { tab: string; change: number } | null) {
+  try {
+    const body = await asOwner(database, ilse.owner, tx => saveSession(tx, id, base, rows(minutes), { by: by ?? undefined }))
+    return { status: 200, body: { ...body, theirs: undefined as Kept | undefined } }
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error
+    const { theirs } = error.details as { theirs: Kept }
+    return { status: error.status, body: { ...theirs, theirs: theirs as Kept | undefined } }
+  }
+}
 const numbersOf = async (id: string) =>
   (await ilse.ask<{ number: number }[]>('GET', `/sessions/${id}/revisions`)).body.map(({ number }) => number)
 

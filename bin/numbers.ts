@@ -3,8 +3,7 @@ import { derivedNumbers } from '../core/athlete/numbers'
 import type { DerivedNumber } from '../core/athlete/numbers'
 import { zoneNumbers } from '../core/athlete/zone-numbers'
 import { forecastOf, nudgePicture } from '../core/forecast/forecast'
-import type { Interval } from '../core/reckon/interval'
-import { roundInterval } from '../core/reckon/interval'
+import { roundInterval, unknown } from '../core/reckon/interval'
 import type { Session } from '../core/session/document'
 import type { WatchProfile } from '../core/wrist/program/profile'
 
@@ -36,7 +35,6 @@ export function nudgesOf(session: Session, standpoint: Standpoint, watch: WatchP
 }
 
 const decimals = (value: number, count: number) => Number(value.toFixed(count))
-const nothing: Interval = { low: null, likely: null, high: null }
 
 /** What a session does, as the command line gives it. */
 export function forecastFor(session: Session, standpoint: Standpoint) {
@@ -44,8 +42,8 @@ export function forecastFor(session: Session, standpoint: Standpoint) {
   const peak = heart && roundInterval({ low: heart.highest.low, likely: heart.highest.bpm, high: heart.highest.high }, 0)
   return {
     level: used?.level ?? null,
-    used: used ? roundInterval(used.used, 3) : nothing,
-    effort: used ? roundInterval(used.effort, 1) : nothing,
+    used: used ? roundInterval(used.used, 3) : unknown,
+    effort: used ? roundInterval(used.effort, 1) : unknown,
     heart: peak && { peak },
     reserveLeast: reserveLeast === null ? null : decimals(reserveLeast, 3),
     load: { sessionEffort: roundInterval(load.sessionEffort, 0), heartRateImpulse: roundInterval(load.heartRateImpulse, 0) },

@@ -3,10 +3,10 @@ import type { Sport } from '../session/document'
 import { criticalPowerOf, criticalSpeedOf } from './athlete'
 import { fitCritical, isCriticalTrial } from './critical'
 import type { CurvePoint, DurationCurve } from './duration-curve'
-import { drawCurve } from './duration-curve'
+import { drawCurve, timeWhere } from './duration-curve'
 import type { Mark } from './marks'
 import { marksOf } from './marks'
-import { fitPowerLaw } from './power-law'
+import { fitPowerLaw, secondsFor } from './power-law'
 import type { Standpoint } from './standpoint'
 
 /** Where a critical speed or power comes from. */
@@ -39,20 +39,16 @@ export const criticalSeconds = 2700
 /** What can be spent above critical, over critical, where the athlete has shown neither: rough. */
 const usualReserveSeconds: Readonly<Record<Sport, number>> = { ride: 75, run: 40, swim: 18 }
 
-const exponentOf = (sport: Sport, marks: readonly Mark[]): number => {
-  if (sport === 'ride') return ridersExponent
-  const law = fitPowerLaw(
-    sport,
-    marks.map(({ seconds, intensity }) => ({ seconds, metres: seconds * intensity })),
-  )
-  return 1 - 1 / (law?.exponent ?? sports[sport].raceExponent)
-}
+const asEffort = ({ seconds, intensity }: Mark) => ({ seconds, metres: seconds * intensity })
+
+const exponentOf = (sport: Sport, marks: readonly Mark[]): number =>
+  sport === 'ride' ? ridersExponent : 1 - 1 / (fitPowerLaw(sport, marks.map(asEffort))?.exponent ?? sports[sport].raceExponent)
 
 /** By how much of its time each mark is slower than the law through all of them. */
 function slowness(sport: Sport, marks: readonly Mark[]): number[] {
-  const efforts = marks.map(({ seconds, intensity }) => ({ seconds, metres: seconds * intensity }))
+  const efforts = marks.map(asEffort)
   const law = sport === 'ride' ? null : fitPowerLaw(sport, efforts)
-  return efforts.map(({ seconds, metres }) => (law ? seconds / (law.atSeconds * (metres / law.atMetres) ** law.exponent) - 1 : 0))
+  return efforts.map(({ seconds, metres }) => (law ? seconds / secondsFor(law, metres) - 1 : 0))
 }
 
 /** Parts marks that fit together from those that others contradict; where two disagree the faster counts. */
@@ -171,11 +167,5 @@ export const criticalPowerFor = (standpoint: Standpoint, sport: Sport): number |
  * @returns m/s
  */
 export function intensityOver({ intensityFor }: Pick<Ability, 'intensityFor'>, metres: number): number {
-  let [low, high] = [1, 100 * 3600]
-  for (let round = 0; round < 60; round++) {
-    const seconds = Math.sqrt(low * high)
-    if (intensityFor(seconds) * seconds < metres) low = seconds
-    else high = seconds
-  }
-  return intensityFor(Math.sqrt(low * high))
+  return intensityFor(timeWhere(seconds => -intensityFor(seconds) * seconds, -metres, 1, 100 * 3600))
 }

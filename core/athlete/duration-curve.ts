@@ -39,8 +39,8 @@ const through = (from: CurvePoint, to: CurvePoint): Line => ({
   exponent: Math.log(from.intensity / to.intensity) / Math.log(to.seconds / from.seconds),
 })
 
-/** The time at which a falling function takes a value. */
-function inverse(value: (seconds: number) => number, wanted: number, low: number, high: number): number {
+/** The time in seconds, between two, at which a falling function takes a value. */
+export function timeWhere(value: (seconds: number) => number, wanted: number, low: number, high: number): number {
   for (let round = 0; round < 60; round++) {
     const seconds = Math.sqrt(low * high)
     if (value(seconds) > wanted) low = seconds
@@ -65,7 +65,7 @@ function runSprint(at: CurvePoint, aerobic: number, sprint: number): Sprint {
   const fade = (seconds: number) => (sprint - aerobic) * Math.exp(-sprintFades * seconds)
   const left = at.intensity - aerobic - fade(at.seconds)
   const intensityFor = (seconds: number) => aerobic + fade(seconds) + (left * seconds) / at.seconds
-  return { intensityFor, secondsAt: intensity => inverse(intensityFor, intensity, leastSeconds, at.seconds) }
+  return { intensityFor, secondsAt: intensity => timeWhere(intensityFor, intensity, leastSeconds, at.seconds) }
 }
 
 /**

@@ -2,9 +2,8 @@ import { sportNames } from '../session/sports'
 import { heartOf } from './athlete'
 import { ageOn, atReserve, estimatedMaximum } from './heart'
 import type { DerivedNumber } from './derived-number'
+import { ownCustom } from './derived-number'
 import type { Standpoint } from './standpoint'
-
-const own = 'custom of this application'
 
 /** Where easy running ends by heart rate, as three schools have it. */
 const easyHeart = { reserve: 0.7, maximum: 0.77, threshold: 0.85 }
@@ -44,13 +43,13 @@ export function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> 
         inputs: [`maximum ${max}`, `at rest ${rest}`],
       }
     if (max !== undefined)
-      yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: own, inputs: [`maximum ${max}`] }
+      yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: ownCustom, inputs: [`maximum ${max}`] }
     if (threshold !== undefined)
       yield {
         ...easy,
         value: threshold * easyHeart.threshold,
         method: '85 % of threshold',
-        source: own,
+        source: ownCustom,
         inputs: [`threshold ${threshold}`],
       }
   }

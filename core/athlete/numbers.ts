@@ -8,6 +8,7 @@ import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
 import { heartNumbers } from './heart-numbers'
 import type { DerivedNumber } from './derived-number'
+import { ownCustom } from './derived-number'
 import { isOld } from './age'
 import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
 import { secondsAtCapacity, speedAtCapacity } from './oxygen'
@@ -16,8 +17,6 @@ export type { DerivedNumber, NumberField } from './derived-number'
 
 const race = { source: 'Riegel, American Scientist 69 (1981)', changes: 'a race or time trial' }
 const oxygen = { source: 'Daniels & Gilbert, Oxygen Power (1979)', changes: 'a race or time trial' }
-const own = 'custom of this application'
-
 /** A race time is as sure as the day, about 1 %, and the exponent, which may be 0.02 off. */
 const raceUncertainty = (seconds: number, metres: number, known: readonly { metres: number }[]) => {
   const away = Math.min(...known.map(effort => Math.abs(Math.log(metres / effort.metres))))
@@ -175,7 +174,7 @@ function* roughCriticals(standpoint: Standpoint): Generator<DerivedNumber> {
       value: ability.critical,
       unit: sport === 'ride' ? 'W' : 'm/s',
       method: 'held for 45 min on the curve of the marks',
-      source: own,
+      source: ownCustom,
       inputs: ability.marks.map(({ seconds, intensity, date }) =>
         effortWords({ seconds, date, ...(sport === 'ride' ? { watts: intensity } : { metres: seconds * intensity }) }),
       ),
@@ -206,7 +205,7 @@ function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
         value,
         unit,
         method: `${share} % of critical`,
-        source: own,
+        source: ownCustom,
         inputs: [measured],
         uncertainty: value * 0.04,
         changes: 'a new critical speed or power',

@@ -3,6 +3,7 @@ import type { Sport, ZoneMeasure } from '../session/document'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
 import { heartOf } from './athlete'
 import type { DerivedNumber } from './derived-number'
+import { ownCustom } from './derived-number'
 import type { Standpoint } from './standpoint'
 import { zoneBounds } from './zones'
 
@@ -30,7 +31,7 @@ export function zoneNumbers(standpoint: Standpoint): DerivedNumber[] {
         value,
         unit: units[of],
         method: found.method,
-        source: isOwn ? 'set by you' : of === 'heart-rate' ? 'Edwards (1993)' : 'custom of this application',
+        source: isOwn ? 'set by you' : of === 'heart-rate' ? 'Edwards (1993)' : ownCustom,
         inputs: [
           isOwn
             ? 'own zones'

@@ -1,4 +1,3 @@
-import type { Ability } from '../athlete/ability'
 import { abilityOf } from '../athlete/ability'
 import type { Standpoint } from '../athlete/standpoint'
 import type { Interval } from '../reckon/interval'
@@ -47,14 +46,10 @@ export interface UsedForecast {
 export function usedOf(course: Course, standpoint: Standpoint): UsedForecast | null {
   const { segments, leftOut } = course
   if (segments.length === 0) return null
-  const abilities = new Map<Sport, Ability | null>()
-  const abilityIn = (sport: Sport) => {
-    if (!abilities.has(sport)) abilities.set(sport, abilityOf(standpoint, sport))
-    return abilities.get(sport)!
-  }
+  const abilityIn = (sport: Sport) => abilityOf(standpoint, sport)
   const likely = shareUsed(segments, abilityIn)
   if (!likely) return null
-  const spread = Math.max(...[...abilities.values()].map(ability => ability!.uncertainty))
+  const spread = Math.max(...[...new Set(segments.map(({ sport }) => sport))].map(sport => abilityIn(sport)!.uncertainty))
   const most = (faster: number) => shareUsed(segments, abilityIn, faster)!.most.used
   const isWhole = leftOut.length === 0
   const used = { low: most(1 + spread), likely: likely.most.used, high: isWhole ? most(1 - spread) : null }

@@ -79,10 +79,7 @@ function takeRemainder(sequence: Sequence, draft: Draft): void {
     else last.soft = 'easy'
     return
   }
-  const sum = totalOf(parts)
-  const done: End = whole?.step.end.on === 'time' ? { on: 'time', seconds: sum.seconds } : { on: 'distance', value: sum.metres, unit: 'm' }
-  const isMixed = sum.seconds > 0 && sum.metres > 0
-  const left = whole && parts.length > 0 && !isMixed ? leftOf(whole.step.end, done) : null
+  const left = whole && parts.length > 0 ? leftAfter(whole.step.end, parts) : null
   if (left === null || left === 'none') return void out.push(...nodesOf(work, { ...draft, soft: draft.soft ?? 'easy' }, false))
   if (!head) {
     out.splice(out.indexOf(whole!), 1)
@@ -90,6 +87,13 @@ function takeRemainder(sequence: Sequence, draft: Draft): void {
   }
   note(work, draft.tokens[0]!, 'note', 'computed', 'what is left of the sum')
   out.push(...nodesOf(work, { ...draft, lengths: [{ end: left }] }, false))
+}
+
+/** What steps leave of a whole, all in its own measure; null where they do not say theirs in it. */
+function leftAfter(whole: End, parts: readonly Node[]): End | 'none' | null {
+  const { seconds, metres } = totalOf(parts)
+  if (seconds > 0 && metres > 0) return null
+  return leftOf(whole, whole.on === 'time' ? { on: 'time', seconds } : { on: 'distance', value: metres, unit: 'm' })
 }
 
 function leftOf(whole: End, part: End): End | 'none' | null {
@@ -174,9 +178,7 @@ export function takeClosingSum({ out, work }: Sequence): void {
 function leaveRest({ out, work }: Sequence, head: StepNode, inner: readonly Node[]): boolean {
   const portions = inner.map(node => (node.node === 'step' ? node.draft.portion : undefined))
   if (portions.some(portion => portion === undefined || portion === 'remainder')) return false
-  const { seconds, metres } = totalOf(inner)
-  const done: End = head.step.end.on === 'time' ? { on: 'time', seconds } : { on: 'distance', value: metres, unit: 'm' }
-  const left = seconds > 0 && metres > 0 ? null : leftOf(head.step.end, done)
+  const left = leftAfter(head.step.end, inner)
   if (left === null || left === 'none') return false
   out.splice(out.indexOf(head), 1)
   head.step.end = left

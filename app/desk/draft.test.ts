@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Draft } from './draft'
-import { clearDraft, draftsOf, forgetFresh, isFresh, keepDraft, keptDraft, lastOnDesk, rememberFresh, rememberOnDesk } from './draft'
+import { clearDraft, draftsOf, forgetFresh, isFresh, keepDraft, keptDraft, lastOnDesk, leaveDraft, rememberFresh, rememberOnDesk } from './draft'
 
 /** A disk that keeps drafts, is slow where it is told to be, and can be full. */
 const disk = vi.hoisted(() => ({
@@ -88,6 +88,16 @@ describe('a draft', () => {
     const tab = name.slice(4)
     expect(await draftsOf('one')).toEqual([{ script: '10:00', base: 3, source: null, by: tab, change: 0, tab }])
     expect(localStorage.getItem(`agonis.desk.${name}`)).toBeNull()
+  })
+  it('left in the last moment of a page goes on top of what the disk took before', async () => {
+    await keepDraft('one', 'a', { ...draft('10:00'), change: 5 })
+    leaveDraft('one', 'a', { ...draft('10:00 easy'), change: 6 })
+    expect(await keptDraft('one', 'a')).toMatchObject({ script: '10:00 easy', base: 3, by: 'a', change: 6 })
+    leaveDraft('one', 'a', { ...draft('10'), change: 4 })
+    expect((await keptDraft('one', 'a'))?.script).toBe('10:00 easy')
+    leaveDraft('one', 'a', { ...draft('20:00'), change: 7 })
+    await clearDraft('one', 'a')
+    expect(await draftsOf('one')).toEqual([])
   })
   it.each(['{', 'null', '{"script":1,"base":2}', '{"script":"10:00"}'])('that is broken is none: %s', async text => {
     localStorage.setItem('agonis.desk.one.a', text)

@@ -18,16 +18,18 @@ function stored(name: string): string | null {
   }
 }
 
-/** Drafts as an earlier version of this page kept them: read once, and written anew where all others are. */
-function olderDrafts(id: string): LeftDraft[] {
-  const prefix = `agonis.desk.${id}`
+const leftName = (id: string, tab: string) => (tab === '' ? `agonis.desk.${id}` : `agonis.desk.${id}.${tab}`)
+
+/** Drafts that a page wrote in its last moment, or that an earlier version of it kept: read once, and written anew where all others are. */
+function leftDrafts(id: string): LeftDraft[] {
+  const prefix = leftName(id, '')
   const names = Object.keys(localStorage).filter(name => name === prefix || name.startsWith(`${prefix}.`))
   return names.flatMap(name => {
     const tab = name.slice(prefix.length + 1)
     try {
-      const { script, base, source } = JSON.parse(stored(name) ?? '') as Partial<Draft>
+      const { script, base, source, by, change } = JSON.parse(stored(name) ?? '') as Partial<Draft>
       return typeof script === 'string' && typeof base === 'number'
-        ? [{ script, base, source: source ?? null, by: tab, change: 0, tab }]
+        ? [{ script, base, source: source ?? null, by: by ?? tab, change: change ?? 0, tab }]
         : []
     } catch {
       return []
@@ -35,10 +37,21 @@ function olderDrafts(id: string): LeftDraft[] {
   })
 }
 
+/** Keeps a draft at once and without a wait, for a page that is going: what is still being written to the disk then may never get there. */
+export function leaveDraft(id: string, tab: string, draft: Draft): void {
+  try {
+    localStorage.setItem(leftName(id, tab), JSON.stringify(draft))
+  } catch {
+    return
+  }
+}
+
 async function takeOver(id: string): Promise<void> {
-  for (const { tab, ...draft } of olderDrafts(id)) {
-    await writeDraft(id, tab, draft)
-    localStorage.removeItem(tab === '' ? `agonis.desk.${id}` : `agonis.desk.${id}.${tab}`)
+  const left = leftDrafts(id)
+  const kept = left.length === 0 ? [] : await readDrafts(id)
+  for (const { tab, ...draft } of left) {
+    if (!kept.some(other => other.tab === tab && other.change >= draft.change)) await writeDraft(id, tab, draft)
+    localStorage.removeItem(leftName(id, tab))
   }
 }
 
@@ -99,7 +112,9 @@ export async function clearDraft(id: string, tab: string): Promise<void> {
   const own = writing.get(`${id} ${tab}`)
   if (own) own.draft = null
   await own?.done
-  await removeDraft(id, tab).catch(() => {})
+  await removeDraft(id, tab)
+    .then(() => localStorage.removeItem(leftName(id, tab)))
+    .catch(() => {})
 }
 
 /** The session last written on this browser's desk. */

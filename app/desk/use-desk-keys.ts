@@ -20,4 +20,5 @@ export function useDeskKeys(actions: { askKeys: () => void; quieten: () => void;
   useEventListener(window, 'keydown', onKey)
   useEventListener(document, 'visibilitychange', onHide)
   useEventListener(window, 'beforeunload', onUnload)
+  useEventListener(window, 'pagehide', keeping.leave)
 }

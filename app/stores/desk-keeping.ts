@@ -1,4 +1,4 @@
-import { clearDraft, keepDraft } from '~/desk/draft'
+import { clearDraft, keepDraft, leaveDraft } from '~/desk/draft'
 import { useKeptWords } from '~/desk/keeping'
 import { useOpening } from '~/desk/opening'
 import type { KeptMessage } from '~/desk/saving'
@@ -41,5 +41,10 @@ export const useDeskKeepingStore = defineStore('desk-keeping', () => {
     saving.schedule(0)
   }
 
-  return { base, keeping, open, save: saving.save, resolveConflict, flush: saving.flush }
+  /** The page is going: what is not on the server stays in this browser, also where its disk has not taken it yet. */
+  function leave() {
+    if (keeping.value.state !== 'there' && keeping.value.state !== 'empty') leaveDraft(text.id, words.tab, words.draft())
+  }
+
+  return { base, keeping, open, leave, save: saving.save, resolveConflict, flush: saving.flush }
 })

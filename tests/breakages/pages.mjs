@@ -15,6 +15,13 @@ export const pages = [
     test: 'tests/browser/weeks.spec.ts',
   },
   {
+    what: 'A page that goes leaves nothing of what the disk has not taken.',
+    file: 'app/desk/use-desk-keys.ts',
+    from: "useEventListener(window, 'pagehide', keeping.leave)",
+    to: 'void keeping.leave',
+    test: 'tests/browser/weeks.spec.ts',
+  },
+  {
     what: 'The first address of a kept link leads nowhere.',
     file: 'nuxt.config.ts',
     from: "'/wrist': { redirect: '/watches' },",

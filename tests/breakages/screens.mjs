@@ -78,6 +78,13 @@ export const screens = [
     test: 'app/me/tests.test.ts',
   },
   {
+    what: 'What a page left in its last moment is put over newer words on the disk.',
+    file: 'app/desk/draft.ts',
+    from: 'other.change >= draft.change',
+    to: 'false',
+    test: 'app/desk/draft.test.ts',
+  },
+  {
     what: 'A draft is called kept before it is on the disk.',
     file: 'app/desk/draft.ts',
     from: 'own.draft = null\n      await writeDraft(id, tab, draft)',

@@ -67,6 +67,20 @@ test('the page warns before it goes while words are kept nowhere', async ({ app 
   await dialog.accept()
 })
 
+test('words typed in the last moment of a page are there again, although the disk had not taken them', async ({ app }) => {
+  await newSession(app)
+  await app.evaluate(() => {
+    IDBObjectStore.prototype.put = () => new Promise(() => {}) as unknown as IDBRequest<IDBValidKey>
+  })
+  await app.route('**/api/sessions/**', route => route.abort())
+  app.on('dialog', dialog => void dialog.accept())
+  await app.keyboard.type('sport run\n\n12:00 easy')
+  await app.goto('/calculator')
+  await app.unroute('**/api/sessions/**')
+  await app.goto('/desk')
+  await expect(app.locator('.cm-content')).toContainText('12:00 easy')
+})
+
 for (const [before, now] of [
   ['/wrist?watch=drawer', '/watches?watch=drawer'],
   ['/reckoner', '/calculator'],

@@ -11,21 +11,12 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { stripVTControlCharacters } from 'node:util'
-import { core } from '../tests/breakages/core.mjs'
-import { devices } from '../tests/breakages/devices.mjs'
-import { pages } from '../tests/breakages/pages.mjs'
-import { screens } from '../tests/breakages/screens.mjs'
-import { server } from '../tests/breakages/server.mjs'
+import { breakages as everything } from '../tests/breakages/all.mjs'
 import { ensureBuild } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const foundFile = join(root, '.data', 'breakages.json')
 const read = path => readFileSync(join(root, path), 'utf8')
-const everything = [
-  ...[...core, ...devices, ...screens].map(breakage => ({ ...breakage, project: 'core' })),
-  ...server.map(breakage => ({ ...breakage, project: 'server' })),
-  ...pages.map(breakage => ({ ...breakage, project: 'browser' })),
-]
 
 const testFiles = path =>
   statSync(join(root, path)).isDirectory()

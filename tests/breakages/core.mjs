@@ -198,7 +198,7 @@ export const core = [
   },
   {
     what: 'A repeat whose head stands on a line of its own goes on over a blank line.',
-    file: 'core/script/message/compose.ts',
+    file: 'core/script/message/lines.ts',
     from: "lines.slice(head + 1, line).some(raw => raw.trim() === '')",
     to: 'false',
     test: 'core/script/message/read-message.test.ts',

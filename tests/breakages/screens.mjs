@@ -3,15 +3,15 @@ export const screens = [
   {
     what: 'All tabs keep their words under one name.',
     file: 'app/desk/draft.ts',
-    from: '`${prefix(id)}.${tab}`',
-    to: '`${prefix(id)}.tab${tab.slice(9)}`',
+    from: 'writeDraft(id, tab, draft)\n    }',
+    to: "writeDraft(id, 'tab', draft)\n    }",
     test: 'app/desk/draft.test.ts',
   },
   {
     what: 'Words that the browser had no room for count as kept.',
     file: 'app/desk/draft.ts',
-    from: 'return true\n  } catch {\n    return false\n  }\n}\n\nexport function clearDraft',
-    to: 'return true\n  } catch {\n    return true\n  }\n}\n\nexport function clearDraft',
+    from: 'return true\n  } catch {\n    return false\n  } finally',
+    to: 'return true\n  } catch {\n    return true\n  } finally',
     test: 'app/desk/draft.test.ts',
   },
   {

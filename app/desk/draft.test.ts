@@ -1,6 +1,17 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Draft } from './draft'
-import { clearDraft, draftsOf, forgetFresh, isFresh, keepDraft, keptDraft, lastOnDesk, leaveDraft, rememberFresh, rememberOnDesk } from './draft'
+import {
+  clearDraft,
+  draftsOf,
+  forgetFresh,
+  isFresh,
+  keepDraft,
+  keptDraft,
+  lastOnDesk,
+  leaveDraft,
+  rememberFresh,
+  rememberOnDesk,
+} from './draft'
 
 /** A disk that keeps drafts, is slow where it is told to be, and can be full. */
 const disk = vi.hoisted(() => ({

@@ -1,7 +1,7 @@
 import type { Suggestion, SuggestionCode, UnkeyedSuggestion } from './suggestion'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt } from '../session/item-path'
-import { sayDuration } from '../quantity/time'
+import { saySuggestion } from '../words/suggestions'
 import type { Reckoning } from '../reckon/reckon'
 import { printBlockHeader, printStep } from '../script/print'
 import type { Item, Session } from '../session/document'
@@ -32,16 +32,7 @@ const wordsOf = (item: Item | null): string => {
 function timeAdvice(reckoning: Reckoning, options: SuggestionOptions): UnkeyedSuggestion[] {
   const { likely } = reckoning.seconds
   if (options.secondsToday === undefined || likely === null || likely <= options.secondsToday) return []
-  return [
-    {
-      code: 'over-time',
-      path: null,
-      fixes: [],
-      message:
-        `about ${sayDuration(likely)}, and ${sayDuration(options.secondsToday)} are there today: ` +
-        `${sayDuration(likely - options.secondsToday)} too long`,
-    },
-  ]
+  return [{ code: 'over-time', path: null, fixes: [], message: saySuggestion({ code: 'over-time', likely, today: options.secondsToday }) }]
 }
 
 /** One thought said at every row is a nag: of a kind only the first few are said. */

@@ -11,6 +11,7 @@ import { printTarget } from '../script/print-target'
 import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
 import { remembered } from '../session/settled'
+import { saySuggestion } from '../words/suggestions'
 import type { UnkeyedSuggestion } from './suggestion'
 
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
@@ -54,7 +55,7 @@ function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sp
   return {
     code: 'beyond-shown',
     path: entry.path,
-    message: `faster than your marks say for ${formatTime(Math.round(seconds.likely))}: about ${most}`,
+    message: saySuggestion({ code: 'beyond-shown', seconds: Math.round(seconds.likely), most }),
     fixes:
       words === null
         ? []
@@ -108,7 +109,7 @@ function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Spo
     : {
         code: 'narrow-band',
         path,
-        message: `a narrow band: the watch would nudge although you hold it. What you hold without thinking is about ${words}`,
+        message: saySuggestion({ code: 'narrow-band', held: words }),
         fixes: [{ label: words, edits: [{ do: 'target', at: path, words: step.also ? `${words} and ${printTarget(step.also)}` : words }] }],
       }
 }

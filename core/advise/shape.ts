@@ -2,7 +2,8 @@ import { isRecoveryRole } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
 import type { Path } from '../session/item-path'
-import { formatTime, sayDuration } from '../quantity/time'
+import { saySuggestion, saySuggestionFix } from '../words/suggestions'
+import { formatTime } from '../quantity/time'
 import type { ReckonedStep, Reckoning } from '../reckon/reckon'
 import { onEffortAxis } from '../reckon/sheet'
 import { toMetres } from '../quantity/distance'
@@ -29,10 +30,10 @@ function sumOf(first: End, second: End): string | null {
   return null
 }
 
-function twoInARow(first: Step, second: Step): string {
-  const sum = sumOf(first.end, second.end)
-  return `${first.role} ${printEnd(first.end)} and ${second.role} ${printEnd(second.end)} follow each other${sum ? `: ${sum} in all` : ''}`
-}
+const printed = ({ role, end }: Step) => ({ role, end: printEnd(end) })
+
+const twoInARow = (first: Step, second: Step, isAfterLast: boolean) =>
+  saySuggestion({ code: 'two-recoveries', first: printed(first), second: printed(second), sum: sumOf(first.end, second.end), isAfterLast })
 
 /** What stands before and after each other: recoveries that nobody adds up. */
 function recoveries(items: readonly Item[], prefix: string, into: UnkeyedSuggestion[]): void {
@@ -46,10 +47,10 @@ function recoveries(items: readonly Item[], prefix: string, into: UnkeyedSuggest
       into.push({
         code: 'two-recoveries',
         path: nextPath,
-        message: twoInARow(item, next),
+        message: twoInARow(item, next, false),
         fixes: isAddable
-          ? [{ label: 'join them', edits: [{ do: 'join', at: path }] }]
-          : [{ label: 'take this one away', edits: [{ do: 'delete', at: nextPath }] }],
+          ? [{ label: saySuggestionFix({ code: 'join' }), edits: [{ do: 'join', at: path }] }]
+          : [{ label: saySuggestionFix({ code: 'take-away' }), edits: [{ do: 'delete', at: nextPath }] }],
       })
     }
     const trailing = trailingRecovery(item)
@@ -68,17 +69,15 @@ function nextActive(items: readonly Item[], from: number): number {
 
 /** What a block's trailing recovery comes to after its last round. */
 function afterLastRound(trailing: Step, after: Item | undefined, path: Path, isOutermost: boolean): UnkeyedSuggestion[] {
-  const fixes: UnkeyedSuggestion['fixes'] = [{ label: 'leave it out after the last round', edits: [{ do: 'drop-last', at: path }] }]
-  if (isRecovery(after)) return [{ code: 'two-recoveries', path, message: `after the last round, ${twoInARow(trailing, after)}`, fixes }]
+  const fixes: UnkeyedSuggestion['fixes'] = [{ label: saySuggestionFix({ code: 'drop-last' }), edits: [{ do: 'drop-last', at: path }] }]
+  if (isRecovery(after)) return [{ code: 'two-recoveries', path, message: twoInARow(trailing, after, true), fixes }]
   const isNeedless = isOutermost && (after === undefined || ('role' in after && after.role === 'cool-down'))
   return isNeedless
     ? [
         {
           code: 'needless-last-recovery',
           path,
-          message:
-            `after the last round there is a ${trailing.role} of ${printEnd(trailing.end)}` +
-            `${after ? ' before the cool-down' : ', and then nothing'}`,
+          message: saySuggestion({ code: 'needless-last-recovery', last: printed(trailing), isBeforeCoolDown: after !== undefined }),
           fixes,
         },
       ]
@@ -94,17 +93,18 @@ function slip(step: Step, isRepeated: boolean): { message: string; end: string }
   if (end.on === 'time') {
     if (end.seconds >= hourSeconds && (isPause || (isRepeated && end.seconds > 1.5 * hourSeconds)))
       return {
-        message: `${formatTime(end.seconds)} is long for ${isPause ? `a ${step.role}` : 'a step of a repeat'}`,
+        message: saySuggestion({ code: 'long-time', length: formatTime(end.seconds), of: isPause ? step.role : null }),
         end: formatTime(end.seconds / 60),
       }
-    if (end.seconds < 5) return { message: `${formatTime(end.seconds)} is over before it can be told`, end: formatTime(end.seconds * 60) }
+    if (end.seconds < 5)
+      return { message: saySuggestion({ code: 'short-time', length: formatTime(end.seconds) }), end: formatTime(end.seconds * 60) }
   }
   if (end.on === 'distance') {
     const metres = toMetres(end)
     const isLong = metres > 60_000 || (isPause && metres > 5000) || (isRepeated && metres > 30_000)
     if (isLong && (end.unit === 'km' || end.unit === 'mi'))
-      return { message: `${printEnd(end)} is far for ${isPause ? `a ${step.role}` : 'one step'}`, end: `${end.value} m` }
-    if (metres < 10) return { message: `${printEnd(end)} is over in a moment`, end: `${end.value} km` }
+      return { message: saySuggestion({ code: 'far', length: printEnd(end), of: isPause ? step.role : null }), end: `${end.value} m` }
+    if (metres < 10) return { message: saySuggestion({ code: 'short-distance', length: printEnd(end) }), end: `${end.value} km` }
   }
   return null
 }
@@ -138,8 +138,8 @@ function presses(items: readonly Item[], prefix: string, block: Block | null, us
       into.push({
         code: 'press-in-block',
         path,
-        message: 'waits for the button in the middle of a repeat',
-        fixes: [{ label: `${words} instead`, edits: [{ do: 'end', at: path, words }] }],
+        message: saySuggestion({ code: 'press-in-block' }),
+        fixes: [{ label: saySuggestionFix({ code: 'instead', words }), edits: [{ do: 'end', at: path, words }] }],
       })
     }
   })
@@ -164,7 +164,7 @@ function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, 
     into.push({
       code: 'no-warm-up',
       path: '1',
-      message: 'the first step is very hard, with nothing easy before it',
+      message: saySuggestion({ code: 'no-warm-up' }),
       fixes: [{ label: words, edits: [{ do: 'insert', at: '1', where: 'before', words }] }],
     })
   }
@@ -176,7 +176,7 @@ function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, 
     into.push({
       code: 'no-easy-after',
       path: reckoning.flat[last]!.path,
-      message: `${sayDuration(hard)} of hard work, and nothing easy after it`,
+      message: saySuggestion({ code: 'no-easy-after', hardSeconds: hard }),
       fixes: [{ label: words, edits: [{ do: 'insert', at, where: 'after', words }] }],
     })
   }

@@ -1,6 +1,7 @@
 import { isRecovery } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
-import { sayDuration } from '../quantity/time'
+import type { SizeChange } from '../words/sizes'
+import { sayNearestSize, saySizeLabel, saySizeReason } from '../words/sizes'
 import { reckon } from '../reckon/reckon'
 import type { Block, End, Item, Session, Step } from '../session/document'
 
@@ -120,8 +121,7 @@ function inSets(session: Session, extra: number): Session | null {
 }
 
 interface Candidate {
-  label: string
-  why: string
+  change: SizeChange
   session: Session
 }
 
@@ -148,67 +148,46 @@ function* shorter(session: Session, easyBy: number | null): Generator<Candidate>
   for (let by = -1; by >= -40; by--) {
     const fewer = withRounds(session, by, 2)
     if (!fewer) break
-    yield {
-      label: 'fewer repeats',
-      why: `${counts(fewer)} rounds instead of ${counts(session)}: each as hard as it was, less of it`,
-      session: fewer,
-    }
+    yield { change: { code: 'fewer-repeats', rounds: counts(fewer), before: counts(session) }, session: fewer }
   }
   for (let by = -1; by >= -5; by--) {
     const fewer = withSets(session, by)
-    if (fewer)
-      yield { label: by === -1 ? 'one set fewer' : 'fewer sets', why: 'a set less: what stands in a set stays as it is', session: fewer }
+    if (fewer) yield { change: { code: by === -1 ? 'one-set-fewer' : 'fewer-sets' }, session: fewer }
   }
   for (const share of easyBy !== null && easyBy >= 0.4 ? [easyBy] : [0.5]) {
     const easier = withEasy(session, share, false)
-    if (easier) yield { label: 'shorter easy part', why: 'the easy part is shorter, the work untouched', session: easier }
+    if (easier) yield { change: { code: 'shorter-easy' }, session: easier }
   }
   const least = withRounds(session, -1, 2) ?? session
   for (const share of [0.85, 0.7, 0.6, 0.5]) {
     const trimmed = withEasy(least, share, true)
-    if (trimmed)
-      yield {
-        label: 'shorter around the work',
-        why: least === session ? 'warm-up and cool-down trimmed, the work untouched' : 'one round less, and warm-up and cool-down trimmed',
-        session: trimmed,
-      }
+    if (trimmed) yield { change: { code: 'shorter-around', isRoundLess: least !== session }, session: trimmed }
   }
   for (let by = -2; by >= -40; by--) {
     const fewer = withRounds(session, by, 2)
     const trimmed = fewer && withEasy(fewer, 0.6, true)
-    if (trimmed)
-      yield { label: 'the least that is still it', why: 'fewer rounds, and only then warm-up and cool-down trimmed', session: trimmed }
+    if (trimmed) yield { change: { code: 'least' }, session: trimmed }
   }
 }
 
 function* longer(session: Session, easyBy: number | null): Generator<Candidate> {
   for (let by = 1; by <= 40; by++) {
     const more = withRounds(session, by, 1)
-    if (more)
-      yield {
-        label: 'more repeats',
-        why: `${counts(more)} rounds instead of ${counts(session)}: more of it before any of it harder`,
-        session: more,
-      }
+    if (more) yield { change: { code: 'more-repeats', rounds: counts(more), before: counts(session) }, session: more }
   }
   for (let by = 1; by <= 5; by++) {
     const more = withSets(session, by)
-    if (more) yield { label: by === 1 ? 'one set more' : 'more sets', why: 'a further set, at the same effort', session: more }
+    if (more) yield { change: { code: by === 1 ? 'one-set-more' : 'more-sets' }, session: more }
   }
   for (let extra = 0; extra <= 30; extra++) {
     const sets = inSets(session, extra)
-    if (sets)
-      yield {
-        label: 'more sets of fewer',
-        why: 'fewer in a row and 4 min between the sets, so that more of it is done well',
-        session: sets,
-      }
+    if (sets) yield { change: { code: 'split-sets' }, session: sets }
   }
   for (const share of [...(easyBy !== null && easyBy <= 2 ? [easyBy] : []), 1.1, 1.25, 1.5]) {
     const more = share === easyBy ? withEasy(session, share, false) : null
-    if (more) yield { label: 'longer easy part', why: 'more easy time, the work untouched', session: more }
+    if (more) yield { change: { code: 'longer-easy' }, session: more }
     const around = withEasy(session, share, true)
-    if (around) yield { label: 'longer around the work', why: 'a longer warm-up and cool-down, the work untouched', session: around }
+    if (around) yield { change: { code: 'longer-around' }, session: around }
   }
 }
 
@@ -229,9 +208,10 @@ export function proposeSizes(session: Session, standpoint: Standpoint, seconds: 
     const likely = secondsOf(candidate.session, standpoint)
     const isTowards = likely !== null && (seconds < now ? likely < now : likely > now)
     if (!isTowards) continue
-    const known = best.get(candidate.label)
+    const { change, session: sized } = candidate
+    const known = best.get(change.code)
     if (!known || Math.abs(likely - seconds) < Math.abs(known.seconds - seconds))
-      best.set(candidate.label, { ...candidate, seconds: likely })
+      best.set(change.code, { label: saySizeLabel(change), why: saySizeReason(change), session: sized, seconds: likely })
   }
   const found = [...best.values()]
   const fitting = found
@@ -243,7 +223,5 @@ export function proposeSizes(session: Session, standpoint: Standpoint, seconds: 
     .slice(0, 4)
   if (fitting.length > 0) return fitting
   const nearest = found.sort((a, b) => Math.abs(a.seconds - seconds) - Math.abs(b.seconds - seconds))[0]
-  return nearest
-    ? [{ ...nearest, why: `${nearest.why}; comes to ${sayDuration(nearest.seconds)}, nearer would not be the same session` }]
-    : []
+  return nearest ? [{ ...nearest, why: `${nearest.why}; ${sayNearestSize(nearest.seconds)}` }] : []
 }

@@ -3,6 +3,7 @@ import { printTarget } from '../script/print-target'
 import type { BandTarget, Item, Session } from '../session/document'
 import type { PaceUnit } from '../quantity/units'
 import { isBandTarget } from '../session/document'
+import { saySuggestion, saySuggestionFix } from '../words/suggestions'
 import type { UnkeyedSuggestion } from './suggestion'
 
 type DistancePace = Exclude<PaceUnit, 's/step'>
@@ -42,15 +43,14 @@ export function unitAdvice(session: Session): UnkeyedSuggestion[] {
   const [most] = [...counts].sort((a, b) => b[1] - a[1])[0]!
   const others = paced.filter(({ target }) => target.unit !== most && !target.give)
   if (others.length === 0) return []
-  const named = [...counts.keys()].map(unit => `/${unit.slice(2)}`).join(' and ')
   return [
     {
       code: 'mixed-units',
       path: others[0]!.path,
-      message: `paces in ${named} side by side`,
+      message: saySuggestion({ code: 'mixed-units', units: [...counts.keys()].map(unit => unit.slice(2)) }),
       fixes: [
         {
-          label: `all in /${most.slice(2)}`,
+          label: saySuggestionFix({ code: 'all-in', unit: most.slice(2) }),
           edits: others.map(({ path, target }) => ({ do: 'target', at: path, words: printTarget(inUnit(target, most)) })),
         },
       ],

@@ -1,8 +1,5 @@
 import type { Sport } from '../session/document'
 
-/** The source of a share that is nobody's but ours. */
-export const ownCustom = 'custom of this application'
-
 /** The document's field that a derived number can be taken into. */
 export type NumberField =
   | 'run.criticalSpeed'

@@ -2,7 +2,7 @@ import { sportNames } from '../session/sports'
 import { heartOf } from './athlete'
 import { ageOn, atReserve, estimatedMaximum } from './heart'
 import type { DerivedNumber } from './derived-number'
-import { ownCustom } from './derived-number'
+import { methodWords, sayNumberInput, sayNumberWeakness } from '../words/numbers'
 import type { Standpoint } from './standpoint'
 
 /** Where easy running ends by heart rate, as three schools have it. */
@@ -17,40 +17,27 @@ export function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> 
       sport: 'all',
       value: estimatedMaximum(age),
       unit: 'bpm',
-      method: '208 - 0.7 age',
-      source: 'Tanaka et al., JACC 37 (2001)',
-      inputs: [`age ${age}`],
+      ...methodWords.heartOfAge,
+      inputs: [sayNumberInput({ code: 'age', value: age })],
       uncertainty: 10,
-      changes: 'a maximum seen in a hard finish',
-      weakness: 'an estimate for a crowd, not for you',
+      weakness: sayNumberWeakness('crowd-estimate'),
       field: 'heart.max',
     }
   }
   for (const sport of sportNames) {
     const { max, rest, threshold } = heartOf(standpoint.athlete, sport)
-    const easy = {
-      name: 'easy heart rate, at most',
-      sport,
-      unit: 'bpm' as const,
-      changes: 'a new maximum, resting or threshold heart rate',
-    }
+    const easy = { name: 'easy heart rate, at most', sport, unit: 'bpm' as const }
+    const inputs = (values: Partial<Record<'maximum' | 'at rest' | 'threshold', number>>) =>
+      Object.entries(values).map(([code, value]) => sayNumberInput({ code: code as keyof typeof values, value }))
     if (max !== undefined && rest !== undefined && max > rest)
       yield {
         ...easy,
         value: atReserve(rest, max, easyHeart.reserve),
-        method: '70 % of heart-rate reserve',
-        source: 'Karvonen et al. (1957); the share is custom',
-        inputs: [`maximum ${max}`, `at rest ${rest}`],
+        ...methodWords.heartReserve,
+        inputs: inputs({ 'maximum': max, 'at rest': rest }),
       }
-    if (max !== undefined)
-      yield { ...easy, value: max * easyHeart.maximum, method: '77 % of maximum', source: ownCustom, inputs: [`maximum ${max}`] }
+    if (max !== undefined) yield { ...easy, value: max * easyHeart.maximum, ...methodWords.heartMaximum, inputs: inputs({ maximum: max }) }
     if (threshold !== undefined)
-      yield {
-        ...easy,
-        value: threshold * easyHeart.threshold,
-        method: '85 % of threshold',
-        source: ownCustom,
-        inputs: [`threshold ${threshold}`],
-      }
+      yield { ...easy, value: threshold * easyHeart.threshold, ...methodWords.heartThreshold, inputs: inputs({ threshold }) }
   }
 }

@@ -1,5 +1,6 @@
 import { sportNames } from '../session/sports'
 import { sayFitWeakness } from '../words/benchmarks'
+import { methodWords, sayCriticalSpeed, sayNumberInput, sayNumberWeakness } from '../words/numbers'
 import type { EffortName, Sport } from '../session/document'
 import { abilityOf, intensityOver } from './ability'
 import type { Effort } from './athlete'
@@ -8,15 +9,12 @@ import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
 import { heartNumbers } from './heart-numbers'
 import type { DerivedNumber } from './derived-number'
-import { ownCustom } from './derived-number'
 import { isOld } from './age'
 import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
 import { secondsAtCapacity, speedAtCapacity } from './oxygen'
 
 export type { DerivedNumber, NumberField } from './derived-number'
 
-const race = { source: 'Riegel, American Scientist 69 (1981)', changes: 'a race or time trial' }
-const oxygen = { source: 'Daniels & Gilbert, Oxygen Power (1979)', changes: 'a race or time trial' }
 /** A race time is as sure as the day, about 1 %, and the exponent, which may be 0.02 off. */
 const raceUncertainty = (seconds: number, metres: number, known: readonly { metres: number }[]) => {
   const away = Math.min(...known.map(effort => Math.abs(Math.log(metres / effort.metres))))
@@ -24,8 +22,7 @@ const raceUncertainty = (seconds: number, metres: number, known: readonly { metr
 }
 
 const effortWords = (effort: { metres?: number; watts?: number; seconds: number; date: string }) =>
-  `${effort.metres !== undefined ? `${Math.round(effort.metres)} m` : `${effort.watts} W`} in ` +
-  `${Math.round(effort.seconds)} s, ${effort.date}`
+  sayNumberInput({ code: 'effort', ...effort })
 
 const youngest = (efforts: readonly { date: string }[]) =>
   efforts
@@ -41,20 +38,19 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
   const inputs = efforts.map(effortWords)
   const common = { sport, inputs, date: youngest(efforts) }
   const clamped = law.clamped
-    ? { weakness: 'held to 1.02-1.15: the efforts alone would say more or less' }
+    ? { weakness: sayNumberWeakness('exponent-clamped') }
     : efforts.length === 1
-      ? { weakness: 'customary: one effort tells no exponent' }
+      ? { weakness: sayNumberWeakness('exponent-customary') }
       : {}
-  yield { ...common, ...race, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1', method: 'power law' }
+  yield { ...common, ...methodWords.raceLaw, ...clamped, name: 'exponent of race times', value: law.exponent, unit: '1' }
   const capacity = sport === 'run' ? oxygenCapacityOf(standpoint) : null
   if (capacity !== null)
     yield {
       ...common,
-      ...oxygen,
+      ...methodWords.oxygen,
       name: 'oxygen capacity as run',
       value: capacity,
       unit: 'ml/kg/min',
-      method: 'oxygen model',
       uncertainty: capacity * 0.03,
     }
   const distances =
@@ -67,40 +63,18 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
         ] as const)
   for (const [name, metres] of distances) {
     const seconds = metres / intensityOver(ability, metres)
-    yield {
-      ...common,
-      ...race,
-      name,
-      value: seconds,
-      unit: 's',
-      method: 'power law',
-      uncertainty: raceUncertainty(seconds, metres, efforts),
-    }
-    if (capacity !== null)
-      yield { ...common, ...oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's', method: 'oxygen model' }
+    yield { ...common, ...methodWords.raceLaw, name, value: seconds, unit: 's', uncertainty: raceUncertainty(seconds, metres, efforts) }
+    if (capacity !== null) yield { ...common, ...methodWords.oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's' }
   }
   if (sport !== 'run') return
-  yield { ...common, ...race, name: 'threshold', value: ability.intensityFor(3600), unit: 'm/s', method: 'power law, held for 60 min' }
+  yield { ...common, ...methodWords.raceLawHour, name: 'threshold', value: ability.intensityFor(3600), unit: 'm/s' }
   if (capacity !== null)
-    yield {
-      ...common,
-      ...oxygen,
-      name: 'threshold',
-      value: speedAtCapacity(capacity, 3600),
-      unit: 'm/s',
-      method: 'oxygen model, held for 60 min',
-    }
-}
-
-const critical = {
-  method: 'line of work on time',
-  source: 'Monod & Scherrer (1965); Moritani et al. (1981)',
-  changes: 'two all-out efforts of 2 to 15 min',
+    yield { ...common, ...methodWords.oxygenHour, name: 'threshold', value: speedAtCapacity(capacity, 3600), unit: 'm/s' }
 }
 
 function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, efforts: readonly Effort[]): DerivedNumber[] {
   const common = {
-    ...critical,
+    ...(sport === 'swim' ? methodWords.criticalSwim : methodWords.criticalLine),
     sport,
     inputs: efforts.map(effortWords),
     date: youngest(efforts),
@@ -123,11 +97,10 @@ function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, 
   const isSwim = sport === 'swim'
   const speed: DerivedNumber = {
     ...common,
-    name: isSwim ? 'critical swim speed' : 'critical speed',
+    name: sayCriticalSpeed(sport),
     value: fit.critical,
     unit: 'm/s',
     ...sure(fit.criticalError),
-    ...(isSwim ? { source: 'Wakayoshi et al. (1992, 1993)', changes: '200 m and 400 m all out' } : {}),
     field: isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed',
   }
   return [
@@ -169,47 +142,33 @@ function* roughCriticals(standpoint: Standpoint): Generator<DerivedNumber> {
     const ability = abilityOf(standpoint, sport)
     if (ability?.criticalFrom !== 'one-race') continue
     yield {
-      name: sport === 'ride' ? 'critical power' : sport === 'swim' ? 'critical swim speed' : 'critical speed',
+      name: sport === 'ride' ? 'critical power' : sayCriticalSpeed(sport),
       sport,
       value: ability.critical,
       unit: sport === 'ride' ? 'W' : 'm/s',
-      method: 'held for 45 min on the curve of the marks',
-      source: ownCustom,
+      ...methodWords.curve45,
       inputs: ability.marks.map(({ seconds, intensity, date }) =>
         effortWords({ seconds, date, ...(sport === 'ride' ? { watts: intensity } : { metres: seconds * intensity }) }),
       ),
       date: youngest(ability.marks),
       uncertainty: ability.critical * ability.uncertainty,
-      changes: critical.changes,
-      weakness: ability.marks.length === 1 ? 'from one race, rough' : 'no two marks of 2 to 20 min tell it',
+      weakness: sayNumberWeakness(ability.marks.length === 1 ? 'one-race' : 'no-trials'),
     }
   }
 }
 
 function* shareNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
   for (const sport of sportNames) {
-    for (const [name, share] of [
-      ['steady', 88],
-      ['easy', 78],
-    ] as const) {
+    for (const name of ['steady', 'easy'] as const) {
       const reading = resolveEffort(standpoint, sport, name)
       if (!reading.ok) continue
       const value = (reading.easiest! + reading.hardest!) / 2
       const unit = reading.of === 'power' ? ('W' as const) : ('m/s' as const)
       const { critical } = abilityOf(standpoint, sport)!
-      const measured =
-        sport === 'ride' ? `critical power ${Math.round(critical)} W` : `critical speed ${Math.round(critical * 1000) / 1000} m/s`
-      yield {
-        name,
-        sport,
-        value,
-        unit,
-        method: `${share} % of critical`,
-        source: ownCustom,
-        inputs: [measured],
-        uncertainty: value * 0.04,
-        changes: 'a new critical speed or power',
-      }
+      const measured = sayNumberInput(
+        sport === 'ride' ? { code: 'critical-power', watts: critical } : { code: 'critical-speed', metresPerSecond: critical },
+      )
+      yield { name, sport, value, unit, ...methodWords[`${name}Share`], inputs: [measured], uncertainty: value * 0.04 }
     }
   }
 }

@@ -3,16 +3,20 @@ import type { Sport, ZoneMeasure } from '../session/document'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
 import { heartOf } from './athlete'
 import type { DerivedNumber } from './derived-number'
-import { ownCustom } from './derived-number'
+import type { NumberInput, ZoneMethod } from '../words/numbers'
+import { sayNumberInput, zoneWords } from '../words/numbers'
 import type { Standpoint } from './standpoint'
 import { zoneBounds } from './zones'
 
 const units: Readonly<Record<ZoneMeasure, DerivedNumber['unit']>> = { 'heart-rate': 'bpm', 'power': 'W', 'pace': 'm/s' }
 
-const sayCritical = (standpoint: Standpoint, sport: Sport, of: ZoneMeasure) =>
-  of === 'power'
-    ? `critical power ${Math.round(criticalPowerFor(standpoint, sport)!)} W`
-    : `critical speed ${criticalSpeedFor(standpoint, sport)!.toFixed(3)} m/s`
+function inputOf(method: ZoneMethod, of: ZoneMeasure, standpoint: Standpoint, sport: Sport): NumberInput {
+  if (method === 'own') return { code: 'own-zones' }
+  if (of === 'heart-rate') return { code: 'maximum', value: heartOf(standpoint.athlete, sport).max! }
+  return of === 'power'
+    ? { code: 'critical-power', watts: criticalPowerFor(standpoint, sport)! }
+    : { code: 'critical-speed', metresPerSecond: criticalSpeedFor(standpoint, sport)! }
+}
 
 /**
  * Where each zone of each sport and measure begins, that of the athlete's own zones, else of five.
@@ -24,23 +28,8 @@ export function zoneNumbers(standpoint: Standpoint): DerivedNumber[] {
     sports[sport].zoneMeasures.flatMap((of): DerivedNumber[] => {
       const found = zoneBounds({ of }, standpoint, sport)
       if (!found.ok) return []
-      const isOwn = standpoint.athlete.zones?.[sport]?.[of] !== undefined
-      return found.bounds.map((value, index) => ({
-        name: `${of.replace('-', ' ')} zone ${index + 2} begins`,
-        sport,
-        value,
-        unit: units[of],
-        method: found.method,
-        source: isOwn ? 'set by you' : of === 'heart-rate' ? 'Edwards (1993)' : ownCustom,
-        inputs: [
-          isOwn
-            ? 'own zones'
-            : of === 'heart-rate'
-              ? `maximum ${heartOf(standpoint.athlete, sport).max}`
-              : sayCritical(standpoint, sport, of),
-        ],
-        changes: 'own zones, or the number they are shares of',
-      }))
+      const inputs = [sayNumberInput(inputOf(found.method, of, standpoint, sport))]
+      return found.bounds.map((value, index) => ({ sport, value, unit: units[of], ...zoneWords(found.method, of, index + 2), inputs }))
     }),
   )
 }

@@ -1,4 +1,5 @@
 import type { Missing } from '../words/missing'
+import type { ZoneMethod } from '../words/numbers'
 import type { Sport, ZoneTarget } from '../session/document'
 import type { Athlete } from './athlete'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
@@ -12,7 +13,7 @@ const heartShares = [0.6, 0.7, 0.8, 0.9] as const
 /** The first of two thresholds where the athlete has none of their own, as a share of the second. */
 const firstThreshold = 0.82
 
-export type ZoneBounds = { ok: true; bounds: number[]; method: string } | { ok: false; missing: Missing }
+export type ZoneBounds = { ok: true; bounds: number[]; method: ZoneMethod } | { ok: false; missing: Missing }
 
 /**
  * Where one zone ends and the next begins, rising: bpm, W or m/s. Zone 1 is open below, the highest open above.
@@ -24,17 +25,13 @@ export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, standpoint
   const { athlete } = standpoint
   const missing = (what: Missing): ZoneBounds => ({ ok: false, missing: what })
   const own = athlete.zones?.[sport]?.[target.of]
-  if (own && (target.scheme === undefined || target.scheme === 'own')) return { ok: true, bounds: own, method: 'your own' }
+  if (own && (target.scheme === undefined || target.scheme === 'own')) return { ok: true, bounds: own, method: 'own' }
   if (target.scheme === 'own') return missing({ code: 'own-zones', of: target.of, sport })
   const scheme = target.scheme ?? 5
   if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
   const critical = target.of === 'power' ? criticalPowerFor(standpoint, sport) : criticalSpeedFor(standpoint, sport)
   if (critical === undefined) return missing({ code: target.of === 'power' ? 'critical-power' : 'critical-speed', sport })
-  return {
-    ok: true,
-    bounds: criticalShares[scheme].map(share => share * critical),
-    method: `shares of critical ${target.of === 'power' ? 'power' : 'speed'}, custom`,
-  }
+  return { ok: true, bounds: criticalShares[scheme].map(share => share * critical), method: 'critical-shares' }
 }
 
 function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds {
@@ -42,16 +39,13 @@ function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds 
   if (scheme === 5) {
     return max === undefined
       ? { ok: false, missing: { code: 'heart-max', sport } }
-      : { ok: true, bounds: heartShares.map(share => share * max), method: 'tenths of the maximum, Edwards (1993)' }
+      : { ok: true, bounds: heartShares.map(share => share * max), method: 'heart-tenths' }
   }
   if (threshold === undefined) return { ok: false, missing: { code: 'heart-threshold', sport } }
   return {
     ok: true,
     bounds: [aerobicThreshold ?? threshold * firstThreshold, threshold],
-    method:
-      aerobicThreshold === undefined
-        ? 'two thresholds, the first reckoned as 82 % of the second'
-        : 'two thresholds, Seiler & Kjerland (2006)',
+    method: aerobicThreshold === undefined ? 'threshold-and-share' : 'two-thresholds',
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Sport, ZoneMeasure } from '../session/document'
+import { sayCriticalSpeed } from './numbers'
 
 /**
  * What would have to be known for a number to be told, as a code with its fields. It travels as data; the sentence is made
@@ -13,8 +14,6 @@ export type Missing =
   | { code: 'zone'; zone: number; zones: number }
   | { code: 'bounded-zones' | 'percent-offset' | 'smaller-offset' | 'step-distance' | 'step-times' | 'trainer-distance' | 'ride-distance' }
 
-const critical = (sport: Sport) => (sport === 'swim' ? 'critical swim speed' : 'critical speed')
-
 /** What is missing, in words that go behind "needs". */
 export function sayMissing(missing: Missing): string {
   switch (missing.code) {
@@ -27,7 +26,7 @@ export function sayMissing(missing: Missing): string {
     case 'critical-power':
       return missing.sport === 'ride' ? 'critical power on the bike' : `critical power in the ${missing.sport}`
     case 'critical-speed':
-      return critical(missing.sport)
+      return sayCriticalSpeed(missing.sport)
     case 'reserve':
       return missing.sport === 'ride'
         ? "W' on the bike"

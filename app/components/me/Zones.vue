@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { sayMissing } from '~~/core/words/missing'
+import { sayZoneMethod } from '~~/core/words/numbers'
+import { asSentence } from '~~/core/words/sentence'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -156,7 +158,7 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
       </tbody>
     </table>
     <p class="faint small">
-      {{ found.method[0]!.toUpperCase() + found.method.slice(1) }}.
+      {{ asSentence(sayZoneMethod(found.method, of)) }}
       <button v-if="scheme !== 'own'" class="plain" @click="fromShown">Make them my own</button>
     </p>
   </template>

@@ -1,9 +1,10 @@
 import { usualSecondsOf } from '../../athlete/athlete'
 import { toMetres } from '../../quantity/distance'
 import { pedalJoulesOf } from '../../quantity/energy'
-import { formatTime } from '../../quantity/time'
 import { printEnd } from '../../script/print'
 import type { End, Step } from '../../session/document'
+import type { EndBecause } from '../../words/losses'
+import { sayInstead, sayLoss } from '../../words/losses'
 import type { FitContext, Way } from './loss'
 import { lose } from './loss'
 import type { ProgramEnd } from '../program/program'
@@ -15,7 +16,7 @@ export interface FittedEnd {
   restBehind?: number
 }
 
-type Ends = { way: string; end: ProgramEnd; restBehind?: number; because?: string }
+type Ends = { way: string; end: ProgramEnd; restBehind?: number; because?: EndBecause }
 
 /** Whether the watch can end a step so, and the sensors of this sport can tell it. */
 const isCarried = (end: End, context: FitContext): boolean =>
@@ -52,27 +53,25 @@ function secondsOf(step: Step, path: string, context: FitContext): number {
 function candidates(end: End, step: Step, path: string, context: FitContext, isLast: boolean): Ends[] {
   const { standpoint, sport } = context
   const press: Ends = { way: 'press', end: { on: 'press' } }
-  const time = (because: string): Ends => ({ way: 'time', end: { on: 'time', seconds: secondsOf(step, path, context) }, because })
+  const time = (because: EndBecause): Ends => ({ way: 'time', end: { on: 'time', seconds: secondsOf(step, path, context) }, because })
   switch (end.on) {
     case 'time':
       return [press]
     case 'press':
-      return [time('the usual length')]
+      return [time('usual-length')]
     case 'distance':
-      return [...(context.likely(path).seconds === null ? [] : [time('what it likely takes')]), press]
+      return [...(context.likely(path).seconds === null ? [] : [time('likely-time')]), press]
     case 'heart-rate':
-      return [press, time('the usual length')]
+      return [press, time('usual-length')]
     case 'energy': {
       const metres =
         sport === 'run' && standpoint.athlete.massKg !== undefined
           ? Math.round((end.kilocalories / standpoint.athlete.massKg) * 1000)
           : null
       return [
-        ...(metres === null
-          ? []
-          : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'a kilocalorie a kilogram and kilometre' }]),
+        ...(metres === null ? [] : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'energy-of-distance' as const }]),
         press,
-        ...(context.likely(path).seconds === null ? [] : [time('what it likely takes')]),
+        ...(context.likely(path).seconds === null ? [] : [time('likely-time')]),
       ]
     }
     case 'send-off': {
@@ -82,25 +81,18 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
       const distance = { on: 'distance' as const, metres }
       return [
         ...(isLast
-          ? [{ way: 'distance', end: distance, because: 'it is the last' }]
+          ? [{ way: 'distance', end: distance, because: 'last' as const }]
           : rest >= 3
-            ? [
-                {
-                  way: 'distance and rest',
-                  end: distance,
-                  restBehind: rest,
-                  because: `and ${formatTime(rest)} rest, what is likely left to the clock`,
-                },
-              ]
+            ? [{ way: 'distance and rest', end: distance, restBehind: rest, because: { restSeconds: rest } }]
             : []),
-        { way: 'time', end: { on: 'time', seconds: end.seconds }, because: 'by the clock alone' },
-        ...(isLast ? [] : [{ way: 'distance', end: distance, because: 'without the clock' }]),
+        { way: 'time', end: { on: 'time', seconds: end.seconds }, because: 'clock-alone' },
+        ...(isLast ? [] : [{ way: 'distance', end: distance, because: 'without-clock' as const }]),
       ]
     }
     case 'first': {
       const parts: Ends[] = end.of
         .filter(part => isCarried(part, context))
-        .map(part => ({ way: part.on, end: plainEnd(part), because: 'of the two alone' }))
+        .map(part => ({ way: part.on, end: plainEnd(part), because: 'of-two' }))
       return [
         ...parts.sort((a, b) => Number(a.end.on === 'press') - Number(b.end.on === 'press')),
         ...(parts.some(part => part.end.on === 'press') ? [] : [press]),
@@ -122,12 +114,10 @@ export function fitEnd(step: Step, path: string, context: FitContext, isLast: bo
   const open = candidates(end, step, path, context, isLast).filter(entry => profile.ends.includes(entry.end.on))
   const ways: Way[] = open.map(entry => ({
     way: entry.way,
-    instead: entry.because ? `${sayEnd(entry.end)}, ${entry.because}` : sayEnd(entry.end),
+    instead: sayInstead({ code: 'end', end: sayEnd(entry.end), because: entry.because }),
   }))
-  const what =
-    end.on === 'energy' && profile.ends.includes('energy')
-      ? `${printEnd(end)} cannot be measured in a ${sport}`
-      : `${printEnd(end)}: this watch cannot end a step so`
+  const isUnmeasured = end.on === 'energy' && profile.ends.includes('energy')
+  const what = sayLoss(isUnmeasured ? { code: 'unmeasured-end', end: printEnd(end), sport } : { code: 'end', end: printEnd(end) })
   const way = lose(context, { path, kind: 'end', what, about: `end ${end.on} ${sport}` }, ways)
   const taken = open.find(entry => entry.way === way)
   return taken ? { end: taken.end, ...(taken.restBehind === undefined ? {} : { restBehind: taken.restBehind }) } : { end: { on: 'press' } }

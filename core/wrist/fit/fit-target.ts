@@ -1,5 +1,5 @@
 import { metresOfEnd } from '../../session/ends'
-import { sayMissing } from '../../words/missing'
+import { sayInstead, sayLoss } from '../../words/losses'
 import { heartOf } from '../../athlete/athlete'
 import { slopeOf } from '../../athlete/grade'
 import { resolveTarget } from '../../athlete/resolve'
@@ -107,6 +107,8 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
   return rounded({ of: to, unit: unitOf[to], ...band, ...(end ? { to: end } : {}) })
 }
 
+const noTarget: Way = { way: 'none', instead: sayInstead({ code: 'no-target' }) }
+
 /**
  * A target in frozen numbers, as a watch holds it. One that the watch does not lead by is replaced by the nearest measure it
  * does, converted by way of the share of critical intensity, or left out; both are said as a loss.
@@ -132,7 +134,8 @@ export function fitTarget(
   })
   const words = printTarget(target)
   if (!resolution.ok) {
-    lose(context, { path, kind, what: `${words} needs ${sayMissing(resolution.missing)}` }, [{ way: 'none', instead: 'no target' }])
+    const what = sayLoss({ code: 'target-unresolved', target: words, missing: resolution.missing })
+    lose(context, { path, kind, what }, [noTarget])
     return undefined
   }
   const { of } = resolution.target
@@ -153,20 +156,21 @@ export function fitTarget(
     return found ? [{ measure, found }] : []
   })
   if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
-  const doubtOf = (measure: ResolvedMeasure) => {
-    if (measure !== 'heart-rate') return ''
-    return isShort ? ', slow to tell in so short a step' : isAbove ? ', near your maximum: the heart does not tell such an effort' : ''
-  }
+  const doubtOf = (measure: ResolvedMeasure) => (measure !== 'heart-rate' ? 'none' : isShort ? 'short' : isAbove ? 'near-maximum' : 'none')
   const ways: Way[] = open.map(({ measure, found }) => ({
     way: measure,
-    instead: `about ${sayTarget(found, paceReadingFor(sport))}${doubtOf(measure)}`,
+    instead: sayInstead({ code: 'measure', target: sayTarget(found, paceReadingFor(sport)), doubt: doubtOf(measure) }),
   }))
-  if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift({ way: 'none', instead: 'no target' })
-  else ways.push({ way: 'none', instead: 'no target' })
-  const where = place ? ` for a ${sport} there` : ` for a ${sport}`
+  if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift(noTarget)
+  else ways.push(noTarget)
   const way = lose(
     context,
-    { path, kind, what: `${words}: this watch takes no ${of}${where}`, about: `${kind} ${of} ${sport}${place ? ` ${place.kind}` : ''}` },
+    {
+      path,
+      kind,
+      what: sayLoss({ code: 'measure', target: words, of, sport, isPlaced: place !== undefined }),
+      about: `${kind} ${of} ${sport}${place ? ` ${place.kind}` : ''}`,
+    },
     ways,
   )
   return open.find(entry => entry.measure === way)?.found

@@ -1,3 +1,4 @@
+import { sayInstead, sayLoss } from '../../words/losses'
 import { saySessionProblem } from '../../words/session-problems'
 import type { Standpoint } from '../../athlete/standpoint'
 import { numbersOf } from '../../athlete/athlete'
@@ -40,7 +41,11 @@ function fitCeiling(ceiling: Ceiling, context: FitContext, path: string): number
   const reading = ceilingBpm(ceiling, context.standpoint.athlete, context.sport)
   if ('bpm' in reading) return reading.bpm
   const heart = reading.missing === 'max' ? 'maximum' : 'threshold'
-  lose(context, { path, kind: 'ceiling', what: `ceiling ${ceiling.above} ${ceiling.unit} needs ${heart} heart rate` }, [])
+  lose(
+    context,
+    { path, kind: 'ceiling', what: sayLoss({ code: 'ceiling-unresolved', above: ceiling.above, unit: ceiling.unit!, heart }) },
+    [],
+  )
   return null
 }
 
@@ -48,7 +53,7 @@ const fullName = (step: Step): string =>
   step.note?.split('\n')[0] || (step.role === 'work' ? printEnd(step.end) : `${step.role} ${printEnd(step.end)}`)
 
 function fitStep(step: Step, path: string, context: FitContext, isLast: boolean): ProgramStep[] {
-  if (step.doubt) lose(context, { path, kind: 'doubt', what: `"${step.doubt.said}" is still in doubt` }, [])
+  if (step.doubt) lose(context, { path, kind: 'doubt', what: sayLoss({ code: 'doubt', said: step.doubt.said }) }, [])
   const ceilings = [...context.ceilings, ...(step.ceiling ? [step.ceiling] : [])]
     .map(ceiling => fitCeiling(ceiling, context, path))
     .filter(value => value !== null)
@@ -90,7 +95,7 @@ function fitStep(step: Step, path: string, context: FitContext, isLast: boolean)
 }
 
 function fitBlock(block: Block, path: string, context: FitContext, isLast: boolean): ProgramItem[] {
-  if (block.doubt) lose(context, { path, kind: 'doubt', what: `"${block.doubt.said}" is still in doubt` }, [])
+  if (block.doubt) lose(context, { path, kind: 'doubt', what: sayLoss({ code: 'doubt', said: block.doubt.said }) }, [])
   const { repeat } = block
   const isOnce = repeat.times === 1
   const items = fitItems(
@@ -115,12 +120,12 @@ function fitBlock(block: Block, path: string, context: FitContext, isLast: boole
   const rounds = context.likelyRounds(path, 'metres' in until ? 'metres' : 'seconds')
   const way = lose(
     context,
-    { path, kind: 'repeat', what: `${sayEndOfBlock(until)}: this watch repeats only a number of times`, about: 'repeat' },
+    { path, kind: 'repeat', what: sayLoss({ code: 'repeat', until: sayEndOfBlock(until) }), about: 'repeat' },
     rounds === null
       ? []
       : [
-          { way: 'times', instead: `${rounds} times, what it likely comes to` },
-          ...(rounds > 1 ? [{ way: 'fewer', instead: `${rounds - 1} times, whole rounds that likely fit in` }] : []),
+          { way: 'times', instead: sayInstead({ code: 'times', rounds, isWhole: false }) },
+          ...(rounds > 1 ? [{ way: 'fewer', instead: sayInstead({ code: 'times', rounds: rounds - 1, isWhole: true }) }] : []),
         ],
   )
   return [{ kind: 'block', path, repeat: { times: Math.max(1, (rounds ?? 1) - (way === 'fewer' ? 1 : 0)) }, items }]
@@ -139,7 +144,7 @@ function fitItems(items: readonly Item[], prefix: string, context: FitContext, i
       case 'leg':
         return fitItems(item.items, `${path}.`, { ...context, sport: item.sport, place: item.place, isLeg: true }, isLast && index === last)
       case 'unread':
-        lose(context, { path, kind: 'unread', what: `"${item.text}" is unread` }, [])
+        lose(context, { path, kind: 'unread', what: sayLoss({ code: 'unread', text: item.text }) }, [])
         return []
     }
   })
@@ -156,8 +161,8 @@ function nameSteps(items: readonly ProgramItem[], context: FitContext): ProgramI
   for (const [index, step] of steps.entries()) {
     if (plain(step) === shown[index] || said.has(step.path)) continue
     said.add(step.path)
-    lose(context, { path: step.path, kind: 'name', what: `"${step.name}" is longer than ${maxNameLength} characters` }, [
-      { way: 'short', instead: `"${shown[index]}"` },
+    lose(context, { path: step.path, kind: 'name', what: sayLoss({ code: 'long-name', name: step.name, longest: maxNameLength }) }, [
+      { way: 'short', instead: sayInstead({ code: 'name', name: shown[index]! }) },
     ])
   }
   const named = (item: ProgramItem): ProgramItem =>
@@ -170,18 +175,11 @@ function nest(written: ProgramItem[], context: FitContext): ProgramItem[] {
   const depth = depthOf(written)
   if (depth <= maxNesting) return written
   const flat = flattenTo(written, maxNesting)
-  const what = `repeats stand ${depth} deep; this watch holds ${maxNesting === 0 ? 'none' : maxNesting}`
+  const what = sayLoss({ code: 'nesting', depth, held: maxNesting })
   lose(
     context,
     { kind: 'nesting', what, about: 'nesting' },
-    flat
-      ? [
-          {
-            way: 'written out',
-            instead: `${maxNesting === 0 ? 'every repeat' : 'repeats'} written out, round by round: ${countItems(flat)} steps`,
-          },
-        ]
-      : [],
+    flat ? [{ way: 'written out', instead: sayInstead({ code: 'written-out', all: maxNesting === 0, steps: countItems(flat) }) }] : [],
   )
   return flat ?? written
 }
@@ -196,14 +194,9 @@ function limit(items: ProgramItem[], context: FitContext): ProgramItem[] {
   const first = items[kept]
   const ways =
     kept > 0 && first
-      ? [{ way: 'card', instead: `the first ${countItems(items.slice(0, kept))} steps; from row ${first.path} on, the card` }]
+      ? [{ way: 'card', instead: sayInstead({ code: 'card', steps: countItems(items.slice(0, kept)), path: first.path }) }]
       : []
-  const way = lose(
-    context,
-    { kind: 'steps', what: `the program has ${count} steps; this watch holds ${maxSteps}`, about: 'steps' },
-    ways,
-    false,
-  )
+  const way = lose(context, { kind: 'steps', what: sayLoss({ code: 'steps', count, held: maxSteps }), about: 'steps' }, ways, false)
   return way === 'card' ? items.slice(0, kept) : items
 }
 
@@ -238,11 +231,10 @@ export function fit(
       lose(context, { ...(problem.path ? { path: problem.path } : {}), kind: 'steps', what: saySessionProblem(problem) }, [])
   }
   const blocked = losses.length > 0
-  if (!profile.sports.includes(session.sport))
-    lose(context, { kind: 'sport', what: `this watch knows no ${session.sport}: take its card` }, [])
+  if (!profile.sports.includes(session.sport)) lose(context, { kind: 'sport', what: sayLoss({ code: 'sport', sport: session.sport }) }, [])
   const written = blocked ? [] : fitItems(session.items, '', context, true)
   const items = limit(nameSteps(nest(written, context), context), context)
-  if (items.length === 0 && !blocked) lose(context, { kind: 'steps', what: 'there is no step to carry out' }, [])
+  if (items.length === 0 && !blocked) lose(context, { kind: 'steps', what: sayLoss({ code: 'empty' }) }, [])
   const title = name ?? titleOf(session)
   const [shown] = shortenNames([title], profile.maxNameLength, taken)
   const isSaid = name !== undefined || session.title !== undefined
@@ -252,9 +244,9 @@ export function fit(
       context,
       {
         kind: 'name',
-        what: isTaken ? `"${title}" is the name of another program there` : `"${title}" is longer than ${profile.maxNameLength} characters`,
+        what: sayLoss(isTaken ? { code: 'taken-name', name: title } : { code: 'long-name', name: title, longest: profile.maxNameLength }),
       },
-      [{ way: 'short', instead: `"${shown}"` }],
+      [{ way: 'short', instead: sayInstead({ code: 'name', name: shown! }) }],
     )
   }
   const program: Program = {

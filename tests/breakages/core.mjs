@@ -19,7 +19,7 @@ export const core = [
     file: 'core/athlete/age.ts',
     from: 'const youngDays = 120',
     to: 'const youngDays = 120_000',
-    test: 'core/athlete/athlete.test.ts',
+    test: 'core/athlete/ability.test.ts',
   },
   {
     what: 'The ceiling of a leg goes by the general heart, not by the one of its sport.',

@@ -14,6 +14,9 @@ const isPointing = ({ clause }: Collector) =>
 /** Whether a clause is the first of its line: a sum there is of what follows, further on of what stands before. */
 const isFirstOfLine = ({ clause: { mark } }: Collector) => mark === null || mark === 'line' || mark === '.'
 
+/** Whether something stands before it in its sentence. */
+const hasBefore = (into: Collector) => into.clause.parts.length > 0 || !isFirstOfLine(into)
+
 /** `alternating MP and HMP`: the joint is none between clauses. */
 const isWithinTurns = (into: Collector, reading: Reading) => into.open()?.turns !== undefined && meaningAfter(reading)?.is === 'target'
 
@@ -65,6 +68,10 @@ function clausesUntilClose(reading: Reading, depth: number): Clause[] {
     } else {
       const isSum = token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length'
       if (isSum && !isFirstOfLine(into) && !isCounted(into)) end(',', token.line)
+      if (token.is === 'order' && token.which === 'after' && hasBefore(into)) {
+        if (into.clause.parts.length > 0) end(',', token.line)
+        into.clause.isBefore = true
+      }
       into.clause.tokens.push(token)
       takeToken(into, token, reading)
       if (isSum && into.open() && !into.open()!.aside) end(':', token.line)

@@ -232,6 +232,11 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
   'at': joins,
   'place': joins,
   'filler': joins,
+  'order': (into, token) => {
+    const open = into.open()
+    into.join(token)
+    if (open && token.which !== 'after') open.order = token.which
+  },
   'prompt': () => {},
   'label': () => {},
   'mark': () => {},

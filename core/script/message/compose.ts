@@ -4,6 +4,7 @@ import { easeByPower, isWorkAndEasy, readGroup } from './brackets'
 import { changeEach, comeEvery, goOn, progress } from './changes'
 import { isStep } from './draft'
 import type { Clause, Draft, Part } from './draft'
+import { placeEdges, readBefore } from './edges'
 import { beginLine } from './lines'
 import { copied } from './nodes'
 import type { Node, StepNode } from './nodes'
@@ -216,7 +217,8 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
       continue
     }
     const isAlone = clause.parts.length === 1 && (isNewLine || index === 0) && isLastOfLine
-    readClause(sequence, clause, isAlone, isLastOfLine, next)
+    if (clause.isBefore) readBefore(sequence, () => readClause(sequence, clause, isAlone, isLastOfLine, next))
+    else readClause(sequence, clause, isAlone, isLastOfLine, next)
     const head = isSumHead(clause, next) ? out.at(-1) : undefined
     if (head?.node !== 'step') continue
     sequence.head = head
@@ -231,5 +233,6 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
   if (isInside && isWorkAndEasy(clauses, out)) out[1] = asRecovery(out[1] as StepNode)
   if (sequence.head) takeSum(sequence, sequence.head, sequence.headFrom)
   while (scopes.length > 0) closeScope(sequence)
+  if (!isInside) placeEdges(sequence)
   return out
 }

@@ -40,6 +40,8 @@ export interface Draft {
   /** Where it says that it stands between others. */
   level?: BetweenLevel
   isTotal?: true
+  /** Where it said that it stands among the others. */
+  order?: 'first' | 'last' | 'here'
   tokens: Token[]
 }
 
@@ -62,6 +64,8 @@ export interface Clause {
   mark: MarkSign | null
   parts: Part[]
   unknown: Token[]
+  /** What it says comes before what its line said so far. */
+  isBefore?: true
   /** Why it cannot be read. */
   fault?: Fault | undefined
   /** Every token of it, in order. */

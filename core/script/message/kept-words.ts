@@ -70,6 +70,7 @@ export const fillers = words(
   'full',
   'take',
   'have',
+  'after\\s+the\\s+(?:last|final)(?:\\s+(?:rep|one|round|repeat|interval))?',
   'after',
   'open',
   'manual',

@@ -26,6 +26,8 @@ function nameOf(meaning: Meaning): string | null {
       return meaning.by === 1 ? 'as long' : 'half as long'
     case 'portion':
       return meaning.which
+    case 'order':
+      return { after: 'comes before', first: 'comes first', last: 'comes last', here: 'stays here' }[meaning.which]
     case 'same':
       return 'the same again'
     case 'total':
@@ -62,7 +64,7 @@ const known: Known[] = [
 
 /** A word may need what stands behind it: nothing, or a length, or how hard. */
 function reads({ pattern }: Known, word: string): boolean {
-  return [word, `${word} 1`, `${word}1`, `${word} easy`, `${word} 15 s rest`].some(text => {
+  return [word, `${word} 1`, `${word}1`, `${word} easy`, `${word} 15 s rest`, `${word} 15 min easy`].some(text => {
     pattern.lastIndex = 0
     return pattern.exec(text)?.[0].trim() === word
   })

@@ -17,6 +17,8 @@ const before = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.joi
 export const words = (...spellings: string[]) => patternOf('iuy', [`(?:${spellings.join('|')})(?![\\p{L}\\d])`])
 
 const ofWhole = '(?:\\s+of\\s+(?:the\\s+)?(?:run|ride|swim|session|time|distance|way))?'
+/** Words of an easy beginning. */
+const edgeWord = '(?:easy|warm(?:[\\s-]?up)?|w\\/?u|jog|walk|spin)(?!\\p{L})'
 const easily = '(?:very\\s+)?(?:easy|ez|steady|z(?:one)?\\s?[12]|aerobic)'
 
 /** Words and signs that mean the same in every sport. */
@@ -165,6 +167,17 @@ export const everywhere: readonly Entry[] = [
   ],
   [words('(?:the\\s+)?(?:first|1st)\\s+half'), { is: 'portion', which: 'first', isHalf: true }, 0.5],
   [words('(?:the\\s+)?(?:second|2nd|last|other)\\s+half'), { is: 'portion', which: 'last', isHalf: true }, 0.5],
+  [
+    words(
+      `(?:after|following|preceded\\s+by)(?=\\s+(?:an?\\s+|the\\s+|your\\s+|some\\s+)?(?:\\d|warm|w\\/?u\\b|easy)[^,.;]{0,20}${edgeWord})`,
+    ),
+    { is: 'order', which: 'after' },
+    0.3,
+  ],
+  [words(`after(?=\\s+(?:an?\\s+|the\\s+|your\\s+)?${edgeWord})`), { is: 'order', which: 'after' }, 0.3],
+  [words('first(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'first' }, 0.3],
+  [words('last(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'last' }, 0.3],
+  [words('here(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'here' }, 0.5],
   [words('(?:the\\s+)?first'), { is: 'portion', which: 'first' }, 1],
   [words('(?:the\\s+)?(?:second|third)(?=\\s+\\d)'), { is: 'portion', which: 'next' }, 0.8],
   [words('(?:the\\s+)?next'), { is: 'portion', which: 'next' }, 1],
@@ -179,7 +192,18 @@ export const everywhere: readonly Entry[] = [
   ],
   [/=\s*(?=\d)/y, { is: 'total' }, 0.5],
   [
-    words('then', 'followed\\s+by', '(?:straight\\s+(?:off\\s+)?)?into', 'plus', 'and', 'puis', 'dann', 'luego'),
+    words(
+      'then',
+      'followed\\s+by',
+      'after(?:wards|\\s+(?:that|which))',
+      'before(?=\\s+(?:the\\s+)?(?:\\d|main))',
+      '(?:straight\\s+(?:off\\s+)?)?into',
+      'plus',
+      'and',
+      'puis',
+      'dann',
+      'luego',
+    ),
     { is: 'mark', sign: '+' },
     0.8,
   ],

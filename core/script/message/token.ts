@@ -59,6 +59,8 @@ export type Meaning =
   /** Seconds by which each round differs from the one before. */
   | { is: 'change'; by: number }
   | { is: 'total' }
+  /** Where a step stands among the others: what follows comes before them, it comes first or last, or just here. */
+  | { is: 'order'; which: 'after' | 'first' | 'last' | 'here' }
   | { is: 'prompt'; prompt: Prompt }
   | { is: 'label'; words: string }
   | { is: 'place'; place: PlaceOfSession }

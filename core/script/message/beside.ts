@@ -2,8 +2,8 @@ import { patternOf } from '../../quantity/pattern'
 import { parseClock } from '../../quantity/time'
 import type { Swim, Target } from '../../session/document'
 import { limits } from '../../session/limits'
-import { readCeiling, readGrade } from '../token/ends'
-import { readQuantity, readTime } from '../token/quantities'
+import { endOf, readCeiling, readGrade } from '../token/ends'
+import { isWithinBounds, readQuantity, readTime } from '../token/quantities'
 import type { Scanner } from '../token/scanner'
 import { attempt, notice, sees, take } from '../token/scanner'
 import { readSwimWord } from '../token/swim'
@@ -108,30 +108,19 @@ export function ownTimeAt(scanner: Scanner): Meaning | null {
   return seconds === null ? null : { is: 'clock', clock: { easiest: seconds, hardest: seconds, isOwn: true } }
 }
 
+/** `100 to 200 W in 15 min`: the time that a changing target takes is the step's length. */
+export function overAt(scanner: Scanner): Meaning | null {
+  if (!take(scanner, /(?:in|over|during)\s+(?=\d)/iy)) return null
+  const reading = readQuantity(scanner)
+  return reading && isWithinBounds(reading.quantity) ? { is: 'length', lengths: [{ end: endOf(reading.quantity) }] } : null
+}
+
 /** `5 x 1 km, 4:10s`: times in the plural are what each is done in. */
 export function timesAt(scanner: Scanner): Meaning | null {
   const match = take(scanner, /(\d{1,2}:[0-5]\d)(?:\s*-\s*(\d{1,2}:[0-5]\d))?\s?'?s(?![a-z])/iy)
   if (!match) return null
   const times = [parseClock(match[1]!)!, parseClock(match[2] ?? match[1]!)!]
   return { is: 'clock', clock: { easiest: Math.max(...times), hardest: Math.min(...times), isOwn: false } }
-}
-
-/** `gel at 45 min then every 30 min`, `drink every 20 min`: told on the way, and no step. */
-export function promptAt(scanner: Scanner): Meaning | null {
-  const word = take(scanner, /(gels?|drink|eat|fuel|sip|bar|carbs)(?:\s+(at|from|every))(?=\s+\d)/iy)
-  if (!word) return null
-  const minutes = () => {
-    const reading = readTime(scanner)
-    const bare = reading === null ? take(scanner, /\d{1,3}(?![\d:.]|\s*(?:k|km|mi|m)\b)/iy) : null
-    return reading ?? (bare ? Number(bare[0]) * 60 : null)
-  }
-  const first = minutes()
-  if (first === null || first <= 0) return null
-  const isEvery = /every/i.test(word[2]!)
-  const again = isEvery ? first : take(scanner, /,?\s*(?:(?:and\s+)?then\s+|and\s+)?every\s+(?=\d)/iy) && minutes()
-  const say = word[1]!.toLowerCase()
-  if (again) return { is: 'prompt', prompt: { say, from: first, every: again } }
-  return { is: 'prompt', prompt: { say, from: first, every: first, count: 1 } }
 }
 
 /** A target in one of the forms that rows have. */

@@ -26,10 +26,16 @@ function interleaved(nodes: readonly Node[], between: readonly StepNode[], isLas
   })
 }
 
+/** Puts recoveries into every round, the last too; where the rounds take turns, behind each of them. */
+export function addToRounds(block: BlockNode, recoveries: StepNode[]): void {
+  block.nodes = block.hasTurns ? interleaved(block.nodes, recoveries, true) : [...block.nodes, ...recoveries]
+}
+
 function intoBlock(block: BlockNode, between: StepNode[], level: BetweenLevel): void {
   const areAlike = block.nodes.length > 1 && block.nodes.every(isPlainWork)
   const isEach =
-    areAlike && (level === 'reps' || (level === 'any' && block.nodes.every(isBareWork)) || between.length === block.nodes.length)
+    areAlike &&
+    (block.hasTurns || level === 'reps' || (level === 'any' && block.nodes.every(isBareWork)) || between.length === block.nodes.length)
   const closing = block.nodes.at(-1)
   if (level === 'sets' && block.isEach && closing?.node === 'step' && closing.isBetween) block.nodes.pop()
   if (isEach) block.isEach = true

@@ -20,7 +20,23 @@ const hasBefore = (into: Collector) => into.clause.parts.length > 0 || !isFirstO
 /** `alternating MP and HMP`: the joint is none between clauses. */
 const isWithinTurns = (into: Collector, reading: Reading) => into.open()?.turns !== undefined && meaningAfter(reading)?.is === 'target'
 
-function clausesUntilClose(reading: Reading, depth: number): Clause[] {
+/** `3 x 12 min as 3 min @ 95 % / 1 min @ 105 %`: how hard its parts are is said, so that they are steps, to the end of the line. */
+function isParted(into: Collector, { tokens, at }: Reading): boolean {
+  const { line } = tokens[at]!
+  if (!isCounted(into) || meaningAfter({ tokens, at, isRoleFirst: false })?.is !== 'length') return false
+  const behind = tokens.slice(at + 1)
+  const rest = behind.slice(
+    0,
+    Math.max(
+      0,
+      behind.findIndex(token => token.line !== line || token.is === 'close'),
+    ) || undefined,
+  )
+  const aims = rest.filter(token => token.is === 'target' || token.is === 'clock')
+  return aims.length > 1 && aims.length >= rest.filter(token => token.is === 'length').length
+}
+
+function clausesUntilClose(reading: Reading, depth: number, isToLineEnd = false): Clause[] {
   const { tokens } = reading
   const isInside = depth > 0
   if (depth > deepestRead) {
@@ -66,6 +82,16 @@ function clausesUntilClose(reading: Reading, depth: number): Clause[] {
       into.clause.tokens.push(...tokens.slice(from, reading.at + 1))
       into.add({ part: 'group', clauses: inner, token })
     } else {
+      if (token.is === 'total' && isParted(into, reading)) {
+        into.clause.tokens.push(token)
+        into.join(token)
+        reading.at++
+        const inner = clausesUntilClose(reading, depth + 1, true)
+        into.clause.tokens.push(...inner.flatMap(clause => clause.tokens))
+        into.clause.fault ??= inner.find(clause => clause.fault)?.fault
+        into.add({ part: 'group', clauses: inner, token })
+        continue
+      }
       const isSum = token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length'
       if (isSum && !isFirstOfLine(into) && !isCounted(into)) end(',', token.line)
       if (token.is === 'order' && token.which === 'after' && hasBefore(into)) {
@@ -79,7 +105,7 @@ function clausesUntilClose(reading: Reading, depth: number): Clause[] {
   }
   end('line', 0)
   const isOpen = isUnclosed || (isInside && reading.at >= tokens.length)
-  if (isOpen && clauses[0]) clauses[0].fault ??= { code: 'bracket-open' }
+  if (isOpen && !isToLineEnd && clauses[0]) clauses[0].fault ??= { code: 'bracket-open' }
   return clauses
 }
 

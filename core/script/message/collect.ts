@@ -176,6 +176,11 @@ const takers: { [Is in Token['is']]: Taker<Is> } = {
   },
   'target': (into, token) => takeTarget(into.open()?.role === 'rest' ? into.begin(token) : into.onto(token), token.target),
   'clock': takeClock,
+  'target-list': (into, token) => {
+    const draft = into.onto(token)
+    if (draft.lengths?.length === token.targets.length) draft.each = token.targets
+    else draft.turns = token.targets
+  },
   'ceiling': (into, token) => {
     Object.assign(into.onto(token), { ceiling: token.ceiling, isBound: token.isBound })
   },

@@ -10,7 +10,7 @@ import { copied } from './nodes'
 import type { Node, StepNode } from './nodes'
 import { foldParts } from './parts-of-step'
 import { takeClosingSum, takeSum } from './portions'
-import { again, closeScope, rangeDoubt, splitRounds } from './repeats'
+import { again, closeScope, rangeDoubt, splitRounds, unwrapTurns } from './repeats'
 import { askAfterSet } from './rounds'
 import { readStep } from './step-in-place'
 import { asRecovery } from './steps'
@@ -233,6 +233,7 @@ export function compose(clauses: readonly Clause[], work: Work, isInside: boolea
   if (isInside && isWorkAndEasy(clauses, out)) out[1] = asRecovery(out[1] as StepNode)
   if (sequence.head) takeSum(sequence, sequence.head, sequence.headFrom)
   while (scopes.length > 0) closeScope(sequence)
+  unwrapTurns(sequence)
   if (!isInside) placeEdges(sequence)
   return out
 }

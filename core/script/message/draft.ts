@@ -26,6 +26,8 @@ export interface Draft {
   portion?: 'first' | 'next' | 'middle' | 'last' | 'remainder'
   /** The portion is half of the whole. */
   isHalf?: true
+  /** A target for each of its lengths. */
+  each?: Target[]
   /** Targets that the rounds take in turn. */
   turns?: Target[]
   /** Words behind `as` that only say how it is swum: `50 as 25 fast 25 easy`. */
@@ -41,7 +43,7 @@ export interface Draft {
   level?: BetweenLevel
   isTotal?: true
   /** Where it said that it stands among the others. */
-  order?: 'first' | 'last' | 'here'
+  order?: 'first' | 'last' | 'here' | 'around'
   tokens: Token[]
 }
 

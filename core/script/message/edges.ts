@@ -1,3 +1,4 @@
+import { copied } from './nodes'
 import type { Node, StepNode } from './nodes'
 import { closeScope } from './repeats'
 import { firstOf, lastOf, note, saidBy } from './work'
@@ -58,6 +59,23 @@ function move({ out, work }: Sequence, node: StepNode, where: 'first' | 'last'):
   else out.push(node)
 }
 
+/** `10 min easy before and after`: once as the warm-up and once as the cool-down. */
+function standAround({ out, work }: Sequence, node: StepNode): void {
+  note(work, node.draft.tokens[0]!, 'note', 'computed', 'as warm-up and as cool-down')
+  const [coolDown] = copied([node]) as [StepNode]
+  out.splice(out.indexOf(node), 1)
+  for (const [edge, role] of [
+    [node, 'warm-up'],
+    [coolDown, 'cool-down'],
+  ] as const) {
+    edge.step.role = role
+    delete edge.soft
+    delete edge.isBetween
+  }
+  out.unshift(node)
+  out.push(coolDown)
+}
+
 /**
  * A warm-up comes first and a cool-down last: one said elsewhere is put there and asked about, but where the words settle it.
  */
@@ -65,6 +83,7 @@ export function placeEdges(sequence: Sequence): void {
   const { out, work } = sequence
   const [first] = out.flatMap(node => (node.node === 'step' ? node.draft.tokens.slice(0, 1) : []))
   if (first && work.settingAt(first).bySport) return
+  for (const node of out.filter(node => node.node === 'step' && node.draft.order === 'around')) standAround(sequence, node as StepNode)
   for (const [index, node] of [...out.entries()]) {
     const other = out[index + 1]
     if (!isPair(work, node, other)) continue

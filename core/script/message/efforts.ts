@@ -84,7 +84,15 @@ function nameAt(scanner: Scanner, isAfterAt: boolean): { name: EffortName; offse
   })
 }
 
+const rampOfEfforts = /(?:(?:(?:ramp|build|progress|increas)(?:e|ing|ion|ive(?:ly)?)?\s+(?:up\s+)?)?from\s+)(?=[a-z\d])/iy
+
 function namedTarget(scanner: Scanner, isAfterAt: boolean): EffortTarget | null {
+  const ramp = attempt(scanner, () => {
+    const easiest = take(scanner, rampOfEfforts) && nameAt(scanner, true)
+    const hardest = easiest && take(scanner, /(?:up\s+)?to(?=\s)/iy) && nameAt(scanner, true)
+    return hardest ? ({ of: 'effort', ...easiest, to: { of: 'effort', ...hardest } } as EffortTarget) : null
+  })
+  if (ramp) return ramp
   const share = take(scanner, /(\d{2,3})\s*%\s*(?:of\s+)?(?=[a-z\d])/iy)
   const found = nameAt(scanner, isAfterAt || share !== null)
   if (!found) return null
@@ -109,7 +117,11 @@ function percentTarget(scanner: Scanner, isAfterAt: boolean): Target | null {
     notice(scanner, from, 'note', 'percent-of', '100 percent of critical power')
     return { of: 'power', unit: '%CP', easiest: 100, hardest: 100 }
   }
-  const isRamp = take(scanner, /(?:(?:ramp|build|progress|increas)(?:e|ing)?\s+(?:from\s+)?(?=\d)|from\s+(?=\d+\s*%?\s*to\b))/iy) !== null
+  const isRamp =
+    take(
+      scanner,
+      /(?:(?:ramp|build|progress|increas)(?:e|ing|ion|ive(?:ly)?)?\s+(?:up\s+)?(?:from\s+)?(?=\d)|from\s+(?=\d+\s*%?\s*to\b))/iy,
+    ) !== null
   const match = take(scanner, percent)
   if (!match) return null
   const of = (match[3] ?? '').toLowerCase().replace(/\s/g, '')

@@ -104,9 +104,12 @@ function cheapestTokens(raw: string, setting: Setting, start: number, end: numbe
   return tokens
 }
 
+/** What a sign for `at` stands before. */
+const aims = new Set<Meaning['is']>(['target', 'target-list', 'clock', 'grade'])
+
 /** What two neighbours cost beside each other. */
 function pairCost(before: Token | null, after: Meaning): number {
-  if (before?.is === 'at') return after.is === 'target' || after.is === 'clock' || after.is === 'grade' ? 0 : after.is === 'note' ? 0.5 : 4
+  if (before?.is === 'at') return aims.has(after.is) ? 0 : after.is === 'note' ? 0.5 : 4
   if (before?.is === 'count' && after.is === 'length' && after.isSpaced) return 3
   if (before?.is === 'count' && (after.is === 'length' || after.is === 'open')) return -0.3
   if (before?.is === 'length' && after.is === 'length') return 1

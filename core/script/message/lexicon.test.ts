@@ -27,7 +27,9 @@ function nameOf(meaning: Meaning): string | null {
     case 'portion':
       return meaning.which
     case 'order':
-      return { after: 'comes before', first: 'comes first', last: 'comes last', here: 'stays here' }[meaning.which]
+      return { after: 'comes before', first: 'comes first', last: 'comes last', here: 'stays here', around: 'before and after' }[
+        meaning.which
+      ]
     case 'same':
       return 'the same again'
     case 'total':

@@ -175,6 +175,15 @@ export const everywhere: readonly Entry[] = [
     0.3,
   ],
   [words(`after(?=\\s+(?:an?\\s+|the\\s+|your\\s+)?${edgeWord})`), { is: 'order', which: 'after' }, 0.3],
+  [
+    words(
+      'before\\s+(?:and|&|\\+)\\s+after(?:wards)?',
+      '(?:on\\s+)?(?:either|each|both)\\s+(?:sides?|ends?)',
+      'to\\s+(?:start|begin)\\s+and\\s+(?:end|finish)',
+    ),
+    { is: 'order', which: 'around' },
+    0.3,
+  ],
   [words('first(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'first' }, 0.3],
   [words('last(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'last' }, 0.3],
   [words('here(?=\\s*(?:[.;,!]|$))'), { is: 'order', which: 'here' }, 0.5],

@@ -29,6 +29,8 @@ export interface BlockNode {
   isDropped: boolean
   /** It was said what stands between its rounds. */
   hasBetween: boolean
+  /** Its steps are the rounds that were said, with a target in turn. */
+  hasTurns?: true
   /** Its steps were said in brackets. */
   isGroup: boolean
   note?: string

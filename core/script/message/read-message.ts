@@ -97,7 +97,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     const note = (code: string, readAs: string) =>
       composed.noticed.push({ line, noticed: { from, to, level: 'note', code, readAs, fixes: [] } })
     if (is === 'label') note('label', 'the name of a part, passed over')
-    if (token.is === 'prompt') note('prompt', `prompt ${printPrompt(token.prompt)}`)
+    if (token.is === 'prompt') for (const prompt of token.prompts) note('prompt', `prompt ${printPrompt(prompt)}`)
   }
   const work: Work = {
     settingAt,
@@ -134,7 +134,7 @@ export function readMessage(lines: readonly MessageLine[], from: Setting): Messa
     sports,
     noticed: composed.noticed,
     ...(composed.ceiling ? { ceiling: composed.ceiling } : {}),
-    prompts: tokens.flatMap(token => (token.is === 'prompt' ? [token.prompt] : [])),
+    prompts: tokens.flatMap(token => (token.is === 'prompt' ? token.prompts : [])),
     ...(place ? { place: { place: place.place, token: place } } : {}),
     leftOver: composed.leftOver,
     cost: tokens.reduce((sum, token) => sum + token.cost, 0),

@@ -44,7 +44,8 @@ export function again(sequence: Sequence, part: Part & { part: 'count' }, isAlon
   let from = isAlone ? 0 : Math.min(sequence.lineFrom, out.length)
   const scope = sequence.scopes.at(-1)
   if (scope) from = Math.max(from, scope.from)
-  const isBeforeRepeat = (node: Node) => isEdge(node) || node === sequence.head || (node === out[0] && isEasyStart(node) && out.length > 1)
+  const start = out[sequence.head ? sequence.headFrom : 0]
+  const isBeforeRepeat = (node: Node) => isEdge(node) || node === sequence.head || (node === start && isEasyStart(node) && out.length > 1)
   while (!isGroupBefore && from < out.length && isBeforeRepeat(out[from]!)) from++
   if (isGroupBefore) from = Math.max(from, begun)
   const last = out.at(-1)
@@ -81,15 +82,25 @@ export const stepped = (made: StepNode[], clocks: readonly number[]): Node[] =>
     return copy
   })
 
+/** A round for each target in turn, in as many repeats as they come round; what stands between is said once for all of them. */
 export function takingTurns(draft: Draft, made: StepNode[], count: Part & { part: 'count' }): BlockNode {
-  const turns = draft.turns!.map(target => {
+  const turns = draft.turns!
+  const times = count.times % turns.length === 0 ? count.times / turns.length : 1
+  const rounds = Array.from({ length: count.times / times }, (_, round) => {
     const [copy] = copied([made[0]!]) as [StepNode]
-    copy.step.target = target
+    copy.step.target = turns[round % turns.length]!
     return copy
   })
-  return count.times % turns.length === 0
-    ? block(count.times / turns.length, turns, made[0]!.line, true, [count.token])
-    : block(count.times, turns, made[0]!.line, true, [count.token])
+  return { ...block(times, rounds, made[0]!.line, true, [count.token]), hasTurns: true }
+}
+
+/** Turns that come once only stand without a repeat, the recovery behind the last of them left out where it was between. */
+export function unwrapTurns({ out }: Sequence): void {
+  for (const node of out.filter(node => node.node === 'block' && node.hasTurns && node.times === 1) as BlockNode[]) {
+    const { nodes } = node
+    if (node.isDropped && isRest(nodes.at(-1))) nodes.pop()
+    out.splice(out.indexOf(node), 1, ...nodes)
+  }
 }
 
 /** `Reps 1-4 @ 10k, reps 5-8 @ 5k: 8 x 600`: the repeat in as many as there are portions. */

@@ -2,7 +2,7 @@ import type { Step, Target } from '../../session/document'
 import { printEnd } from '../print'
 import { onlyStep } from './attach'
 import { isPaceUnit } from '../../quantity/intensity'
-import { askEveryRound, putBetween, runOf } from './between'
+import { addToRounds, askEveryRound, putBetween, runOf } from './between'
 import type { Clause, Draft, Part } from './draft'
 import { isPlainWork, isRest } from './nodes'
 import type { BlockNode, Node } from './nodes'
@@ -63,7 +63,7 @@ export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last
   if (isEasier && context.isFirst && clause.mark === ',' && !isByClock) {
     const recovery = asRecovery(nodesOf(sequence.work, draft, true, worker ?? undefined)[0]!)
     askEveryRound(sequence.work, last, recovery, false)
-    last.nodes.push(recovery)
+    addToRounds(last, [recovery])
     last.hasBetween = true
     return true
   }
@@ -76,7 +76,7 @@ export function isInRound(sequence: Sequence, clause: Clause, draft: Draft, last
   }
   if (isPlain || isBehindSlash) putBetween(sequence, [node!], 'any')
   else {
-    last.nodes.push(isEasier ? asRecovery(node!) : node!)
+    addToRounds(last, [isEasier ? asRecovery(node!) : node!])
     last.hasBetween = true
   }
   return true
@@ -139,7 +139,7 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
   if (clause.mark === 'line' && context.isFirst) return false
   if (clause.mark === ';' && context.isFirst && context.isLast && draft.soft === 'easy' && draft.role === undefined) return false
   if (draft.isOff && last.node === 'block' && !last.hasBetween) {
-    last.nodes.push(...nodesOf(work, draft, true).map(asRecovery))
+    addToRounds(last, nodesOf(work, draft, true).map(asRecovery))
     last.hasBetween = true
     return true
   }
@@ -158,7 +158,7 @@ export function isDirectlyBetween(sequence: Sequence, clause: Clause, draft: Dra
     if (draft.lengths || draft.share) askEveryRound(work, last, recovery, false)
     else if (draft.isBack) askEveryRound(work, last, recovery, false)
     else note(work, token, 'note', 'every-round', 'in every round, the last too')
-    last.nodes.push(recovery)
+    addToRounds(last, [recovery])
     last.hasBetween = true
     return true
   }

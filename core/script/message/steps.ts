@@ -98,9 +98,11 @@ export function nodesOf(work: Work, draft: Draft, isPause: boolean, before?: Nod
   }
   if (draft.sendOff) return sendOffs(work, draft, make)
   const list = draft.lengths.length > 1 ? {} : undefined
-  return draft.lengths.map(length => {
+  return draft.lengths.map((length, index) => {
     const { end, doubt } = endOf(work, length, draft, isPause, before)
-    return make(end, doubt, list)
+    const made = make(end, doubt, list)
+    if (draft.each) made.step.target = draft.each[index]!
+    return made
   })
 }
 

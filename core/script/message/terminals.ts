@@ -7,8 +7,8 @@ import {
   clockAt,
   clockRange,
   gradeAt,
+  overAt,
   ownTimeAt,
-  promptAt,
   poolAt,
   sendOffAt,
   swimAt,
@@ -20,6 +20,8 @@ import { changeAt, countAt, everyAt, progressAt, roundsAt, spanAt, untilAt } fro
 import { effortAt } from './efforts'
 import { bareAt, lengthAt, letteredAt, listAt, outOfBoundsAt, pairAt, runWalkAt, unitAlone } from './lengths'
 import type { Entry } from './lexicon'
+import { fuelAt, fuelByDistance } from './fuel'
+import { targetListAt } from './target-list'
 import { choices, fillers, manners, talk, untils } from './kept-words'
 import { atThePool, everywhere, places } from './lexicon'
 import type { Meaning, Token } from './token'
@@ -72,13 +74,16 @@ const terminals: readonly Terminal[] = [
   { read: capAt, cost: 0.4 },
   { read: cappedAt, cost: 0.4 },
   { read: (scanner, place) => effortAt(scanner, isAfterAt(place)), cost: place => (isAfterAt(place) ? 0.2 : 0.7) },
+  { read: targetListAt, cost: 0.1, when: isAfterAt },
   { read: (scanner, place) => targetAt(scanner, isAfterAt(place)), cost: 0.5 },
   { read: scanner => clockAt(scanner, false), cost: 0.6, when: isAfterAt },
   { read: clockRange, cost: 0.5, when: ({ before }) => before?.is === 'length' },
   { read: bracketedClock, cost: 0.9, when: place => place.isBracketed },
   { read: ownTimeAt, cost: 0.4 },
+  { read: overAt, cost: 0.2, when: ({ before }) => before?.is === 'target' && before.target.to !== undefined },
   { read: timesAt, cost: 0.4, when: ({ setting }) => setting.sport !== 'ride' },
-  { read: promptAt, cost: 0.2 },
+  { read: fuelAt, cost: 0.2 },
+  { read: fuelByDistance, cost: 0.2 },
   { read: fault(/-(?=\d)/y, () => ({ is: 'fault', fault: { code: 'not-positive' } })), cost: 0, when: place => place.isFirst },
   { read: spanAt, cost: 0.6 },
   { read: changeAt, cost: 0.4 },

@@ -34,6 +34,8 @@ export type Meaning =
   | { is: 'stride' }
   | { is: 'at' }
   | { is: 'target'; target: Target }
+  /** A target for each length of a list, or for the rounds in turn. */
+  | { is: 'target-list'; targets: Target[] }
   | { is: 'clock'; clock: Clock }
   /** A cap; one said as a bound of the heart rate is the target where there is no other. */
   | { is: 'ceiling'; ceiling: Ceiling; isBound: boolean }
@@ -60,8 +62,8 @@ export type Meaning =
   | { is: 'change'; by: number }
   | { is: 'total' }
   /** Where a step stands among the others: what follows comes before them, it comes first or last, or just here. */
-  | { is: 'order'; which: 'after' | 'first' | 'last' | 'here' }
-  | { is: 'prompt'; prompt: Prompt }
+  | { is: 'order'; which: 'after' | 'first' | 'last' | 'here' | 'around' }
+  | { is: 'prompt'; prompts: Prompt[] }
   | { is: 'label'; words: string }
   | { is: 'place'; place: PlaceOfSession }
   | { is: 'mark'; sign: MarkSign }

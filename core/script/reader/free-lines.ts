@@ -47,7 +47,8 @@ function runFrom(state: State, { lines, at }: Cursor, first: Line): Line[] {
 const longestMessage = 20_000
 const longestLine = 20_000
 
-const weekNumber = /\b(?:week|wk|block|phase)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\b/gi
+const weekNumber =
+  /\b(?:week|wk|block|phase)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\b(?:\s*[:,-]\s*(?:\d+\s+(?:runs?|rides?|swims?|sessions?|workouts?|days?)|(?:recovery|rest|easy|build|base|taper|race|peak|cutback|down)\s+week)\b)?/gi
 
 /** A line that names no length and no role, though it may count the weeks. */
 function isTalk({ setting }: State, { raw }: Line): boolean {

@@ -17,11 +17,29 @@ export function endOf(quantity: Quantity): End {
 export const repeatOver = (quantity: Quantity): Repeat =>
   quantity.measure === 'time' ? { seconds: quantity.seconds } : { distance: { value: quantity.value, unit: quantity.unit } }
 
+/** Without a word for the side: a recovery waits for the heart to fall, all else for it to rise. */
+function sideOf(scanner: Scanner): RegExpExecArray | null {
+  const isPause = /(?:recover|rest|walk|jog|easy|float)[^,;.]{0,40}$/i.test(scanner.text.slice(0, scanner.at))
+  take(scanner, /(?:is|gets|goes|drops|falls|rises|climbs|at|to|of|back|down|up|\s)*(?=\d)/iy)
+  return sees(scanner, /\d/y) ? /(.+)/.exec(isPause ? 'below' : 'above') : null
+}
+
+/** `recover to 120 bpm`, `jog back down to HR 125`: an end, and no target. */
+function readFallTo(scanner: Scanner): End | null {
+  if (!/(?:recover(?:y|ing)?|rest|walk|jog|float)[a-z\s]{0,20}$/i.test(scanner.text.slice(0, scanner.at))) return null
+  const match = take(
+    scanner,
+    /(?:back\s+)?(?:down\s+)?(?:to|below|under|<)\s*(?:(?:an?\s+)?(?:HR|heart\s+rate|pulse)\s*(?:of|below|under|<)?\s*(\d{2,3})(?:\s*bpm)?|(\d{2,3})\s*(?:bpm|HR|beats))(?![\p{L}\d])/iuy,
+  )
+  const below = match && Number(match[1] ?? match[2])
+  return below && below >= 20 && below <= 250 ? { on: 'heart-rate', below } : null
+}
+
 function readUntil(scanner: Scanner): End | null {
   if (!take(scanner, /(?:until|till)\b/iy)) return null
   if (take(scanner, /(?:I\s+)?press\b|ready\b|(?:the\s+)?(?:lap(?:\s+(?:button|press))?|button)\b/iy)) return { on: 'press' }
   if (!take(scanner, /(?:HR|heart\s+rate|pulse)\b/iy)) return null
-  const side = take(scanner, /(below|under|<|above|over|>)\s*/iy)
+  const side = take(scanner, /(below|under|<|above|over|>)\s*/iy) ?? (scanner.strict ? null : sideOf(scanner))
   const value = side && readNumber(scanner)
   if (!side || value === null || value < 20 || value > 250) return null
   take(scanner, /bpm\b/iy)
@@ -35,7 +53,7 @@ export interface Extent {
 }
 
 /** Digits, fraction signs, `until`, `till`, a bracket, `half`, `quarter`, `a half`. */
-const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamk]/
+const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamkbd<]/
 
 /** `until 300 kcal`, but not behind a length of its own, where two ends would stand side by side. */
 const untilEnergy = /(?<!\d\s?(?!x\s)[a-z]{1,7}\s+)(?:until|till)\s+(?=\d+(?:\.\d+)?\s*kcal\b)/iy
@@ -45,6 +63,8 @@ function readSimpleEnd(scanner: Scanner): Extent | null {
   if (!extentStarts.test(next)) return null
   const until = next === 'u' || next === 't' ? attempt(scanner, readUntil) : null
   if (until) return { end: until }
+  const fallen = scanner.strict ? null : attempt(scanner, readFallTo)
+  if (fallen) return { end: fallen }
   if (!scanner.strict) take(scanner, untilEnergy)
   const energy = take(scanner, /(\d+(?:\.\d+)?)\s*kcal\b/iy)
   if (energy && !(Number(energy[1]) > 0 && Number(energy[1]) <= 50_000)) return null

@@ -126,7 +126,9 @@ function sendOffFixes(scanner: Scanner, from: number, unit: PaceUnit): Fix[] {
   return [{ label: `pace per ${unit.slice(2)}`, replacement: `${said} ${unit.slice(1)}` }]
 }
 
-const bandStarts = 'hp<>ubaocf'
+const bandStarts = 'hp<>ubaocfri'
+const rampStart = /^(?:ramp|build|progress|increas)/i
+const rampWords = /(?:ramp|build|progress|increas)(?:e|ing|ion|ive(?:ly)?)?(?:\s+up)?(?:\s+from)?\s*(?=\d)/iy
 
 function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const from = scanner.at
@@ -135,12 +137,14 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
     ? null
     : (take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy) ??
       take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy) ??
-      take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)(?!\d+\s*[x\u00D7*])/iy))
+      take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)(?!\d+\s*[x\u00D7*])/iy) ??
+      take(scanner, rampWords))
   const range = readRange(scanner)
   if (!range || !positive(range)) return null
   let goal = context.unit ? null : attempt(scanner, () => (take(scanner, /to\b/iy) ? readRange(scanner) : null))
   if (context.unit?.unit === 's/step') take(scanner, /(?:s|sec(?:onds?)?)(?![a-z/])/iy)
-  const isFrom = /^from/i.test(cap?.[0].trim() ?? '')
+  const isRamp = rampStart.test(cap?.[0] ?? '')
+  const isFrom = isRamp || /^from/i.test(cap?.[0].trim() ?? '')
   const isWith = range.first.clock && sees(scanner, /w\b/iy)
   let target = context.unit ?? (isWith ? null : readUnit(scanner))
   if (!target && goal && !(isFrom && range.first.clock)) return null
@@ -165,6 +169,7 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
   const band = bandOf(asUnit(range, target.unit), target.unit, side)
   const result: BandTarget = { of: target.of, unit: target.unit, ...band }
   goal ??= attempt(scanner, () => (take(scanner, /to\b(?=\s*\d)/iy) ? readRange(scanner) : null))
+  if (isRamp && !goal) return null
   if (goal) {
     if (!positive(goal)) return null
     if (!context.unit) attempt(scanner, () => (readUnit(scanner)?.unit === target.unit ? true : null))

@@ -14,6 +14,13 @@ const isPointing = ({ clause }: Collector) =>
 /** Whether a clause is the first of its line: a sum there is of what follows, further on of what stands before. */
 const isFirstOfLine = ({ clause: { mark } }: Collector) => mark === null || mark === 'line' || mark === '.'
 
+/** `pull buoy + paddles`: a sign between two things worn is none between clauses. */
+function isMoreKit(into: Collector, reading: Reading): boolean {
+  const [token, next] = [reading.tokens[reading.at]!, meaningAfter(reading)]
+  if (token.is !== 'mark' || !['+', '/', ','].includes(token.sign) || !into.open()?.swim.kit) return false
+  return next?.is === 'swim' && next.swim.kit !== undefined && next.swim.stroke === undefined && next.swim.mode === undefined
+}
+
 /** Whether something stands before it in its sentence. */
 const hasBefore = (into: Collector) => into.clause.parts.length > 0 || !isFirstOfLine(into)
 
@@ -70,7 +77,7 @@ function clausesUntilClose(reading: Reading, depth: number, isToLineEnd = false)
       break
     }
     if (isNewLine) end('line', token.line)
-    if (token.is === 'mark' && isWithinTurns(into, reading)) continue
+    if (token.is === 'mark' && (isWithinTurns(into, reading) || isMoreKit(into, reading))) continue
     if (token.is === 'mark') {
       if (token.sign !== ':' || !isPointing(into)) end(token.sign, token.line)
     } else if (token.is === 'label') end('.', token.line)

@@ -18,7 +18,7 @@ export const manners = words(
   `(?:desc(?:end(?:ing)?)?|build(?:ing)?|neg(?:ative)?\\s+split|progressive(?:ly)?|progression)(?:\\s+${fromTo})?(?:\\s*,\\s*${fromTo})?`,
   '(?:breath(?:e|ing)?|hypoxic|sight(?:ing)?)\\s+(?:every\\s+)?\\d(?:\\s*[\\/-]\\s*\\d)*(?:\\s+by\\s+\\d{2,3})?',
   '(?:[a-z]{1,6}\\s*\\/\\s*)+[a-z]{1,6}\\s+by\\s+\\d{2,3}',
-  '(?:odds?|evens?)\\s+[a-z]+(?:\\s*[,/&]?\\s*(?:and\\s+)?(?:odds?|evens?)\\s+[a-z]+)?',
+  '(?:odds?|evens?)\\s*:?\\s*[a-z]+(?:\\s*[,/&;]?\\s*(?:and\\s+)?(?:odds?|evens?)\\s*:?\\s*[a-z]+)?',
   'off[\\s-]*road',
   'climb(?:s|ing)?',
   '\\d-up\\s+\\d-down',

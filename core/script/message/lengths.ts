@@ -136,10 +136,21 @@ export function unitAlone(scanner: Scanner): Meaning | null {
   return match && { is: 'length', lengths: [{ end: wholeUnits[match[1]!.toLowerCase()]! }] }
 }
 
+/** `miles 3-5 @ 7:15`, `km 6: easy`: those of the whole, counted from its start. */
+const splitWords =
+  /(miles?|kms?|kilomet(?:re|er)s?)\s+(\d{1,3})(?:\s*(?:-|to)\s*(\d{1,3}))?(?=\s*(?:[:@]|at\b|in\b|easy|steady|hard|fast))/iy
+
 /** A length with its unit, in whatever form. */
 export function lengthAt(scanner: Scanner): Meaning | null {
   take(scanner, aboutWords)
   const from = scanner.at
+  const split = take(scanner, splitWords)
+  if (split) {
+    const [first, final] = [Number(split[2]), Number(split[3] ?? split[2])]
+    if (final < first || first < 1) return null
+    notice(scanner, from, 'note', 'computed', `${final - first + 1} ${/^m/i.test(split[1]!) ? 'mi' : 'km'}`)
+    return { is: 'length', lengths: [{ end: { on: 'distance', value: final - first + 1, unit: /^m/i.test(split[1]!) ? 'mi' : 'km' } }] }
+  }
   const laps = sees(scanner, /\d{1,3}\s*laps?\b/iy)
   const special = formAt(scanner)
   if (special) {

@@ -21,6 +21,10 @@ export function takePortion(sequence: Sequence, draft: Draft): void {
     if (!draft.target || !length || !('bare' in length) || length.bare >= whole.times) {
       addWords(whole, saidOf(work, draft))
       whole.tokens.push(...draft.tokens)
+      if (length && out.at(-2)?.node === 'step') {
+        noteStretch(work, draft.tokens, 'ask', 'within-or-after', 'after what stands before, not within it')
+        whole.doubt ??= { said: saidOf(work, draft) }
+      }
       return
     }
     const rest = copied([whole])[0] as BlockNode

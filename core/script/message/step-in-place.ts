@@ -114,6 +114,7 @@ export function readStep(
     sequence.strides = null
   }
   if (!isCounted && isPauseAtTheWall(sequence, draft, last, context)) return
+  if (draft.portion && isCounted) return void (work.fault ??= { code: 'portion' })
   if (draft.portion) return takePortion(sequence, draft)
   if (!isCounted && context.isWith && isWithin(draft, last)) return askPortion(sequence, draft, last)
   if (!isCounted && isPutBefore(sequence, clause, draft, context)) return

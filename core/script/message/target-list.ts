@@ -10,6 +10,9 @@ const member =
   '(?:\\d{1,2}:[0-5]\\d|\\d{2,3}(?:\\.\\d+)?\\s*(?:%|w(?:atts?)?(?![a-z]))?|(?:[a-z][a-z\\d]{1,9}|\\d{1,2}k)(?:\\s+(?:pace|effort))?)'
 const byDash = new RegExp(`${member}(?:\\s*-\\s*${member}){2,9}(?![a-z\\d:])`, 'iy')
 const bySlash = new RegExp(`${member}(?:\\s*\\/\\s*${member}){2,9}(?![a-z\\d:])`, 'iy')
+/** As many, parted by commas, as there are lengths in the list before them. */
+const byComma = (count: number) => new RegExp(`${member}(?:\\s*,\\s*${member}){${count - 1}}(?![a-z\\d:])`, 'iy')
+const listBefore = /((?:\d+(?:\.\d+)?\s*[-,/]\s*){2,9}\d+)[^@\d]*@\s*$/
 const unitBehind = /(%|w(?:atts?)?)$/i
 
 /** One of the list, alone, with the unit that only the last of them says. */
@@ -25,11 +28,15 @@ function memberOf(scanner: Scanner, words: string, unit: string): Target | null 
 /** `@ 85-95-105 %`, `@ MP/HMP/10k`: a target for each of the lengths before it, or for the rounds in turn. */
 export function targetListAt(scanner: Scanner): Meaning | null {
   const from = scanner.at
-  const match = attempt(scanner, () => take(scanner, byDash)) ?? attempt(scanner, () => take(scanner, bySlash))
+  const listed = listBefore.exec(scanner.text.slice(0, from))?.[1]?.split(/[-,/]/).length ?? 0
+  const match =
+    attempt(scanner, () => take(scanner, byDash)) ??
+    attempt(scanner, () => take(scanner, bySlash)) ??
+    (listed > 2 ? attempt(scanner, () => take(scanner, byComma(listed))) : null)
   if (!match) return null
   const said = match[0].trim()
   const unit = unitBehind.exec(said)?.[0] ?? ''
-  const words = said.split(/\s*[-/]\s*/)
+  const words = said.split(/\s*[-/,]\s*/)
   const targets = words.map(word => memberOf(scanner, word.trim(), unit))
   if (targets.some(target => target === null)) return null
   const [first] = targets as [Target]

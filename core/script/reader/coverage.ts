@@ -22,7 +22,7 @@ const headerLine = /^(?:title|sport|place|day|ceiling|prompt):? +|^\s*leg (?:run
 const noteLine = /^\s*#(?: |$)/
 const onlySigns = patternOf('iu', [
   String.raw`^(?:[\s,;:+&/|()[\]{}.!?\u2013\u2014\u2022*>#=_\x60"-]|\p{Extended_Pictographic}|\p{Emoji_Modifier}|\uFE0F|\u200D|\u20E3`,
-  String.raw`|\b(?:and|then|with|w|plus|followed|preceded|before|after(?:wards)?|that|which|by)\b)*$`,
+  String.raw`|\b(?:and|und|et|then|with|w|plus|followed|preceded|before|after(?:wards)?|that|which|by)\b)*$`,
 ])
 const wholeLineCodes = new Set(['spelling', 'sport', 'doubt-open', 'legs'])
 const leftOverCodes = new Set(['chatter', 'left-over', 'label', 'day-off', 'unreadable', 'header', 'unread', 'past-limit'])

@@ -4,7 +4,24 @@ import { readScript } from '../core/script/reader/read-script'
 
 /** Texts that tempt a reader into more than linear time, each line shorter than the longest that is read. */
 const lineLength = 18_000
-const pieces = ['2 x ', '(', '1-', '400, ', 'easy hard ', '/ ', '@ ', '5 km or ', '9', '> ', 'until ', '2 km (1 min ']
+const pieces = [
+  '2 x ',
+  '(',
+  '1-',
+  '400, ',
+  'easy hard ',
+  '/ ',
+  '@ ',
+  '5 km or ',
+  '9',
+  '> ',
+  'until ',
+  '2 km (1 min ',
+  'recover to 120 bpm ',
+  'after 5 min easy ',
+  'gel at 5 and ',
+  '@ 85-95-105 % ',
+]
 
 /** @param length of each text, in characters */
 const hostileTexts = (length: number): { piece: string; text: string }[] =>

@@ -10,13 +10,14 @@ import type { ReckonedStep, Reckoning } from '../reckon/reckon'
 import { printTarget } from '../script/print-target'
 import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
+import { limits } from '../session/limits'
 import { remembered } from '../session/settled'
 import { saySuggestion } from '../words/suggestions'
 import type { UnkeyedSuggestion } from './suggestion'
 
 /** Speed in m/s, or watts for a ride, that the athlete has shown for so many seconds; null where nothing tells. */
 export function shownFor(standpoint: Standpoint, sport: Sport, seconds: number): number | null {
-  const ability = seconds < 60 ? null : abilityOf(standpoint, sport)
+  const ability = seconds < 60 || seconds > limits.seconds ? null : abilityOf(standpoint, sport)
   return ability && (sport === 'ride' || ability.marks.length > 0) ? ability.intensityFor(seconds) : null
 }
 

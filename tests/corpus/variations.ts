@@ -33,7 +33,7 @@ export const variations: readonly Variation[] = [
     vary: (said, random) =>
       replaced(
         said,
-        /(?<!\d\d)(\d) ?(?:s|sec|")(?![a-z\d/"])/g,
+        /(?<!\d\d|:\d)(\d) ?(?:s|sec|")(?![a-z\d/"])/g,
         (_, number) => `${number}${pick(random, [' s', 's', '"', ' sec', ' seconds', '″'])}`,
       ),
   },
@@ -54,7 +54,7 @@ export const variations: readonly Variation[] = [
         ? null
         : said
             .toUpperCase()
-            .replace(/X/g, 'x')
+            .replace(/(?<![A-Z])X(?![A-Z])/g, 'x')
             .replace(/(\d ?)(KM|MIN|SEC)(?![A-Z])/g, (_, number: string, unit: string) => number + unit.toLowerCase()),
   },
   {

@@ -45,7 +45,7 @@ export function cappedAt(scanner: Scanner): Meaning | null {
   return { is: 'target', target }
 }
 
-const sendOffWords = /(?:(?:leaving|going|send[\s-]?offs?)(?:\s*(?:on|every|at|of|is|[=:]))?|on|every|TA|@)(?:\s+the)?\s*(?=[:\d])/iy
+const sendOffWords = /(?:(?:leaving|going|send[\s-]*offs?)(?:\s*(?:on|every|at|of|is|[=:]))?|on|every|TA|@)(?:\s+the)?\s*(?=[:\d])/iy
 
 export function sendOffAt(scanner: Scanner): Meaning | null {
   if (scanner.setting.sport === 'swim' && take(scanner, /(?:on\s+the|every)\s+minute(?![a-z])/iy)) return { is: 'send-off', seconds: [60] }

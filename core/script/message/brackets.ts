@@ -1,4 +1,4 @@
-import type { End } from '../../session/document'
+import type { End, Target } from '../../session/document'
 import { runnable } from './amounts'
 import { attach, onlyStep } from './attach'
 import { putBetween, runOf } from './between'
@@ -187,14 +187,23 @@ const isNoted = (nodes: readonly Node[]) =>
 /** As a share of the power before it: below this nobody calls it work. */
 const easyShare = 0.7
 
+/** So much less power, or the lowest zones beside ones at least two above. */
+function isEasyBeside(low: Target, high: Target): boolean {
+  if ('zone' in low && 'zone' in high) {
+    const [own, other] = [Math.max(...[low.zone].flat()), Math.min(...[high.zone].flat())]
+    return low.of === high.of && own <= 2 && other - own >= 2
+  }
+  if (low.of !== 'power' || high.of !== 'power' || !('unit' in low) || !('unit' in high) || low.unit !== high.unit) return false
+  return (low.hardest ?? Infinity) < easyShare * (high.easiest ?? 0)
+}
+
 /** `(8 min @ 220 W, 2 min @ 120 W)`: so much less power than before is the recovery of a round. */
 export function easeByPower(nodes: readonly Node[]): void {
   nodes.forEach((node, index) => {
     const before = nodes[index - 1]
     if (node.node !== 'step' || before?.node !== 'step' || node.step.role !== 'work' || before.step.role !== 'work') return
     const [low, high] = [node.step.target, before.step.target]
-    if (low?.of !== 'power' || high?.of !== 'power' || !('unit' in low) || !('unit' in high) || low.unit !== high.unit) return
-    if ((low.hardest ?? Infinity) < easyShare * (high.easiest ?? 0)) node.step.role = 'recovery'
+    if (low && high && isEasyBeside(low, high)) node.step.role = 'recovery'
   })
 }
 

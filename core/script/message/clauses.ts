@@ -43,6 +43,26 @@ function isParted(into: Collector, { tokens, at }: Reading): boolean {
   return aims.length > 1 && aims.length >= rest.filter(token => token.is === 'length').length
 }
 
+/** What stands in brackets. */
+function takeGroup(into: Collector, token: Token, reading: Reading, depth: number): void {
+  const from = reading.at++
+  const inner = clausesUntilClose(reading, depth + 1)
+  into.clause.fault ??= inner.find(clause => clause.fault)?.fault
+  into.clause.tokens.push(...reading.tokens.slice(from, reading.at + 1))
+  into.add({ part: 'group', clauses: inner, token })
+}
+
+/** The steps behind `as`, to the end of the line, as a group of the repeat before them. */
+function takeParts(into: Collector, token: Token, reading: Reading, depth: number): void {
+  into.clause.tokens.push(token)
+  into.join(token)
+  reading.at++
+  const inner = clausesUntilClose(reading, depth + 1, true)
+  into.clause.tokens.push(...inner.flatMap(clause => clause.tokens))
+  into.clause.fault ??= inner.find(clause => clause.fault)?.fault
+  into.add({ part: 'group', clauses: inner, token })
+}
+
 function clausesUntilClose(reading: Reading, depth: number, isToLineEnd = false): Clause[] {
   const { tokens } = reading
   const isInside = depth > 0
@@ -66,10 +86,7 @@ function clausesUntilClose(reading: Reading, depth: number, isToLineEnd = false)
   }
   for (; reading.at < tokens.length; reading.at++) {
     const token = tokens[reading.at]!
-    if (token.is === 'close') {
-      if (isInside) break
-      continue
-    }
+    if (token.is === 'close' && isInside) break
     const isNewLine = token.line !== (tokens[reading.at - 1]?.line ?? token.line)
     if (isNewLine && isInside) {
       isUnclosed = true
@@ -77,28 +94,15 @@ function clausesUntilClose(reading: Reading, depth: number, isToLineEnd = false)
       break
     }
     if (isNewLine) end('line', token.line)
+    if (token.is === 'close') continue
     if (token.is === 'mark' && (isWithinTurns(into, reading) || isMoreKit(into, reading))) continue
     if (token.is === 'mark') {
       if (token.sign !== ':' || !isPointing(into)) end(token.sign, token.line)
     } else if (token.is === 'label') end('.', token.line)
     else if (token.is === 'prompt') end(',', token.line)
-    else if (token.is === 'open') {
-      const from = reading.at++
-      const inner = clausesUntilClose(reading, depth + 1)
-      into.clause.fault ??= inner.find(clause => clause.fault)?.fault
-      into.clause.tokens.push(...tokens.slice(from, reading.at + 1))
-      into.add({ part: 'group', clauses: inner, token })
-    } else {
-      if (token.is === 'total' && isParted(into, reading)) {
-        into.clause.tokens.push(token)
-        into.join(token)
-        reading.at++
-        const inner = clausesUntilClose(reading, depth + 1, true)
-        into.clause.tokens.push(...inner.flatMap(clause => clause.tokens))
-        into.clause.fault ??= inner.find(clause => clause.fault)?.fault
-        into.add({ part: 'group', clauses: inner, token })
-        continue
-      }
+    else if (token.is === 'open') takeGroup(into, token, reading, depth)
+    else if (token.is === 'total' && isParted(into, reading)) takeParts(into, token, reading, depth)
+    else {
       const isSum = token.is === 'total' && into.open() && !into.open()!.aside && meaningAfter(reading)?.is === 'length'
       if (isSum && !isFirstOfLine(into) && !isCounted(into)) end(',', token.line)
       if (token.is === 'order' && token.which === 'after' && hasBefore(into)) {

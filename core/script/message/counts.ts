@@ -50,7 +50,7 @@ export function countAt(scanner: Scanner): Meaning | null {
     times,
     ...(match[2] && /^\d/.test(match[2]) ? { most: Number(match[2]) } : {}),
     ...(behind ? { isBehind: true } : {}),
-    opens: colon !== null || match[3] === 'of',
+    opens: colon !== null || /^of$/i.test(match[3] ?? ''),
   }
 }
 

@@ -20,7 +20,7 @@ const names: readonly (readonly [spellings: string, name: EffortName, isPlain: b
   ['3\\s?k(?:m)?', '3k', false],
   ['5\\s?k(?:m)?', '5k', false],
   ['10\\s?k(?:m)?', '10k', false],
-  ['half[\\s-]marathon|half|hmp?|21\\s?k(?:m)?', 'half-marathon', false],
+  ['half[\\s-]+marathon|half|hmp?|21\\s?k(?:m)?', 'half-marathon', false],
   ['hmp', 'half-marathon', true],
   ['marathon|g?mp|goal\\s+marathon|42\\s?k(?:m)?', 'marathon', false],
   ['g?mp', 'marathon', true],

@@ -4,10 +4,12 @@ import type { Scanner } from '../token/scanner'
 import { attempt, sees, take } from '../token/scanner'
 import type { Meaning } from './token'
 
-const noun =
-  '(?:gels?|drinks?|drinking|eat(?:ing)?|fuel(?:l?ing)?|sips?|bars?|carbs|water|bottles?|bidons?|electrolytes?|isotonic|chews?|snacks?|salts?|banana|(?:half\\s+a\\s+)(?:gel|bar|banana))'
+const things =
+  'gels?|drinks?|drinking|eat(?:ing)?|fuel(?:l?ing)?|sips?|bars?|carbs|water|bottles?|bidons?|electrolytes?|isotonic|chews?|snacks?|salts?'
+const noun = `(?:${things}|banana|half\\s+a\\s+(?:gel|bar|banana))`
 const opening = '(?:(?:take|have|grab)\\s+)?(?:(?:an?|one|1|some)\\s+)?'
-const words = `${opening}((?:energy\\s+|electrolyte\\s+|caffeine\\s+|isotonic\\s+|sports?\\s+)?${noun})(?:\\s+(?:something|a\\s+bit|a\\s+little|up|in))?`
+const kinds = '(?:energy\\s+|electrolyte\\s+|caffeine\\s+|isotonic\\s+|sports?\\s+)?'
+const words = `${opening}(${kinds}${noun})(?:\\s+(?:something|a\\s+bit|a\\s+little|up|in))?`
 /** What to take, and the word before its first time. */
 const fuelWords = new RegExp(`${words}\\s*(?:(@)\\s*|\\s(at|after|from|every)\\s+)(?=\\d|(?:half\\s+(?:an?\\s+)?)?hour)`, 'iy')
 /** By the distance nobody can be told: it stays a word of the row. */

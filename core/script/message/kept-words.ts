@@ -54,7 +54,7 @@ export const untils = words('until', 'till', 'til')
 /** Words that join others and say nothing of their own. */
 export const fillers = words(
   'each',
-  'finish(?:ing)?(?:\\s+(?:with|off))?',
+  'finish(?:ing)?(?:\\s+(?:with|w\\/|off))?',
   'of',
   'for',
   'down',

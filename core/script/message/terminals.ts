@@ -146,7 +146,7 @@ export function edgesAt(place: Place): Edge[] {
       return match && { is, words: line.slice(scanner.at - match[0].trimEnd().length, scanner.at).trim() }
     }, cost)
   }
-  tryOne(scanner => (take(scanner, fillers) ? { is: 'filler' } : null), 1.2)
+  tryOne(scanner => ((take(scanner, /finish(?:ing)?\s+w\/?(?=\s*\d)/iy) ?? take(scanner, fillers)) ? { is: 'filler' } : null), 1.2)
   if (edges.length === 0) tryOne(scanner => (sees(scanner, /\S/y) && take(scanner, /\S/y) ? { is: 'filler' } : null), 2)
   return edges
 }

@@ -105,10 +105,27 @@ function checkedDay(
 
 const monthNumberOf = (word: string) => months.indexOf(word.slice(0, 3).toLowerCase()) + 1
 
+const courtesy = '(?:please|do|this|the|your|my|our|session|workout|run|ride|swim|plan|training|is|here|for|on|next|so)'
+const courteous = new RegExp(
+  `^\\s*(?:(?:hi|hello|hey|dear)(?:\\s+[a-z\u00C0-\u017F]{2,20})?\\s*[,!.\u2013-]\\s*)?(${courtesy}\\s+){0,6}` +
+    '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)' +
+    `(?:[\u0027\u2019]s)?((?:\\s+${courtesy}){0,6})\\s*:\\s*`,
+  'i',
+)
+
+/** `Hi Anna, for Thursday please do: ...`: courteous words around the day of what follows. */
+function courteousHeading(text: string, context: ReadContext): DayHeading | null {
+  const match = courteous.exec(text)
+  if (!match) return null
+  const sport = /\b(run|ride|swim)\b/i.exec(match[3] ?? '')?.[1]
+  const day = dayMeant(match[2]!.slice(0, 3).toLowerCase(), context)
+  return { day, length: match[0].length, level: 'note', others: [], ...(sport ? { sport: sportNamed(sport) } : {}) }
+}
+
 /** Reads the head of a day: `Tuesday:`, `Wed 1 April (swim)`, `2026-04-02`; null when the line begins otherwise. */
 export function readDayHeading(text: string, context: ReadContext): DayHeading | null {
   const match = heading.exec(text)
-  if (!match) return null
+  if (!match) return courteousHeading(text, context)
   const groups = match.slice(1)
   const [name] = groups
   const dateAt = name === undefined ? 13 : 1

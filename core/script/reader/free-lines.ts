@@ -47,8 +47,12 @@ function runFrom(state: State, { lines, at }: Cursor, first: Line): Line[] {
 const longestMessage = 20_000
 const longestLine = 20_000
 
-const weekNumber =
-  /\b(?:week|wk|block|phase)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\b(?:\s*[:,-]\s*(?:\d+\s+(?:runs?|rides?|swims?|sessions?|workouts?|days?)|(?:recovery|rest|easy|build|base|taper|race|peak|cutback|down)\s+week)\b)?/gi
+const weekKind = '(?:recovery|rest|easy|build|base|taper|race|peak|cutback|down)\\s+week'
+const weekCount = '\\d+\\s+(?:runs?|rides?|swims?|sessions?|workouts?|days?)'
+const weekNumber = new RegExp(
+  `\\b(?:week|wk|block|phase)\\s*\\d+(?:\\s*(?:of|\\/)\\s*\\d+)?\\b(?:\\s*[:,-]\\s*(?:${weekCount}|${weekKind})\\b)?`,
+  'gi',
+)
 
 /** A line that names no length and no role, though it may count the weeks. */
 function isTalk({ setting }: State, { raw }: Line): boolean {

@@ -19,6 +19,8 @@ const mayBeHeading = patternOf('i', [
   String.raw`^\s*(?:[-*\u2022]+\s+)?(?:mon|tue|wed|thu|fri|sat|sun|\d{1,4}[-.\s]|\d{1,2}(?:st|nd|rd|th)|jan`,
   String.raw`|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)`,
 ])
+/** The head of a day with courteous words around it. */
+const courteous = /^[^:\d]{0,70}\b(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\b[^:\d]{0,40}:/i
 const isHeader = /^(?:title|sport|place|day|ceiling|prompt)\b/i
 
 function headingRemark(line: Line, heading: DayHeading, isOnly: boolean): Remark {
@@ -52,7 +54,8 @@ function headingsOf(lines: readonly Line[], context: ReadContext) {
       headings.set(line, named(listed.days[0]!, listed.length))
       others.set(line, listed.days.slice(1))
     } else {
-      const heading = mayBeHeading.test(line.raw) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
+      const heading =
+        (mayBeHeading.test(line.raw) || courteous.test(line.raw)) && !isHeader.test(line.raw) ? readDayHeading(line.raw, context) : null
       if (heading) headings.set(line, heading)
     }
   }

@@ -10,7 +10,7 @@ const effortNames: readonly Form<EffortName>[] = [
   ['3', /3\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '3k'],
   ['5', /5\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '5k'],
   ['1', /10\s?k(?:m)?\b(?!\s*\/(?!\s*\d))/iy, '10k'],
-  ['h', /(?:half[\s-]marathon|half|HMP?)\b/iy, 'half-marathon'],
+  ['h', /(?:half[\s-]+marathon|half|HMP?)\b/iy, 'half-marathon'],
   ['m', /(?:marathon|MP)\b/iy, 'marathon'],
   ['tl', /(?:threshold|LT|T)\b/iy, 'threshold'],
   ['c', /critical\b/iy, 'critical'],

@@ -24,13 +24,15 @@ function sideOf(scanner: Scanner): RegExpExecArray | null {
   return sees(scanner, /\d/y) ? /(.+)/.exec(isPause ? 'below' : 'above') : null
 }
 
+const fallWords = patternOf('iuy', [
+  String.raw`(?:back\s+)?(?:down\s+)?(?:to|below|under|<)\s*(?:(?:an?\s+)?(?:HR|heart\s+rate|pulse)\s*(?:of|below|under|<)?`,
+  String.raw`\s*(\d{2,3})(?:\s*bpm)?|(\d{2,3})\s*(?:bpm|HR|beats))(?![\p{L}\d])`,
+])
+
 /** `recover to 120 bpm`, `jog back down to HR 125`: an end, and no target. */
 function readFallTo(scanner: Scanner): End | null {
   if (!/(?:recover(?:y|ing)?|rest|walk|jog|float)[a-z\s]{0,20}$/i.test(scanner.text.slice(0, scanner.at))) return null
-  const match = take(
-    scanner,
-    /(?:back\s+)?(?:down\s+)?(?:to|below|under|<)\s*(?:(?:an?\s+)?(?:HR|heart\s+rate|pulse)\s*(?:of|below|under|<)?\s*(\d{2,3})(?:\s*bpm)?|(\d{2,3})\s*(?:bpm|HR|beats))(?![\p{L}\d])/iuy,
-  )
+  const match = take(scanner, fallWords)
   const below = match && Number(match[1] ?? match[2])
   return below && below >= 20 && below <= 250 ? { on: 'heart-rate', below } : null
 }
@@ -56,7 +58,7 @@ export interface Extent {
 const extentStarts = /[\d\u00BD\u00BC\u00BEut(hqamkbd<]/
 
 /** `until 300 kcal`, but not behind a length of its own, where two ends would stand side by side. */
-const untilEnergy = /(?<!\d\s?(?!x\s)[a-z]{1,7}\s+)(?:until|till)\s+(?=\d+(?:\.\d+)?\s*kcal\b)/iy
+const untilEnergy = /(?<!\d\s{0,3}(?!x\s)[a-z]{1,12}\s{1,3})(?:until|till)\s+(?=\d+(?:\.\d+)?\s*kcal\b)/iy
 
 function readSimpleEnd(scanner: Scanner): Extent | null {
   const next = upcoming(scanner)

@@ -36,7 +36,7 @@ const spelledAndHalf = new RegExp(
     `${noun})|\\s+(hours?|miles?|minutes?)\\s+and\\s+a\\s+half\\b)`,
   'gi',
 )
-const written = new RegExp(`(?:\\b(\\d{1,3})\\s+)?\\b([13]/[24])(\\s+)(?=${noun})`, 'gi')
+const written = new RegExp(`(?:\\b(\\d{1,3})\\s+)?(?<![\\d.]|\\d/|[a-wyz])([13]/[24])(\\s+)(?=${noun})`, 'gi')
 const secondsOnly = /(^|[\s(,@/]):([0-5]\d)(?![\d:])/g
 
 const padded = (text: string, length: number): string | null => (text.length <= length ? text.padEnd(length) : null)

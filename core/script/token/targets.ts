@@ -30,7 +30,7 @@ const unitForms: readonly Form<UnitReading>[] = [
   ['%', /%\s*(?:of\s+)?LTHR\b/iy, { of: 'heart-rate', unit: '%LTHR' }],
   ['%', /%\s*(?:of\s+)?(?:CP|critical\s+power)\b/iy, { of: 'power', unit: '%CP' }],
   ['%', /%\s*(?:of\s+)?(?:CS|critical\s+speed)\b/iy, { of: 'pace', unit: '%CS' }],
-  ['w', /(?:W(?!\/)|(?<=(?:@|min|sec|')\s*\d{2,3}(?:-\d{2,3})?)W(?=\/\d)|watts?)\b/iy, { of: 'power', unit: 'W' }],
+  ['w', /(?:W(?!\/)|(?<=(?:@|\bat|min|sec|')\s*\d{2,3}(?:-\d{2,3})?)W(?=\/\d)|watts?)\b/iy, { of: 'power', unit: 'W' }],
   ['r', /rpm\b/iy, { of: 'cadence', unit: 'rpm' }],
   ['s', /spm\b/iy, { of: 'cadence', unit: 'spm' }],
 ]
@@ -137,7 +137,7 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
     ? null
     : (take(scanner, /(?:HR|heart\s+rate|pulse)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)/iy) ??
       take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy) ??
-      take(scanner, /(?:cadence|from)\s*(?:of\s+)?(?=\d)(?!\d+\s*[x\u00D7*])/iy) ??
+      take(scanner, /(?:cadence|from)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)(?!\d+\s*[x\u00D7*])/iy) ??
       take(scanner, rampWords))
   const range = readRange(scanner)
   if (!range || !positive(range)) return null

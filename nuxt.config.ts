@@ -24,6 +24,15 @@ export default defineNuxtConfig({
     '/watch/**': { redirect: '/standin/**' },
   },
   vite: { build: { chunkSizeWarningLimit: 2000 } },
+  hooks: {
+    /** Trap: the builder asks for an entry of the server while the pages are reloaded in development, where there is none without it. */
+    'vite:extendConfig': (config, { isClient }) => {
+      const input = config.build?.rollupOptions?.input
+      const entry = typeof input === 'object' && !Array.isArray(input) ? input.entry : undefined
+      if (isClient && entry && process.env.NODE_ENV === 'development')
+        Object.assign(config, { environments: { ...config.environments, ssr: { build: { rollupOptions: { input: { server: entry } } } } } })
+    },
+  },
   typescript: { strict: true },
   telemetry: false,
   eslint: { config: { stylistic: false } },

@@ -18,6 +18,7 @@ export function startStack(options: {
   port?: number
   databaseUrl?: string
   quiet?: boolean
+  isReloading?: boolean
 }): Promise<RunningStack>
 export function keptSecret(folder: string, name: string): string
 export const root: string

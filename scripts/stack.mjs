@@ -40,9 +40,10 @@ function child(args, env, quiet) {
  *
  * @param folder where its data lies
  * @param demo loads the demo data where there is none yet
+ * @param isReloading serves the sources, again at every change, instead of what is built
  * @param databaseUrl a database of one's own instead of a private cluster
  */
-export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = false }) {
+export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = false, isReloading = false }) {
   const running = []
   const saying = quiet ? { say: () => {} } : {}
   const stop = async () => {
@@ -67,15 +68,18 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
+    const own = isReloading
+      ? ['node_modules/nuxt/bin/nuxt.mjs', 'dev', '--no-fork', '--host', '127.0.0.1', '--port', String(serverPort)]
+      : ['.output/server/index.mjs']
     const server = child(
-      ['--import', './scripts/with-parent.mjs', '.output/server/index.mjs'],
+      ['--import', './scripts/with-parent.mjs', ...own],
       {
         ...shared,
         HOST: '127.0.0.1',
         PORT: String(serverPort),
         NITRO_HOST: '127.0.0.1',
         NITRO_PORT: String(serverPort),
-        NODE_ENV: 'production',
+        NODE_ENV: isReloading ? 'development' : 'production',
       },
       quiet,
     )

@@ -79,7 +79,7 @@ bench
   .add('JSON.parse of a megabyte', () => JSON.parse(jsonMegabyte) as unknown)
   .add('read a megabyte of shorthand', () => readScript(megabyte, nobody))
   .add('read a megabyte, no line twice', () => readScript(varied, nobody))
-  .add('score 6 h, one sample a second', () => score(sixHours, recording))
+  .add('score 6 h, one sample a second', () => score(sixHours, recording, nobody.athlete))
   .add('engine, an hour of 60 steps', hourOfEngine)
   .add('rehearsal, an hour of 60 steps', rehearsal)
   .add('one sealed frame of a radio', sealed)

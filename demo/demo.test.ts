@@ -39,7 +39,8 @@ describe('the demo data', () => {
     const days = log.map(entry => entry.recording.startedAt.slice(0, 10))
     expect([days[0], days.at(-1)]).toEqual(['2026-03-09', '2026-03-29'])
     for (const { recording } of log) expect(validateRecording(recording).ok).toBe(true)
-    const heldOf = (title: string) => log.filter(entry => entry.title === title).map(entry => score(entry.program, entry.recording).totals)
+    const heldOf = (title: string) =>
+      log.filter(entry => entry.title === title).map(entry => score(entry.program, entry.recording, nobody.athlete).totals)
     expect(heldOf('Twelve threes')[0]!.held).toBeLessThan(0.2)
     expect(heldOf('Ten quick minutes')[0]!.done).toBeLessThan(heldOf('Ten quick minutes')[0]!.planned)
     expect(digestOf([...demoLog(ilse, byTitle)].map(entry => entry.recording))).toBe(digestOf(log.map(entry => entry.recording)))

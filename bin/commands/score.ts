@@ -12,6 +12,6 @@ export async function run(files: string[], values: Values): Promise<number> {
   const profile = values.watch === undefined ? profileNamed('all-sport')! : readWatch(values.watch)
   const standpoint = await standpointIn(values)
   const { program } = fit(await readOneSession(file!, standpoint, hintsIn(values)), profile, standpoint)
-  write(score(program, readRecording(recording!)))
+  write(score(program, readRecording(recording!), standpoint.athlete))
   return 0
 }

@@ -74,7 +74,7 @@ describe('the formats', () => {
       expectFits('agonis:fit', fitting)
       expectFits('agonis:program', fitting.program)
       expectFits('agonis:recording', recording)
-      expectFits('agonis:score', score(fitting.program, recording))
+      expectFits('agonis:score', score(fitting.program, recording, nobody.athlete))
     }
   })
 

@@ -105,9 +105,9 @@ describe('scoring', () => {
   ]
 
   it('counts a step held that stayed in its band after settling', () => {
-    const { basis, confidence, steps, totals } = score(program, recordingOf(400, marks))
+    const { basis, confidence, steps, totals } = score(program, recordingOf(400, marks), nobody.athlete)
     expect([basis, confidence]).toEqual(['program', 0.9])
-    expect(score(program, { ...recordingOf(400, marks), program: digestOf(program) }).confidence).toBe(1)
+    expect(score(program, { ...recordingOf(400, marks), program: digestOf(program) }, nobody.athlete).confidence).toBe(1)
     expect(steps.map(step => [step.path, step.round, step.status, step.held, step.seconds])).toEqual([
       ['1.1', [1], 'done', 1, 120],
       ['1.2', [1], 'done', null, 60],
@@ -124,7 +124,7 @@ describe('scoring', () => {
     ['uneven', t => (t > 180 && t <= 300 ? (Math.floor(t / 15) % 2 === 0 ? 5 : 3) : 4), 'uneven'],
     ['no signal', t => (t > 180 && t <= 300 ? null : 4), 'no-signal'],
   ])('says which round went wrong and why: %s', (_, speed, reason) => {
-    const { steps } = score(program, recordingOf(400, marks, speed))
+    const { steps } = score(program, recordingOf(400, marks, speed), nobody.athlete)
     expect(steps[0]!.reason).toBeUndefined()
     expect(steps[2]).toMatchObject({ path: '1.1', round: [2], reason })
   })
@@ -135,6 +135,7 @@ describe('scoring', () => {
       score(
         program,
         recordingOf(400, called, () => 3),
+        nobody.athlete,
       ).steps[2]!.reason,
     ).toBe('ceiling')
   })
@@ -148,17 +149,45 @@ describe('scoring', () => {
       mark(61, 'step', '1.1', [2]),
       mark(100, 'stop'),
     ]
-    expect(score(program, recordingOf(100, early)).steps.map(step => [step.path, step.round, step.status])).toEqual([
+    const { steps, beganAt, endedAt, totals } = score(program, recordingOf(100, early), nobody.athlete)
+    expect(steps.map(step => [step.path, step.round, step.status])).toEqual([
       ['1.1', [1], 'cut-short'],
       ['1.2', [1], 'skipped'],
       ['1.1', [2], 'cut-short'],
-      ['2', [], 'skipped'],
     ])
+    expect([beganAt, endedAt, totals.planned, totals.done]).toEqual([undefined, { path: '1.1', round: [2] }, 4, 0])
+  })
+
+  it('says with which step it began, and calls what stood before it not skipped', () => {
+    const late = [mark(0, 'step', '1.1', [2]), mark(120, 'step', '2'), mark(200, 'stop')]
+    const { steps, beganAt, endedAt, totals } = score(program, recordingOf(200, late), nobody.athlete)
+    expect(steps.map(step => [step.path, step.round, step.status])).toEqual([
+      ['1.1', [2], 'done'],
+      ['2', [], 'done'],
+    ])
+    expect([beganAt, endedAt, totals.planned]).toEqual([{ path: '1.1', round: [2] }, undefined, 4])
+  })
+
+  it('judges by the mean first: surges that even out are uneven, and a mean inside is never too hard', () => {
+    const surging = (t: number) => (Math.floor(t / 30) % 2 === 0 ? 4.6 : 3.4)
+    const { steps } = score(program, recordingOf(400, marks, surging), nobody.athlete)
+    expect(steps[0]!.held).toBeLessThan(0.5)
+    expect(steps[0]).toMatchObject({ reason: 'uneven', mean: { speed: expect.closeTo(4, 0) } })
+    const hasOneSprint = (t: number) => (t > 60 && t <= 66 ? 6 : 3.95)
+    expect(score(program, recordingOf(400, marks, hasOneSprint), nobody.athlete).steps[0]!.reason).toBeUndefined()
+  })
+
+  it('leaves pauses out of every mean', () => {
+    const paused = [mark(0, 'step', '1.1', [1]), mark(60, 'pause'), mark(160, 'resume'), mark(220, 'step', '1.2', [1]), mark(280, 'stop')]
+    const stood = (t: number) => (t > 60 && t <= 160 ? 0 : 4)
+    const { steps } = score(program, recordingOf(280, paused, stood), nobody.athlete)
+    expect(steps[0]).toMatchObject({ seconds: 120, held: 1, mean: { speed: expect.closeTo(4, 1) } })
+    expect(steps[0]!.reason).toBeUndefined()
   })
 
   it('gives no share from less than ten judged seconds', () => {
     const short = [mark(0, 'step', '1.1', [1]), mark(19, 'skip'), mark(19, 'step', '1.2', [1]), mark(30, 'stop')]
-    expect(score(program, recordingOf(30, short)).steps[0]!.held).toBeNull()
+    expect(score(program, recordingOf(30, short), nobody.athlete).steps[0]!.held).toBeNull()
   })
 
   it('lets a heart rate lag for a minute before it is judged', () => {
@@ -169,18 +198,22 @@ describe('scoring', () => {
       () => 3,
       t => Math.min(155, 100 + t),
     )
-    expect(score(heart, rising).steps[0]).toMatchObject({ held: 1, status: 'done' })
+    expect(score(heart, rising, nobody.athlete).steps[0]).toMatchObject({ held: 1, status: 'done' })
   })
 
   it('claims nothing without the marks, and half where the program is another', () => {
-    expect(score(program, recordingOf(400, []))).toMatchObject({ basis: 'none', confidence: 0, totals: { done: 0, planned: 4 } })
-    expect(score(program, recordingOf(400, [])).steps.every(step => step.status === 'unknown')).toBe(true)
-    expect(score(program, { ...recordingOf(400, marks), program: 'f'.repeat(64) }).confidence).toBe(0.9)
+    expect(score(program, recordingOf(400, []), nobody.athlete)).toMatchObject({
+      basis: 'none',
+      confidence: 0,
+      totals: { done: 0, planned: 4 },
+    })
+    expect(score(program, recordingOf(400, []), nobody.athlete).steps.every(step => step.status === 'unknown')).toBe(true)
+    expect(score(program, { ...recordingOf(400, marks), program: 'f'.repeat(64) }, nobody.athlete).confidence).toBe(0.9)
   })
 
   it('calls no step skipped when most of the recording is of something else', () => {
     const elsewhere = [mark(0, 'step', '7.1', [1]), mark(60, 'step', '7.2', [1]), mark(120, 'step', '1.1', [1]), mark(240, 'stop')]
-    const { confidence, steps } = score(program, recordingOf(240, elsewhere))
+    const { confidence, steps } = score(program, recordingOf(240, elsewhere), nobody.athlete)
     expect(confidence).toBe(0.3)
     expect(steps.map(step => step.status)).toEqual(['extra', 'extra', 'done', 'unknown', 'unknown', 'unknown'])
   })
@@ -190,13 +223,14 @@ describe('scoring', () => {
     const { steps } = score(
       open,
       recordingOf(250, [mark(0, 'step', '1.1', [1]), mark(60, 'step', '1.1', [2]), mark(120, 'step', '1.1', [3]), mark(250, 'stop')]),
+      nobody.athlete,
     )
     expect(steps.map(step => step.round)).toEqual([[1], [2], [3]])
   })
 
   it('finds a rehearsal done from first to last', () => {
     const recording = rehearse(program, ilse, { seed: 3, startedAt: '2026-03-31T06:00:00Z' })
-    const { totals, confidence } = score(program, recording)
+    const { totals, confidence } = score(program, recording, nobody.athlete)
     expect([totals.done, totals.planned, confidence]).toEqual([4, 4, 1])
     expect([...plannedSteps(program.items)]).toHaveLength(4)
   })

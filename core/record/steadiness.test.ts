@@ -46,7 +46,7 @@ function planted(sd: number, tau: number, isSilent: (t: number) => boolean = () 
     ],
   }
 }
-const learnt = (recording: Recording) => learnSteadiness([{ recording, program, score: score(program, recording) }])
+const learnt = (recording: Recording) => learnSteadiness([{ recording, program, score: score(program, recording, nobody.athlete) }])
 
 describe('steadiness learnt from recordings', () => {
   it.each([
@@ -85,7 +85,7 @@ describe('steadiness learnt from recordings', () => {
         { t: 1800, kind: 'stop' },
       ],
     }
-    const [found] = learnSteadiness([{ recording, program: swum, score: score(swum, recording) }])
+    const [found] = learnSteadiness([{ recording, program: swum, score: score(swum, recording, nobody.athlete) }])
     expect(Math.abs(found!.sd / 0.03 - 1)).toBeLessThan(0.4)
     expect(found!.tau).toBeGreaterThan(2)
   })

@@ -6,6 +6,7 @@ import type { Recording, Samples } from '../../core/record/recording'
 import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
+import { currentAthlete } from './athlete'
 import { score } from '../../core/record/score'
 import type { SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/program/digest'
@@ -70,7 +71,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
   if (program) await keepProgram(tx, program, { sessionId: origin.sessionId ?? null, revision: origin.revision ?? null })
-  const judged = program ? score(program, taken) : null
+  const judged = program ? score(program, taken, (await currentAthlete(tx)).athlete) : null
   const [row] = await tx
     .insert(recording)
     .values({

@@ -10,7 +10,9 @@ import type { Random } from '../../core/quantity/random'
 import type { PlaceOfSession, Sport } from '../../core/session/document'
 import type { Cue } from '../../core/wrist/engine/engine'
 import type { SensorSample } from '../../core/wrist/engine/holding'
+import { bandAt } from '../../core/wrist/engine/holding'
 import type { ProgramStep } from '../../core/wrist/program/program'
+import type { Ability } from './ability'
 import { abilityOf, intendedShare, shareAt, speedAt } from './ability'
 import type { Behaviour } from './behaviour'
 import { heightAt, isSilent, slopeAt } from './behaviour'
@@ -33,7 +35,17 @@ export interface Body {
   /** The reserve has run out and is not yet won back enough to go hard again. */
   isSpent: boolean
   /** Seconds in the present step, and the share it went at before, which goes on while a change is unnoticed. */
-  step: { path: string | null; seconds: number; unnoticedUntil: number; before: number; meant: number }
+  step: {
+    path: string | null
+    seconds: number
+    unnoticedUntil: number
+    before: number
+    meant: number
+    /** What the body has strayed by in this step so far, share times seconds: who looks at the lap's mean takes it back. */
+    strayed: number
+    /** Share by which it goes harder or easier than it set out to, led by its heart. */
+    trim: number
+  }
   /** What its position is off by, in metres. */
   drift: number
 }
@@ -49,7 +61,7 @@ export const restedBody = (athlete: Athlete): Body => ({
   missing: nothingMissing,
   isSpent: false,
   drift: 0,
-  step: { path: null, seconds: 0, unnoticedUntil: 0, before: 0, meant: 0 },
+  step: { path: null, seconds: 0, unnoticedUntil: 0, before: 0, meant: 0, strayed: 0, trim: 0 },
 })
 
 /** Where the body is and what it is led through. */
@@ -73,12 +85,29 @@ function takeNotice(body: Body, step: ProgramStep | null, random: Random, behavi
   const path = step?.path ?? null
   if (path === body.step.path) return body.step
   const isMissed = behaviour.missesCue !== undefined && random.next() < behaviour.missesCue
-  return { path, seconds: 0, unnoticedUntil: isMissed ? 5 + 10 * random.next() : 0, before: body.step.meant, meant: body.step.meant }
+  const unnoticedUntil = isMissed ? 5 + 10 * random.next() : 0
+  return { path, seconds: 0, unnoticedUntil, before: body.step.meant, meant: body.step.meant, strayed: 0, trim: 0 }
 }
 
 /** A nudge is heeded: most of what strayed is taken back. */
 export const heed = (body: Body, cues: readonly Cue[]): Body =>
   cues.some(cue => cue.kind === 'nudge') ? { ...body, noise: body.noise * 0.4 } : body
+
+/** Seconds into a step from which on its mean is looked at, and seconds in which what it strayed is taken back. */
+const lapMean = { from: 15, within: 25 }
+/** How fast the body heeds a heart that is off what it is led to, in shares of critical a second and share of the reserve. */
+const heartLed = { rate: 0.006, most: 0.35 }
+
+/** How much harder or easier a body goes that is led by its heart: slowly, until the heart is where it is to be. */
+function trimOf({ step, heartRate }: Body, led: Led, ability: Ability, seconds: number): number {
+  const target = led.step?.target
+  if (target?.of !== 'heart-rate') return 0
+  const { easiest, hardest } = bandAt(target, led.along)
+  const middle = easiest !== undefined && hardest !== undefined ? (easiest + hardest) / 2 : (easiest ?? hardest! * 0.95)
+  const off = (middle - heartRate) / (ability.heart.max - ability.heart.rest)
+  const isClose = Math.abs(off) < 0.12 || step.trim !== 0
+  return isClose ? Math.max(-heartLed.most, Math.min(heartLed.most, step.trim + off * heartLed.rate * seconds)) : 0
+}
 
 /** Metres as the sensors tell them: a length at a time in a pool, with a wandering error where a position is taken. */
 function measuredMetres(body: Body, { sport, place }: Led): number {
@@ -109,14 +138,19 @@ export function live(before: Body, led: Led, seconds: number, random: Random, be
   const isWork = step?.role === 'work' && step.target !== undefined
   const tooHard =
     (isWork ? behaviour.bias : 0) + (step?.role === 'work' && noticed.seconds < fastStartSeconds ? (behaviour.startsFast ?? 0) : 0)
-  const wanted = meant === 0 ? 0 : Math.max(0, meant * (1 + noise) * (1 + tooHard))
+  const trim = trimOf({ ...before, step: noticed }, led, ability, seconds)
+  const takenBack = isWork && noticed.seconds >= lapMean.from ? noticed.strayed / lapMean.within : 0
+  const wander = noise - takenBack
+  const wanted = meant === 0 ? 0 : Math.max(0, meant * (1 + wander) * (1 + tooHard) + trim)
   const actual = before.isSpent ? Math.min(wanted, emptied) : wanted
   const aim = speedAt(actual, ability, slope)
   const speed = before.speed + (aim - before.speed) * (1 - Math.exp(-seconds / (sport === 'ride' ? 8 : 1.5)))
   const done = sport === 'ride' ? actual : speed < 0.05 ? 0 : shareAt(speed, ability, slope)
+  const strays = sport === 'swim' && meant > 0 ? speed / speedAt(meant, ability, slope) - 1 : wander
   const t = before.t + seconds
-  const metres = before.metres + speed * seconds
-  const wander = Math.exp(-seconds / 30)
+  const isAtWall = meant === 0 && sport === 'swim' && place?.kind === 'pool'
+  const metres = isAtWall ? measuredMetres(before, led) : before.metres + speed * seconds
+  const kept = Math.exp(-seconds / 30)
   const missing = reserveAfter(before.missing, done, seconds, ability.reserveRate)
   const reserve = 1 - sumOf(missing)
   const body: Body = {
@@ -128,8 +162,8 @@ export function live(before: Body, led: Led, seconds: number, random: Random, be
     isSpent: reserve <= 0 || (before.isSpent && reserve < wonBack),
     heartRate: heartAfter(before.heartRate, ability.heart, meant === 0 ? 0 : actual, before.worked, seconds),
     worked: before.worked + (meant > 0 ? seconds : 0),
-    step: { ...noticed, seconds: noticed.seconds + seconds, meant },
-    drift: before.drift * wander + random.normal() * 0.4 * Math.sqrt(1 - wander * wander),
+    step: { ...noticed, seconds: noticed.seconds + seconds, meant, strayed: noticed.strayed + strays * seconds, trim },
+    drift: before.drift * kept + random.normal() * 0.4 * Math.sqrt(1 - kept * kept),
   }
   const watts = actual * ability.criticalPower * (1 + random.normal() * 0.01)
   const hasPower = sport === 'ride' || (sport === 'run' && athlete.run?.criticalPower !== undefined)

@@ -49,12 +49,12 @@ describe('rehearsing', () => {
     const recording = rehearse(program, ilse, { seed: 1, startedAt })
     expect(validateRecording(recording).ok).toBe(true)
     expect(recording.program).toBe(digestOf(program))
-    expect(score(program, recording).confidence).toBe(1)
+    expect(score(program, recording, nobody.athlete).confidence).toBe(1)
   })
 
   it('shows a body that goes too hard, and a strap that falls silent', () => {
     const program = programOf('sport run\n\n4 times\n  2:00 @ 4:40-4:50 /km\n  recovery 1:00')
-    const hard = score(program, rehearse(program, ilse, { seed: 1, startedAt, behaviour: { bias: 0.08 } }))
+    const hard = score(program, rehearse(program, ilse, { seed: 1, startedAt, behaviour: { bias: 0.08 } }), nobody.athlete)
     expect(hard.steps.filter(step => step.path === '1.1').map(step => step.reason)).toEqual([
       'too-hard',
       'too-hard',
@@ -72,7 +72,7 @@ describe('rehearsing', () => {
     expect(begun.marks.filter(mark => mark.kind === 'step' && mark.path === '2.1').map(mark => mark.round![0])).toEqual([4, 5, 6])
     const jumped = rehearse(program, ilse, { seed: 1, startedAt, presses: [{ t: 130, button: 'jump', path: '2.1', round: [4] }] })
     expect(jumped.marks.find(mark => mark.kind === 'jump')).toEqual({ t: 130, kind: 'jump', path: '2.1', round: [4] })
-    const statuses = score(program, jumped)
+    const statuses = score(program, jumped, nobody.athlete)
       .steps.filter(step => step.path === '2.1')
       .sort((a, b) => a.round[0]! - b.round[0]!)
       .map(step => step.status)

@@ -35,14 +35,14 @@ export interface Rehearsal {
 export const currentStep = (program: Program, state: EngineState): ProgramStep | null =>
   state.cursor ? stepAt(program, state.cursor) : null
 
-/** What the body is led through now: nothing while paused. */
+/** What the body is led through now: nothing while paused, nor at the wall until the clock of the next start. */
 export function ledBy(program: Program, state: EngineState, athlete: Athlete): Led {
   const step = currentStep(program, state)
   const sport: Sport = step?.sport ?? (program.sport === 'multi' ? 'run' : program.sport)
   return {
     athlete,
     sport,
-    step: state.phase === 'running' ? step : null,
+    step: state.phase === 'running' && state.step?.touchedAt == null ? step : null,
     along: step ? (progressOf(step.end, state) ?? 0) : 0,
     place: placeOf(step, program),
   }

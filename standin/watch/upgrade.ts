@@ -1,3 +1,4 @@
+import { nothingJudged } from '../../core/wrist/engine/judging'
 import type { Going } from './going'
 
 /** Names that what is carried out had in the storage of earlier versions, and the ones it has now. */
@@ -13,9 +14,10 @@ function withNames(value: unknown): unknown {
 export function upgradeGoing(stored: Going | null): Going | null {
   if (!stored) return null
   const { manner, ...wearer } = stored.wearer as Going['wearer'] & { manner?: Going['wearer']['behaviour'] }
+  const state = withNames(stored.state) as Going['state']
   return {
     ...stored,
-    state: withNames(stored.state) as Going['state'],
+    state: { ...state, ended: state.ended ?? null, step: state.step && { ...state.step, judging: state.step.judging ?? nothingJudged } },
     wearer: { ...wearer, behaviour: wearer.behaviour ?? manner ?? { bias: 0 } },
   }
 }

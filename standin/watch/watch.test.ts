@@ -119,7 +119,7 @@ describe('the watch', () => {
     expect(watch.glass().face).toBeNull()
     const [state] = await listRecords(exchange)
     const recording = await takeRecording(exchange, state!)
-    expect(score(program, recording).totals).toMatchObject({ done: 4, planned: 4 })
+    expect(score(program, recording, nobody.athlete).totals).toMatchObject({ done: 4, planned: 4 })
     expect(watch.glass().recordingsWaiting).toBe(1)
   })
 
@@ -160,7 +160,7 @@ describe('the watch', () => {
     expect(watch.glass().face).toMatchObject({ phase: 'running', where: before.where })
     await vi.advanceTimersByTimeAsync(120_000)
     const [state] = await listRecords(exchange)
-    expect(score(program, await takeRecording(exchange, state!)).totals.done).toBe(4)
+    expect(score(program, await takeRecording(exchange, state!), nobody.athlete).totals.done).toBe(4)
   })
 
   it('is another after a reset, holds nothing and knows nobody', async () => {

@@ -62,7 +62,7 @@ describe.each(Object.keys(endKinds) as End['on'][])('an end by %s', on => {
     expect([fits, losses]).toEqual([true, []])
     expect(printProgramItem(program.items[0]!)).toMatch(/\w/)
     const recording = rehearse(program, ilse, { seed: 1, startedAt: '2026-03-31T06:30:00.000Z' })
-    const { steps } = score(program, recording)
+    const { steps } = score(program, recording, nobody.athlete)
     expect(steps.map(step => step.path)).toEqual(['1', '2'])
     expect(steps[0]!.seconds).toBeGreaterThan(0)
   })
@@ -88,7 +88,7 @@ describe.each(sportNames)('the %s', sport => {
     expect(fits).toBe(true)
     const recording = rehearse(program, ilse, { seed: 1, startedAt: '2026-03-31T06:30:00.000Z' })
     expect(recording.sport).toBe(sport)
-    expect(score(program, recording).steps[0]).toMatchObject({ path: '1', status: 'done' })
+    expect(score(program, recording, nobody.athlete).steps[0]).toMatchObject({ path: '1', status: 'done' })
   })
   it('is told by its signs alone, where it has any', () => {
     const said: Record<Sport, string> = { run: '10 km easy', ride: '2 x 20 min @ 200 W', swim: '4 x 100 on 1:50' }

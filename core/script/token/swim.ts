@@ -13,7 +13,7 @@ function jsonString(text: string): string | null {
 
 /** `catch-up drill`, `fingertip drag drill`: the words before are the drill's name. */
 const namedDrill = /((?!drill)[a-z][a-z-]*(?:\s+(?!drill)[a-z][a-z-]*){0,2})\s+drills?(?![a-z])/iy
-const quoted = /(?<!\d\s?)"(?:[^"\\]|\\.)*"/y
+const quoted = /(?<!\d)"(?:[^"\\]|\\.)*"/y
 
 /** Takes one word or phrase about how to swim; false when the next word is none. */
 export function readSwimWord(scanner: Scanner, swim: Swim): boolean {

@@ -8,7 +8,7 @@ import { checkSession } from '../../session/check'
 import type { Session } from '../../session/document'
 import { walk } from '../../session/walk'
 import type { Cursor } from './cursor'
-import { cursorBehind, firstCursor, nextCursor, roundOf, roundsOf, stepAt, withHolding } from './cursor'
+import { cursorBehind, firstCursor, nextCursor, roundOf, roundsOf, stepAt, withJudged } from './cursor'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
@@ -75,15 +75,15 @@ describe('going through a program', () => {
 
   it('counts missed rounds in a row, and forgets them after a good one', () => {
     const program = programOf('sport run\n\n9 times, stop after 2 missed\n  1:00 @ 4:00 /km\n2:00')
-    const play = (helds: number[]) => {
+    const play = (means: boolean[]) => {
       let cursor = firstCursor(program)!
-      for (const held of helds) cursor = nextCursor(program, withHolding(cursor, held, 50), clocks)!
+      for (const isInside of means) cursor = nextCursor(program, withJudged(cursor, 50, isInside), clocks)!
       return name(program, cursor)
     }
-    expect(play([10, 10])).toBe('2@')
-    expect(play([10, 40, 10])).toBe('1.1@4')
-    expect(play([10, 40, 10, 10])).toBe('2@')
-    expect(play([40, 40, 25])).toBe('1.1@4')
+    expect(play([false, false])).toBe('2@')
+    expect(play([false, true, false])).toBe('1.1@4')
+    expect(play([false, true, false, false])).toBe('2@')
+    expect(play([true, true, false])).toBe('1.1@4')
   })
 
   it('has nowhere to begin in a program without steps', () => {

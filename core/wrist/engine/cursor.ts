@@ -8,10 +8,10 @@ export interface BlockFrame {
   /** Moving seconds and way metres when the block began. */
   startMoving: number
   startDistance: number
-  /** Seconds inside the band and seconds judged, in this round. */
+  /** Seconds of work whose mean was inside its band and whose mean is known, in this round. */
   held: number
   judged: number
-  /** Rounds in a row held under half. */
+  /** Rounds in a row of whose work more than half had a mean outside its band. */
   missed: number
 }
 
@@ -186,7 +186,7 @@ export function cursorAt(program: Program, place: StepPosition, now: Cursor | nu
 /** How a block's round ended: what the round's holding was, and whether that ends the block. */
 export function closeRound(frame: BlockFrame, block: ProgramBlock): { missed: number; stops: boolean } {
   const limit = 'times' in block.repeat ? block.repeat.stopAfterMissed : undefined
-  const missed = frame.judged >= 10 && frame.held / frame.judged < 0.5 ? frame.missed + 1 : 0
+  const missed = frame.judged > 0 && frame.held / frame.judged < 0.5 ? frame.missed + 1 : 0
   return { missed, stops: limit !== undefined && missed >= limit }
 }
 
@@ -220,7 +220,10 @@ export function cursorBehind(program: Program, cursor: Cursor, depth: number, cl
   return leave(program, cursor.blocks.slice(0, depth + 1), clocks)
 }
 
-/** The cursor with a step's holding counted in every round around it. */
-export function withHolding(cursor: Cursor, held: number, judged: number): Cursor {
-  return { ...cursor, blocks: cursor.blocks.map(frame => ({ ...frame, held: frame.held + held, judged: frame.judged + judged })) }
+/** The cursor with so many seconds of judged work counted in every round around it. */
+export function withJudged(cursor: Cursor, seconds: number, isInside: boolean): Cursor {
+  return {
+    ...cursor,
+    blocks: cursor.blocks.map(frame => ({ ...frame, held: frame.held + (isInside ? seconds : 0), judged: frame.judged + seconds })),
+  }
 }

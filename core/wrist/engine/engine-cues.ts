@@ -4,9 +4,11 @@ import { isCeilingCalled, isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
 import type { SensorSample } from './holding'
 import { sideOf, slide, smoothedValue } from './holding'
+import { judgeSample } from './judging'
 import { settlingSeconds } from '../../nudge/settling'
 import type { ResolvedMeasure } from '../../athlete/resolve'
 import type { ProgramEnd, ProgramStep } from '../program/program'
+import { poolLengthOf } from '../program/program'
 
 const ceilingAfterSeconds = 5
 const ceilingRepeatSeconds = 10
@@ -91,12 +93,26 @@ export function watchSignals(run: Run): void {
   }
 }
 
+/** Whether a swim is over and only the clock is waited for. */
+const hasTouched = ({ state }: Run, seconds: number): boolean =>
+  state.step!.touchedAt !== null && state.t - seconds >= state.step!.touchedAt - 1e-9
+
+/** Counts the sample that has come for what the step is judged by. */
+export function countSample(run: Run, seconds: number): void {
+  const { state, program } = run
+  const step = stepOf(run)
+  const { target } = step
+  if (!target || seconds <= 0 || hasTouched(run, seconds)) return
+  const judged = { target, poolLength: poolLengthOf(step, program), smoothingSeconds: program.smoothingSeconds }
+  state.step!.judging = judgeSample(state.step!.judging, state.reading!, seconds, judged, progressOf(step.end, state) ?? 0)
+}
+
 /** Judges the smoothed value of the last seconds, and nudges when it has been outside for long enough. */
 export function judge(run: Run, seconds: number): void {
   const { state, program } = run
   const target = stepOf(run).target
   const step = state.step!
-  if (!target || seconds <= 0) return
+  if (!target || seconds <= 0 || hasTouched(run, seconds)) return
   const value = smoothedValue(target.of, step.window)
   if (value === null) {
     step.outSince = null
@@ -106,9 +122,7 @@ export function judge(run: Run, seconds: number): void {
   const side = sideOf(value, target, progressOf(stepOf(run).end, state) ?? 0)
   const inside = side === 'inside'
   step.outSince = inside ? null : (step.outSince ?? state.t - seconds)
-  step.judged += seconds
   if (inside) {
-    step.held += seconds
     step.lastNudge = null
     return
   }

@@ -4,6 +4,7 @@ import type { Cursor } from './cursor'
 import type { StepPosition, Program, ProgramStep } from '../program/program'
 import { roundOf, stepAt } from './cursor'
 import type { SensorSample } from './holding'
+import type { Judging } from './judging'
 import { poolLengthOf } from '../program/program'
 
 /** The step being carried out. Times are elapsed seconds `t`; `moving` leaves pauses out. */
@@ -12,8 +13,8 @@ export interface ActiveStep {
   startMoving: number
   startMetres: number
   startWork: number
-  held: number
-  judged: number
+  judging: Judging
+  /** What the watch smooths over before it nudges. */
   window: SensorSample[]
   outSince: number | null
   lastNudge: number | null
@@ -40,6 +41,8 @@ export interface EngineState {
   heartRate: number | null
   cursor: Cursor | null
   step: ActiveStep | null
+  /** The step that ended last, and what was held of it. */
+  ended: { path: string; round: number[]; held: number | null } | null
   undo: { until: number; cursor: Cursor; step: ActiveStep } | null
   /** Since when the heart has been above the ceiling, and when that was last said. */
   crossing: { since: number; said: number | null } | null
@@ -66,7 +69,7 @@ export type Cue =
   | { kind: 'prompt'; t: number; say: string }
   | { kind: 'lap'; t: number; metres: number; seconds: number }
   | { kind: 'signal'; t: number; of: Signal; isBack: boolean }
-  /** A block ended early: so many rounds in a row were held under half. */
+  /** A block ended early: so many rounds in a row had a mean outside the band. */
   | { kind: 'missed'; t: number; rounds: number }
 
 /** What the wearer has set, beside the program: cues, laps by distance, and a second programme of prompts. */
@@ -98,6 +101,7 @@ export const initialState: EngineState = {
   heartRate: null,
   cursor: null,
   step: null,
+  ended: null,
   undo: null,
   crossing: null,
   silent: {},

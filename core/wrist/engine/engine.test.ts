@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { carryOut, stepNames } from '../../../tests/support/carry-out'
 import { advance, initialState } from './engine'
+import { heldOf, meanOf } from './judging'
 import { fit } from '../fit/fit'
 import { profileNamed } from '../program/profile'
 import type { Program } from '../program/program'
@@ -173,7 +174,8 @@ describe('carrying a program out', () => {
     let state = start(program)
     for (let t = 1; t <= 60; t++)
       state = advance(program, state, { kind: 'reading', t, metres: null, heartRate: 140, power: null, cadence: null }).state
-    expect(state.step!.judged).toBe(0)
+    expect(meanOf(state.step!.judging, 'pace')).toBeNull()
+    expect(heldOf(state.step!.judging)).toBeNull()
   })
 })
 

@@ -1,12 +1,13 @@
-import { blocksAt, closeRound, cursorAt, cursorBehind, firstCursor, nextCursor, roundOf, withHolding } from './cursor'
+import { blocksAt, closeRound, cursorAt, cursorBehind, firstCursor, nextCursor, roundOf, withJudged } from './cursor'
 import type { Cursor } from './cursor'
 import type { StepPosition, Program, ProgramEnd } from '../program/program'
-import { announce, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
+import { announce, countSample, judge, lapsBetween, promptsBetween, remember, watchCeiling, watchSignals } from './engine-cues'
 import { blockUntil, noteTouch, secondsUntil } from './engine-ends'
 import type { ElapsedSlice } from './engine-ends'
 import type { Button, EngineEvent, EngineSettings, EngineState, Outcome, Run } from './engine-state'
 import { isPool, mark, stepOf, usualSettings } from './engine-state'
 import type { SensorSample } from './holding'
+import { afterPause, begunAt, heldOf, nothingJudged, sideOfMean } from './judging'
 
 export { initialState, usualSettings } from './engine-state'
 export { progressOf } from './engine-ends'
@@ -23,8 +24,7 @@ function begin(run: Run, cursor: Cursor): void {
     startMoving: state.moving,
     startMetres: state.metres,
     startWork: state.work,
-    held: 0,
-    judged: 0,
+    judging: wall[0] ? begunAt(wall[0]) : nothingJudged,
     window: wall,
     outSince: null,
     lastNudge: null,
@@ -45,10 +45,21 @@ function finish(run: Run): void {
 
 const clocksOf = (state: EngineState) => ({ moving: state.moving, distance: state.distance })
 
+/** The cursor with the step that ends counted in its rounds, by its mean, where it is work with a target. */
+function withMean(run: Run): Cursor {
+  const { cursor, step } = run.state
+  const { role, target } = stepOf(run)
+  const side = target && role === 'work' ? sideOfMean(step!.judging, target) : null
+  return side === null ? cursor! : withJudged(cursor!, step!.judging.moved, side === 'inside')
+}
+
 /** Goes on to the next step, or behind a block that is used up. */
 function moveOn(run: Run, behindDepth?: number): void {
   const { state, program } = run
-  const cursor = withHolding(state.cursor!, state.step!.held, state.step!.judged)
+  const cursor = withMean(run)
+  const { path, target } = stepOf(run)
+  const held = target && target.of !== 'rpe' ? heldOf(state.step!.judging) : null
+  state.ended = { path, round: roundOf(program, state.cursor!), held }
   const next =
     behindDepth === undefined ? nextCursor(program, cursor, clocksOf(state)) : cursorBehind(program, cursor, behindDepth, clocksOf(state))
   if (behindDepth === undefined) sayMissedOut(run, cursor, next)
@@ -87,7 +98,8 @@ function pass(run: Run, slice: ElapsedSlice, seconds: number): ElapsedSlice {
 
 const isLastStep = (run: Run) => nextCursor(run.program, run.state.cursor!, clocksOf(run.state)) === null
 
-function read(run: Run, reading: SensorSample): void {
+/** @param isSensed false at a button, where nothing was measured */
+function read(run: Run, reading: SensorSample, isSensed = true): void {
   const { state } = run
   const seconds = reading.t - state.t
   if (!(seconds > 0)) return
@@ -108,7 +120,12 @@ function read(run: Run, reading: SensorSample): void {
     const blockFirst = block !== null && (own === null || block.seconds < own - 1e-9)
     const until = blockFirst ? block.seconds : own
     if (until === null) break
-    slice = pass(run, slice, Math.min(until, slice.seconds))
+    const during = Math.min(until, slice.seconds)
+    slice = pass(run, slice, during)
+    if (slice.seconds <= 1e-9) {
+      state.t = reading.t
+      if (isSensed) countSample(run, during)
+    }
     moveOn(run, blockFirst ? block.depth : undefined)
     if ((state.phase as string) === 'finished') return
     if (slice.seconds <= 1e-9) break
@@ -117,7 +134,10 @@ function read(run: Run, reading: SensorSample): void {
   pass(run, slice, slice.seconds)
   state.t = reading.t
   remember(run, reading)
-  judge(run, passed)
+  if (isSensed) {
+    countSample(run, passed)
+    judge(run, passed)
+  }
   watchSignals(run)
   watchCeiling(run)
   announce(run)
@@ -142,7 +162,7 @@ function push(run: Run, button: Button): void {
   if (button === 'pause' && state.phase === 'running') {
     mark(run, 'pause')
     state.phase = 'paused'
-    Object.assign(state.step!, { window: [], outSince: null })
+    Object.assign(state.step!, { window: [], outSince: null, judging: afterPause(state.step!.judging) })
     return
   }
   if (button === 'resume' && state.phase === 'paused') {
@@ -194,7 +214,7 @@ export function advance(program: Program, state: EngineState, event: EngineEvent
     read(run, event)
   } else {
     if (event.t > state.t && state.phase === 'running')
-      read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t })
+      read(run, { ...(state.reading ?? { heartRate: null, power: null, cadence: null }), metres: null, t: event.t }, false)
     if (event.kind !== 'jump') push(run, event.kind)
     else if (run.state.phase === 'running' || run.state.phase === 'paused') jump(run, event.to)
   }

@@ -66,6 +66,7 @@ export function judge(recording: Recording, step: ProgramStep, recordedStep: Rec
   const start = first > 0 ? readingAt(recording, first - 1) : null
   const startMetres = start?.metres ?? (first === 0 ? 0 : null)
   let judging = poolLength === null ? nothingJudged : begunAt({ ...readingAt(recording, first), t: recordedStep.from, metres: startMetres })
+  const swum = end.on === 'send-off' ? end.metres : Infinity
   let before = recordedStep.from
   for (let index = first; index <= last; index++) {
     const sample = readingAt(recording, index)
@@ -75,10 +76,7 @@ export function judge(recording: Recording, step: ProgramStep, recordedStep: Rec
     if (paused > 0) judging = afterPause(judging)
     if (recordedStep.pauses.some(pause => sample.t > pause.from && sample.t < pause.to)) continue
     if (seconds > 0) judging = judgeSample(judging, sample, seconds, judged, shareAt(end, judging.moved + seconds, sample, startMetres))
-    const isThere =
-      sample.metres !== null &&
-      startMetres !== null &&
-      sample.metres - startMetres >= (end.on === 'send-off' ? end.metres : Infinity) - 1e-6
+    const isThere = sample.metres !== null && startMetres !== null && sample.metres - startMetres >= swum - 1e-6
     if (isThere) break
   }
   return judging

@@ -62,6 +62,12 @@ export function* plannedSteps(items: readonly ProgramItem[], round: number[] = [
   }
 }
 
+/** How many rounds the blocks around a step have, outermost first; null where nobody can tell. */
+export function roundsAround(items: readonly ProgramItem[], path: string): (number | null)[] {
+  const block = items.find(item => item.kind === 'block' && path.startsWith(`${item.path}.`))
+  return block?.kind === 'block' ? [timesOf(block), ...roundsAround(block.items, path)] : []
+}
+
 /** Below this confidence no step is called skipped. */
 const surelySkipped = 0.6
 

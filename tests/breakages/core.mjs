@@ -108,7 +108,7 @@ export const core = [
   {
     what: 'A wait for the clock counts as slow swimming.',
     file: 'core/record/judge-step.ts',
-    from: "(end.on === 'send-off' ? end.metres : Infinity)",
+    from: "end.on === 'send-off' ? end.metres : Infinity",
     to: 'Infinity',
     test: 'standin/body/obedient.test.ts',
   },

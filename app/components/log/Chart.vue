@@ -6,6 +6,7 @@ import { use } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import type { Recording } from '~~/core/record/recording'
+import { traceOf } from '~~/core/record/trace'
 import type { Score } from '~~/core/record/score'
 import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
@@ -20,9 +21,12 @@ const props = defineProps<{
   steps: ReadonlyMap<string, ProgramStep>
   byPower: boolean
   reading: PaceReading
+  /** Metres of a length where it was swum in a pool. */
+  poolLength: number | null
 }>()
 
-const smoothing = 10
+/** Slower than this nobody moves on: the trace would leave the chart. */
+const slowest = 0.4
 const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100 } as const
 const isPace = computed(() => !props.byPower && props.reading.startsWith('min'))
 /** A speed as the chart's axis counts it: seconds per unit, or the speed itself. */
@@ -32,16 +36,12 @@ const onAxis = (speed: number) => {
 }
 
 const intensity = computed(() => {
-  const { t, metres, power } = props.recording.samples
-  return t.map((time, index) => {
-    const from = Math.max(0, index - smoothing)
-    if (props.byPower) {
-      const values = (power ?? []).slice(from, index + 1).filter(value => value !== null)
-      return [time, values.length === 0 ? null : Math.round(values.reduce((sum, value) => sum + value, 0) / values.length)]
-    }
-    const [a, b] = [metres[from], metres[index]]
-    const speed = typeof a === 'number' && typeof b === 'number' && index > from ? (b - a) / (time - t[from]!) : null
-    return [time, speed === null || speed < 0.5 ? null : onAxis(speed)]
+  const begun = (props.score?.steps ?? []).flatMap(step => step.startsAt ?? [])
+  const values = traceOf(props.recording, props.byPower ? 'power' : 'pace', props.poolLength, begun)
+  return props.recording.samples.t.map((time, index) => {
+    const value = values[index]!
+    if (props.byPower) return [time, value === null ? null : Math.round(value)]
+    return [time, value === null || value < slowest ? null : onAxis(value)]
   })
 })
 

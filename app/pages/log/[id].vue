@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { ScoredStep } from '~~/core/record/score'
+import { roundsAround } from '~~/core/record/score'
 import { printAsRun } from '~~/core/script/as-run'
 import { resultsOf } from '~~/core/record/results'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 import type { ProgramItem, ProgramStep } from '~~/core/wrist/program/program'
+import { poolLengthOf } from '~~/core/wrist/program/program'
 import { printProgramItem } from '~~/core/wrist/program/words'
 import { paceReadingFor, paceUnitWords, saySpeed } from '~~/core/athlete/say-target'
 import type { LoggedRecording } from '~~/shared/api'
@@ -43,6 +45,10 @@ const reading = computed(() => paceReadingFor(sport.value, unit.value))
 const byPower = computed(
   () => logged.value?.recording.sport === 'ride' || [...steps.value.values()].some(step => step.target?.of === 'power'),
 )
+const poolLength = computed(() => {
+  const [step] = steps.value.values()
+  return step && logged.value?.program ? poolLengthOf(step, logged.value.program) : null
+})
 const when = computed(() =>
   logged.value
     ? new Date(logged.value.recording.startedAt).toLocaleString('en-GB', {
@@ -82,6 +88,17 @@ const reasonOf = (step: ScoredStep) => {
 }
 const roundOf = (step: ScoredStep) => (step.round.length === 0 ? '' : step.round.join(' · '))
 const wordsOf = (step: ScoredStep) => (steps.value.has(step.path) ? printProgramItem(steps.value.get(step.path)!) : step.path)
+/** Where it was begun by choice, and where it ended early: once, in words. */
+const edges = computed(() => {
+  const { beganAt, endedAt } = logged.value?.score ?? {}
+  const sayPlace = ({ path, round }: { path: string; round: number[] }) => {
+    const step = steps.value.get(path)
+    const times = roundsAround(logged.value!.program!.items, path)
+    const rounds = round.map((count, depth) => (times[depth] ? `${count} of ${times[depth]}` : String(count))).join(', ')
+    return `${step ? printProgramItem(step) : path}${rounds ? `, round ${rounds}` : ''}`
+  }
+  return `${beganAt ? ` Begun at ${sayPlace(beganAt)}.` : ''}${endedAt ? ` Ended early in ${sayPlace(endedAt)}.` : ''}`
+})
 const upshot = computed(() => {
   const score = logged.value?.score
   if (!score) return ''
@@ -90,7 +107,7 @@ const upshot = computed(() => {
   const held = score.totals.held === null ? '' : `, ${Math.round(score.totals.held * 100)} % held`
   const worst = fallen.sort((a, b) => (a.held ?? 1) - (b.held ?? 1))[0]
   const where = worst ? ` Furthest off: ${wordsOf(worst)}${roundOf(worst) ? `, round ${roundOf(worst)}` : ''}, ${reasonOf(worst)}.` : ''
-  return `${score.totals.done} of ${score.totals.planned} steps done${held}.${where}`
+  return `${score.totals.done} of ${score.totals.planned} steps done${held}.${edges.value}${where}`
 })
 const asRun = computed(() => {
   const { session, score } = logged.value ?? {}
@@ -121,7 +138,13 @@ async function copy() {
         <template v-if="logged.sessionId"> · <NuxtLink :to="`/desk/${logged.sessionId}`">the session</NuxtLink></template>
       </p>
       <p v-if="upshot" data-test="upshot">{{ upshot }}</p>
-      <LogChart :recording="logged.recording" :score="logged.score" :steps="steps" :by-power="byPower" :reading="reading" />
+      <LogChart
+        :recording="logged.recording"
+        :score="logged.score"
+        :steps="steps"
+        :by-power="byPower"
+        :reading="reading"
+        :pool-length="poolLength" />
       <h2>Planned beside done</h2>
       <p v-if="!logged.score" class="faint">It was carried out without a plan.</p>
       <div v-else class="scroll-x">

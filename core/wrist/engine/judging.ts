@@ -5,7 +5,7 @@ import type { SensorSample, Side } from './holding'
 import { sideOf, slide, smoothedValue } from './holding'
 
 /** Seconds that a value is taken over to say whether a step was held: longer than a watch smooths before it nudges. */
-const heldOver: Readonly<Record<ResolvedMeasure, number>> = { 'pace': 20, 'power': 10, 'heart-rate': 0, 'cadence': 0, 'rpe': 0 }
+export const heldOver: Readonly<Record<ResolvedMeasure, number>> = { 'pace': 20, 'power': 10, 'heart-rate': 0, 'cadence': 0, 'rpe': 0 }
 /** Settled seconds below which nothing is called held or not. */
 const leastSettled = 10
 

@@ -56,7 +56,7 @@ function shareAt(end: ProgramEnd, moved: number, sample: SensorSample, startMetr
 const pausedBetween = ({ pauses }: RecordedStep, from: number, to: number) =>
   pauses.reduce((sum, pause) => sum + Math.max(0, Math.min(to, pause.to) - Math.max(from, pause.from)), 0)
 
-/** The samples of a step judged one by one, as the watch that led did; a swim is over at the touch, and what waits for the clock is rest. */
+/** The samples of a step judged one by one, as the watch that led did; a swim is over at the touch, what waits for the clock is rest. */
 export function judge(recording: Recording, step: ProgramStep, recordedStep: RecordedStep, program: Program): Judging {
   const { target, end } = step
   const { first, last } = recordedStep

@@ -58,7 +58,7 @@ place track, lane 1
 
 warm-up 2 km
 12 times, drop last recovery
-  300 m in 1:03-1:06
+  300 m in 1:15-1:18
   recovery 100 m jog
 cool-down 2 km
 `,

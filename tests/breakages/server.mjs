@@ -130,4 +130,32 @@ export const server = [
     to: '',
     test: 'tests/server/one-revision.test.ts',
   },
+  {
+    what: 'A restored backup belongs to nobody.',
+    file: 'scripts/restore.ts',
+    from: 'await scratch`update account set token_digest = ${digest} where id = ${home.id}`',
+    to: 'void home',
+    test: 'tests/server/backup.test.ts',
+  },
+  {
+    what: 'A backup of a later version is taken.',
+    file: 'scripts/restore.ts',
+    from: 'Number(row.when) > newest',
+    to: 'Number(row.when) > 1e15',
+    test: 'tests/server/backup.test.ts',
+  },
+  {
+    what: 'A restore drops what was there before.',
+    file: 'scripts/restore.ts',
+    from: 'await server`alter database ${server(name)} rename to ${server(before)}`',
+    to: 'await server`drop database ${server(name)} with (force)`',
+    test: 'tests/server/backup.test.ts',
+  },
+  {
+    what: 'A backup can be read by everybody.',
+    file: 'scripts/backup.mjs',
+    from: "openSync(file, 'wx', 0o600)",
+    to: "openSync(file, 'wx', 0o644)",
+    test: 'tests/server/backup.test.ts',
+  },
 ]

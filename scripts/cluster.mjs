@@ -78,13 +78,20 @@ function isAlive(pid) {
   }
 }
 
+/** Whether a process is the PostgreSQL of this very folder: a stale file may name the number of somebody else's by now. */
+function isPostmasterOf(pid, data) {
+  const command = `/proc/${pid}/cmdline`
+  if (!existsSync(command)) return false
+  const [program = '', ...args] = readFileSync(command, 'utf8').split('\u0000')
+  return /(?:^|\/)postgres$/.test(program) && args[args.indexOf('-D') + 1] === data
+}
+
 /** Ends a postmaster that an interrupted start left behind. */
 async function endLeftover(data) {
   const file = join(data, 'postmaster.pid')
   if (!existsSync(file)) return
   const pid = Number(readFileSync(file, 'utf8').split('\n')[0])
-  const command = `/proc/${pid}/cmdline`
-  if (pid && isAlive(pid) && existsSync(command) && readFileSync(command, 'utf8').includes('postgres')) {
+  if (pid && isAlive(pid) && isPostmasterOf(pid, data)) {
     process.kill(pid, 'SIGINT')
     for (let tries = 0; tries < 100 && isAlive(pid); tries++) await pause(100)
     if (isAlive(pid)) process.kill(pid, 'SIGKILL')

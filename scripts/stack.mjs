@@ -36,6 +36,28 @@ function child(args, env, quiet) {
 }
 
 /**
+ * Starts a program again whenever it dies by itself, and says so.
+ *
+ * @returns ends it for good
+ */
+function keptRunning(first, start, what) {
+  let current = first
+  let isEnding = false
+  const watchOver = () =>
+    current.once('exit', () => {
+      if (isEnding) return
+      console.error(`${what} stopped; it is started again.`)
+      current = start()
+      watchOver()
+    })
+  watchOver()
+  return () => {
+    isEnding = true
+    return ended(current)
+  }
+}
+
+/**
  * Starts the whole of it.
  *
  * @param folder where its data lies
@@ -58,16 +80,19 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     run('scripts/migrate.ts', { DATABASE_URL })
     const standinPort = await freePort()
     const standinUrl = `http://127.0.0.1:${standinPort}`
-    const standin = child(
-      ['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
-      { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey },
-      true,
-    )
-    running.push(() => ended(standin))
+    const startStandin = () =>
+      child(
+        ['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
+        { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey },
+        true,
+      )
+    const standin = startStandin()
+    running.push(keptRunning(standin, startStandin, 'The stand-in watch'))
     await untilAnswers(`${standinUrl}/`, standin, 'The stand-in watch', saying)
     const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
+    if (port && serverPort !== port) console.log(`Port ${port} is taken by another program.`)
     const own = isReloading
       ? ['node_modules/nuxt/bin/nuxt.mjs', 'dev', '--no-fork', '--host', '127.0.0.1', '--port', String(serverPort)]
       : ['.output/server/index.mjs']

@@ -1,5 +1,5 @@
 /** npm start: installs what is missing, starts everything on loopback, prints the address, ends all of it on Ctrl+C. */
-import { rmSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ensureBuild, ensureCommandLine, ensurePackages } from './prepare.mjs'
@@ -28,6 +28,21 @@ async function end(code) {
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
 
+/** Where the application of this folder runs already; null where it does not, also where a start that was killed left its note. */
+function runningHere() {
+  const file = join(folder, 'running.json')
+  if (!existsSync(file)) return null
+  const { address, pid } = JSON.parse(readFileSync(file, 'utf8'))
+  const command = `/proc/${pid}/cmdline`
+  return existsSync(command) && readFileSync(command, 'utf8').includes('start.mjs') ? address : null
+}
+
+const elsewhere = runningHere()
+if (elsewhere) {
+  console.log(`Agonis runs in this folder already: it is at ${elsewhere}`)
+  process.exit(0)
+}
+
 try {
   ensurePackages()
   ensureBuild()
@@ -37,10 +52,18 @@ try {
   const demo = databaseUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
   stack = await startStack({ folder, demo, databaseUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
   if (ending) await stack.stop()
-  writeFileSync(join(folder, 'running.json'), JSON.stringify({ databaseUrl: stack.databaseUrl, address: stack.address }), { mode: 0o600 })
+  writeFileSync(
+    join(folder, 'running.json'),
+    JSON.stringify({ databaseUrl: stack.databaseUrl, address: stack.address, pid: process.pid }),
+    { mode: 0o600 },
+  )
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
-  stack.server.once('exit', () => void end(1))
-  stack.cluster?.child.once('exit', () => void end(1))
+  const gone = what => () => {
+    if (!ending) console.error(`${what} stopped, and everything with it. Start again with npm start: what was kept is there.`)
+    void end(1)
+  }
+  stack.server.once('exit', gone('The server'))
+  stack.cluster?.child.once('exit', gone('The database'))
 } catch (error) {
   console.error(`Agonis did not start: ${error.message}`)
   if (process.env.AGONIS_TRACE) console.error(error)

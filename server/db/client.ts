@@ -12,10 +12,14 @@ export function openDatabase(url: string) {
   return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema })
 }
 
+/** From here on only the owner's rows are in sight of a transaction, which acts as the application's role. */
+export const becomeOwner = (tx: OwnerTransaction, owner: string) =>
+  tx.execute(sql`select set_config('role', 'agonis_app', true), set_config('agonis.owner', ${owner}, true)`)
+
 /** Runs work as the application's role with one owner's rows in sight; rolled back when it throws. */
 export function asOwner<T>(database: Database, owner: string, work: (tx: OwnerTransaction) => Promise<T>): Promise<T> {
   return database.transaction(async tx => {
-    await tx.execute(sql`select set_config('role', 'agonis_app', true), set_config('agonis.owner', ${owner}, true)`)
+    await becomeOwner(tx, owner)
     return work(tx)
   })
 }

@@ -15,7 +15,7 @@ export async function accountOfToken(database: Database, token: string): Promise
   return found?.id ?? null
 }
 
-export async function createAccount(database: Database, name: string, token: string): Promise<string> {
+export async function createAccount(database: Pick<Database, 'insert'>, name: string, token: string): Promise<string> {
   const [made] = await database
     .insert(account)
     .values({ name, tokenDigest: digestOfToken(token) })

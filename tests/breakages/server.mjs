@@ -158,4 +158,25 @@ export const server = [
     to: "openSync(file, 'wx', 0o644)",
     test: 'tests/server/backup.test.ts',
   },
+  {
+    what: 'A second start in a folder goes over the first.',
+    file: 'scripts/start.mjs',
+    from: "readFileSync(command, 'utf8').includes('start.mjs') ? address : null",
+    to: "readFileSync(command, 'utf8').includes('never.mjs') ? address : null",
+    test: 'tests/server/start.test.ts',
+  },
+  {
+    what: 'A stale file ends the process of a stranger.',
+    file: 'scripts/cluster.mjs',
+    from: 'isAlive(pid) && isPostmasterOf(pid, data)',
+    to: "isAlive(pid) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('postgres')",
+    test: 'tests/server/start.test.ts',
+  },
+  {
+    what: 'A demo that was loaded half leaves an account behind.',
+    file: 'scripts/load-demo.ts',
+    from: "const owner = await createAccount(tx, 'home', token)",
+    to: "const owner = await createAccount(database, 'home', token)",
+    test: 'tests/server/start.test.ts',
+  },
 ]

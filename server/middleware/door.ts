@@ -21,8 +21,15 @@ export default defineEventHandler(event => {
   setHeader(event, 'x-content-type-options', 'nosniff')
   setHeader(event, 'referrer-policy', 'no-referrer')
   setHeader(event, 'x-frame-options', 'DENY')
+  const isApi = event.path.startsWith('/api/')
+  if (isApi) setHeader(event, 'cache-control', 'no-store')
+  else if (event.method !== 'GET' && event.method !== 'HEAD') {
+    setResponseStatus(event, 405)
+    setHeader(event, 'allow', 'GET, HEAD')
+    return { problem: 'A page can only be looked at.', where: 'method', hint: 'Requests that change something go to /api.' }
+  }
   const home = process.env.AGONIS_HOME_TOKEN
-  const isPage = event.method === 'GET' && !event.path.startsWith('/api/') && !event.path.startsWith('/_nuxt/')
+  const isPage = event.method === 'GET' && !isApi && !event.path.startsWith('/_nuxt/')
   if (home && isPage && getCookie(event, cookieName) === undefined) {
     setCookie(event, cookieName, home, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: 3600 * 24 * 365 })
   }

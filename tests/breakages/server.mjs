@@ -179,4 +179,11 @@ export const server = [
     to: "const owner = await createAccount(database, 'home', token)",
     test: 'tests/server/start.test.ts',
   },
+  {
+    what: 'A page takes any method.',
+    file: 'server/middleware/door.ts',
+    from: "event.method !== 'GET' && event.method !== 'HEAD'",
+    to: "event.method === 'TRACE'",
+    test: glue,
+  },
 ]

@@ -70,6 +70,15 @@ describe('the door', () => {
     )
     expect(status).toBe(403)
   })
+  it('lets a page only be looked at, and no answer about the athlete be kept anywhere', async () => {
+    for (const method of ['POST', 'PUT', 'DELETE', 'PATCH']) {
+      const answer = await fetch(`${address}/desk`, { method })
+      expect([method, answer.status, answer.headers.get('allow')]).toEqual([method, 405, 'GET, HEAD'])
+    }
+    const told = await fetch(`${address}/api/me`)
+    expect([told.status, told.headers.get('cache-control')]).toEqual([200, 'no-store'])
+  })
+
   it('turns away another origin, and lets its own in', async () => {
     expect((await raw({ origin: 'http://evil.example' })).status).toBe(403)
     expect((await raw({ origin: address })).status).toBe(200)

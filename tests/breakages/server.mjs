@@ -17,7 +17,7 @@ export const server = [
     to: '',
     test: glue,
   },
-  { what: 'A route signs in.', file: 'server/middleware/door.ts', from: "!event.path.startsWith('/api/') && ", to: '', test: glue },
+  { what: 'A route signs in.', file: 'server/middleware/door.ts', from: "event.method === 'GET' && !isApi &&", to: "event.method === 'GET' &&",
   {
     what: 'Any page may frame this one.',
     file: 'server/middleware/door.ts',

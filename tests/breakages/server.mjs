@@ -17,7 +17,13 @@ export const server = [
     to: '',
     test: glue,
   },
-  { what: 'A route signs in.', file: 'server/middleware/door.ts', from: "event.method === 'GET' && !isApi &&", to: "event.method === 'GET' &&",
+  {
+    what: 'A route signs in.',
+    file: 'server/middleware/door.ts',
+    from: "event.method === 'GET' && !isApi &&",
+    to: "event.method === 'GET' &&",
+    test: glue,
+  },
   {
     what: 'Any page may frame this one.',
     file: 'server/middleware/door.ts',

@@ -177,6 +177,25 @@ describe('scoring', () => {
     expect(score(program, recordingOf(400, marks, hasOneSprint), nobody.athlete).steps[0]!.reason).toBeUndefined()
   })
 
+  it('takes a wait for the clock of the next start for rest', () => {
+    const byClock = programOf('sport run\n\n2 times\n  400 m on 3:00 @ 4:00-4:20 /km')
+    const waited = [mark(0, 'step', '1.1', [1]), mark(180, 'step', '1.1', [2]), mark(280, 'stop')]
+    const { steps } = score(
+      byClock,
+      recordingOf(280, waited, t => (t > 100 && t <= 180 ? 0 : 4)),
+      nobody.athlete,
+    )
+    expect(steps[0]).toMatchObject({ held: 1, mean: { speed: expect.closeTo(4, 1) } })
+    expect(steps[0]!.reason).toBeUndefined()
+  })
+
+  it('claims no share of a step by power that is shorter than its settling and ten seconds', () => {
+    const short = programOf('sport ride\n\n0:14 @ 200-220 W\n1:00')
+    const recording = recordingOf(80, [mark(0, 'step', '1'), mark(14, 'step', '2'), mark(74, 'stop')])
+    const ridden = { ...recording, sport: 'ride' as const, samples: { ...recording.samples, power: recording.samples.t.map(() => 260) } }
+    expect(score(short, ridden, nobody.athlete).steps[0]).toMatchObject({ held: null, reason: 'too-hard', mean: { power: 260 } })
+  })
+
   it('leaves pauses out of every mean', () => {
     const paused = [mark(0, 'step', '1.1', [1]), mark(60, 'pause'), mark(160, 'resume'), mark(220, 'step', '1.2', [1]), mark(280, 'stop')]
     const stood = (t: number) => (t > 60 && t <= 160 ? 0 : 4)

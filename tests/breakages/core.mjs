@@ -110,7 +110,7 @@ export const core = [
     file: 'core/record/judge-step.ts',
     from: "end.on === 'send-off' ? end.metres : Infinity",
     to: 'Infinity',
-    test: 'standin/body/obedient.test.ts',
+    test: 'core/record/record.test.ts',
   },
   {
     what: 'A pause counts as slow running.',

@@ -42,7 +42,17 @@ export function slide(window: readonly SensorSample[], reading: SensorSample, se
   return drop === 0 ? next : next.slice(drop)
 }
 
-const mean = (values: number[]) => (values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length)
+/** Mean of a column over a window, without the samples that have no signal; null where none has. */
+function meanOf(window: readonly SensorSample[], column: 'power' | 'heartRate' | 'cadence'): number | null {
+  let [sum, count] = [0, 0]
+  for (const sample of window) {
+    const value = sample[column]
+    if (value === null) continue
+    sum += value
+    count++
+  }
+  return count === 0 ? null : sum / count
+}
 
 /**
  * The smoothed value that a target is judged by, from the readings of the smoothing window, oldest first.
@@ -58,11 +68,11 @@ export function smoothedValue(of: ResolvedMeasure, window: readonly SensorSample
       return (last.metres - first.metres) / (last.t - first.t)
     }
     case 'power':
-      return mean(window.flatMap(reading => reading.power ?? []))
+      return meanOf(window, 'power')
     case 'heart-rate':
-      return mean(window.flatMap(reading => reading.heartRate ?? []))
+      return meanOf(window, 'heartRate')
     case 'cadence':
-      return mean(window.flatMap(reading => reading.cadence ?? []))
+      return meanOf(window, 'cadence')
     case 'rpe':
       return null
   }

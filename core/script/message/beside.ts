@@ -115,6 +115,17 @@ export function overAt(scanner: Scanner): Meaning | null {
   return reading && isWithinBounds(reading.quantity) ? { is: 'length', lengths: [{ end: endOf(reading.quantity) }] } : null
 }
 
+/** `between 6:50 and 7:00`: a pace, or a time for the step, where no pause is spoken of. */
+export function betweenClocks(scanner: Scanner): Meaning | null {
+  const match = take(
+    scanner,
+    /between\s+(\d{1,2}:[0-5]\d)\s+(?:and|to)\s+(\d{1,2}:[0-5]\d)(?![\d:])(?!\s*(?:\/|per\b|min|rest|recovery|jog|walk|easy))/iy,
+  )
+  if (!match) return null
+  const times = [parseClock(match[1]!)!, parseClock(match[2]!)!]
+  return { is: 'clock', clock: { easiest: Math.max(...times), hardest: Math.min(...times), isOwn: false } }
+}
+
 /** `5 x 1 km, 4:10s`: times in the plural are what each is done in. */
 export function timesAt(scanner: Scanner): Meaning | null {
   const match = take(scanner, /(\d{1,2}:[0-5]\d)(?:\s*-\s*(\d{1,2}:[0-5]\d))?\s?'?s(?![a-z])/iy)

@@ -1,6 +1,7 @@
 import type { Scanner, Setting } from '../token/scanner'
 import { sees, take } from '../token/scanner'
 import {
+  betweenClocks,
   bracketedClock,
   cappedAt,
   capAt,
@@ -81,6 +82,7 @@ const terminals: readonly Terminal[] = [
   { read: bracketedClock, cost: 0.9, when: place => place.isBracketed },
   { read: ownTimeAt, cost: 0.4 },
   { read: overAt, cost: 0.2, when: ({ before }) => before?.is === 'target' && before.target.to !== undefined },
+  { read: betweenClocks, cost: 0.3, when: ({ setting }) => setting.sport !== 'ride' },
   { read: timesAt, cost: 0.4, when: ({ setting }) => setting.sport !== 'ride' },
   { read: fuelAt, cost: 0.2 },
   { read: fuelByDistance, cost: 0.2 },

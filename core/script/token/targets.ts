@@ -65,10 +65,11 @@ interface AmountRange {
   second: Amount
 }
 
-function readRange(scanner: Scanner): AmountRange | null {
+/** @param joint what stands between its two ends */
+function readRange(scanner: Scanner, joint = /-\s*(?=\d)/y): AmountRange | null {
   const first = readAmount(scanner)
   if (!first) return null
-  const second = upcoming(scanner) === '-' ? attempt(scanner, () => (take(scanner, /-\s*(?=\d)/y) ? readAmount(scanner) : null)) : null
+  const second = '-a'.includes(upcoming(scanner)) ? attempt(scanner, () => (take(scanner, joint) ? readAmount(scanner) : null)) : null
   return { first, second: second ?? first }
 }
 
@@ -139,7 +140,8 @@ function readBand(scanner: Scanner, context: TargetContext): Target | null {
       take(scanner, /(<|>|under|below|above|over|at\s+most|between)\s*(?=\d)/iy) ??
       take(scanner, /(?:cadence|from)\s*(?:of\s+)?(<|>|under|below|above|over|at\s+most)?\s*(?=\d)(?!\d+\s*[x\u00D7*])/iy) ??
       take(scanner, rampWords))
-  const range = readRange(scanner)
+  const isBetween = /^between/i.test(cap?.[0] ?? '')
+  const range = readRange(scanner, isBetween ? /(?:-|and)\s*(?=\d)/iy : undefined)
   if (!range || !positive(range)) return null
   let goal = context.unit ? null : attempt(scanner, () => (take(scanner, /to\b/iy) ? readRange(scanner) : null))
   if (context.unit?.unit === 's/step') take(scanner, /(?:s|sec(?:onds?)?)(?![a-z/])/iy)

@@ -168,3 +168,23 @@ describe('fixes by one key', () => {
     expect(rows(take('6-8 x 200 m', 'count-range', '8 times'))).toBe('8 times\n  200 m\n')
   })
 })
+
+describe('a warm-up said behind the work', () => {
+  const said = '5 x 1 km @ 10k w/ 2 min jog, 10 min warm-up'
+  const rolesOf = (text: string) => one(text).items.map(item => (item.kind === 'step' ? item.role : item.kind))
+
+  it('comes first, and is asked about', () => {
+    expect(rolesOf(said)).toEqual(['warm-up', 'block'])
+    expect(asked(read(said).remarks).map(({ code }) => code)).toEqual(['order'])
+  })
+
+  it.each([
+    ['first', ['warm-up', 'block']],
+    ['here', ['block', 'warm-up']],
+  ])('is settled by one key: %s', (label, roles) => {
+    const [remark] = asked(read(said).remarks)
+    const fixed = withFix(said, remark!, remark!.fixes.find(fix => fix.label === label)!.replacement)
+    expect(rolesOf(fixed)).toEqual(roles)
+    expect(asked(read(fixed).remarks)).toEqual([])
+  })
+})

@@ -1,3 +1,4 @@
+import { dayWord } from './day-names'
 import { patternOf } from '../../quantity/pattern'
 import { daysFrom, weekdayOf, weekOf } from '../../quantity/day'
 import type { DayName, Sport } from '../../session/document'
@@ -9,7 +10,6 @@ const dayNames: readonly DayName[] = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
 const month =
   '(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)'
-const dayWord = '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)'
 const dateWords = [
   '(\\d{4})-(\\d{2})-(\\d{2})',
   `(\\d{1,2})(?:st|nd|rd|th|\\.)?(?:\\s+of)?\\s+${month}\\b\\.?(?:,?\\s+(\\d{4}))?`,
@@ -108,7 +108,7 @@ const monthNumberOf = (word: string) => months.indexOf(word.slice(0, 3).toLowerC
 const courtesy = '(?:please|do|this|the|your|my|our|session|workout|run|ride|swim|plan|training|is|here|for|on|next|so)'
 const courteous = new RegExp(
   `^\\s*(?:(?:hi|hello|hey|dear)(?:\\s+[a-z\u00C0-\u017F]{2,20})?\\s*[,!.\u2013-]\\s*)?(${courtesy}\\s+){0,6}` +
-    '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)' +
+    dayWord +
     `(?:[\u0027\u2019]s)?((?:\\s+${courtesy}){0,6})\\s*:\\s*`,
   'i',
 )

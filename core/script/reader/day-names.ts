@@ -64,7 +64,8 @@ export function inEnglish(lines: readonly string[]): string[] {
   })
 }
 
-const dayWord = '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)'
+/** The name of a day in English or its beginning, as the source of an expression with one group. */
+export const dayWord = '(mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?)'
 const range = new RegExp(`^\\s*${dayWord}\\s*(?:-|\u2013|to|through)\\s*${dayWord}\\s*[:.,\u2013-]\\s*`, 'i')
 const several = new RegExp(`^\\s*(${dayWord}(?:\\s*(?:[/,&+]|and)\\s*${dayWord})+)\\s*[:.\u2013-]\\s*`, 'i')
 const nameOf = (word: string) => word.slice(0, 3).toLowerCase() as DayName

@@ -29,13 +29,13 @@ async function answers(url) {
 }
 
 /**
- * The database of the application: that of `DATABASE_URL`, else of the application that runs, else of the folder's own cluster,
+ * The database of the application, by its owner's address: that of `DATABASE_OWNER_URL` or `DATABASE_URL`, else of the application that runs, else of the folder's own cluster,
  * which is started for as long as it is needed.
  *
  * @returns `{ url, connection, close }`
  */
 export async function databaseOf({ canStart }) {
-  const own = process.env.DATABASE_URL
+  const own = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL
   const file = join(folder, 'running.json')
   const running = !own && existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).databaseUrl : undefined
   const url = own || (running && (await answers(running)) ? running : undefined)

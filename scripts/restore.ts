@@ -1,12 +1,11 @@
 /** npm run restore -- FILE: brings everything back to what a backup holds, all of it or nothing. */
 import { createHash, randomBytes } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import postgres from 'postgres'
-import { openDatabase } from '../server/db/client'
-import { refreshFacets } from '../server/services/facets'
 import { clientTool, connectionOf, databaseOf, folder, runTool } from './database-tools.mjs'
-import { migrateDatabase } from './migrate'
+import { journal, prepareDatabase } from './migrate'
+import { plainUrlOf } from './plain-role.mjs'
 import { keptSecret } from './stack.mjs'
 
 /** Why a file cannot be brought back; nothing was touched then. */
@@ -32,10 +31,6 @@ function checkArchive(file: string): void {
     throw new Refused(`${file} is no backup that PostgreSQL can read: cut off, or of another kind.`)
   }
   if (!ownTables.every(table => list.includes(table))) throw new Refused(`${file} is a database, but none of Agonis.`)
-}
-
-const journal = JSON.parse(readFileSync(fileURLToPath(new URL('../server/db/migrations/meta/_journal.json', import.meta.url)), 'utf8')) as {
-  entries: { when: number }[]
 }
 
 /** A backup of a later version would lose what this one does not know. */
@@ -82,7 +77,7 @@ async function swap(server: Connection, name: string, scratch: string): Promise<
 }
 
 /**
- * Restores a backup of this or any earlier version into the database at `url`: first beside it, brought to this version there,
+ * Restores a backup of this or any earlier version into the database at `url`, the owner's address: first beside it, brought to this version there,
  * and only then in its place.
  *
  * @param token the key that the account at home is entered with here
@@ -110,10 +105,7 @@ export async function restore(file: string, url: string, token: string): Promise
     } finally {
       await inScratch.end()
     }
-    await migrateDatabase(scratchUrl)
-    const database = openDatabase(scratchUrl)
-    await refreshFacets(database)
-    await database.$client.end()
+    await prepareDatabase(scratchUrl, plainUrlOf(scratchUrl))
     await swap(server, name, scratch)
   } finally {
     await server`select pg_terminate_backend(pid) from pg_stat_activity where datname = ${scratch}`.catch(() => {})

@@ -3,6 +3,7 @@ import type { ChildProcess } from 'node:child_process'
 export interface RunningStack {
   address: string
   databaseUrl: string
+  ownerUrl: string | null
   homeToken: string
   standinUrl: string
   standinKey: string
@@ -17,6 +18,7 @@ export function startStack(options: {
   demo: boolean
   port?: number
   databaseUrl?: string
+  databaseOwnerUrl?: string
   quiet?: boolean
   isReloading?: boolean
 }): Promise<RunningStack>

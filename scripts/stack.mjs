@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ended, freePort, startCluster } from './cluster.mjs'
+import { addressesOf } from './plain-role.mjs'
 import { untilAnswers } from './until-answers.mjs'
 
 export const root = fileURLToPath(new URL('..', import.meta.url))
@@ -63,21 +64,22 @@ function keptRunning(first, start, what) {
  * @param folder where its data lies
  * @param demo loads the demo data where there is none yet
  * @param isReloading serves the sources, again at every change, instead of what is built
- * @param databaseUrl a database of one's own instead of a private cluster
+ * @param databaseUrl a database of one's own instead of a private cluster: the plain role's address, or the owner's
+ * @param databaseOwnerUrl its owner's address, for migrations alone
  */
-export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = false, isReloading = false }) {
+export async function startStack({ folder, demo, port = 0, databaseUrl, databaseOwnerUrl, quiet = false, isReloading = false }) {
   const running = []
   const saying = quiet ? { say: () => {} } : {}
   const stop = async () => {
     for (const end of running.splice(0).reverse()) await end()
   }
   try {
-    const cluster = databaseUrl ? null : await startCluster(folder)
+    const cluster = databaseUrl || databaseOwnerUrl ? null : await startCluster(folder)
     if (cluster) running.push(cluster.stop)
-    const DATABASE_URL = databaseUrl ?? cluster.url
+    const { plainUrl, ownerUrl } = await addressesOf(databaseUrl, databaseOwnerUrl ?? cluster?.url)
     const homeToken = keptSecret(folder, 'home-token')
     const standinKey = keptSecret(folder, 'standin-key')
-    run('scripts/migrate.ts', { DATABASE_URL })
+    run('scripts/migrate.ts', { DATABASE_URL: plainUrl, DATABASE_OWNER_URL: ownerUrl ?? '' })
     const standinPort = await freePort()
     const standinUrl = `http://127.0.0.1:${standinPort}`
     const startStandin = () =>
@@ -89,7 +91,13 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     const standin = startStandin()
     running.push(keptRunning(standin, startStandin, 'The stand-in watch'))
     await untilAnswers(`${standinUrl}/`, standin, 'The stand-in watch', saying)
-    const shared = { DATABASE_URL, STANDIN_URL: standinUrl, STANDIN_KEY: standinKey, AGONIS_HOME_TOKEN: homeToken }
+    const shared = {
+      DATABASE_URL: plainUrl,
+      DATABASE_OWNER_URL: '',
+      STANDIN_URL: standinUrl,
+      STANDIN_KEY: standinKey,
+      AGONIS_HOME_TOKEN: homeToken,
+    }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const serverPort = await freePort(port)
     if (port && serverPort !== port) console.log(`Port ${port} is taken by another program.`)
@@ -111,7 +119,7 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, quiet = 
     running.push(() => ended(server))
     const address = `http://127.0.0.1:${serverPort}`
     await untilAnswers(`${address}/api/me`, server, 'The server', saying)
-    return { address, databaseUrl: DATABASE_URL, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
+    return { address, databaseUrl: plainUrl, ownerUrl, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
   } catch (error) {
     await stop()
     throw error

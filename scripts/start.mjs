@@ -49,14 +49,13 @@ try {
   await ensureCommandLine()
   const { startStack } = await import('./stack.mjs')
   const databaseUrl = process.env.DATABASE_URL || undefined
-  const demo = databaseUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
-  stack = await startStack({ folder, demo, databaseUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
+  const databaseOwnerUrl = process.env.DATABASE_OWNER_URL || undefined
+  const demo = databaseUrl || databaseOwnerUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
+  stack = await startStack({ folder, demo, databaseUrl, databaseOwnerUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
   if (ending) await stack.stop()
-  writeFileSync(
-    join(folder, 'running.json'),
-    JSON.stringify({ databaseUrl: stack.databaseUrl, address: stack.address, pid: process.pid }),
-    { mode: 0o600 },
-  )
+  writeFileSync(join(folder, 'running.json'), JSON.stringify({ databaseUrl: stack.ownerUrl, address: stack.address, pid: process.pid }), {
+    mode: 0o600,
+  })
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
   const gone = what => () => {
     if (!ending) console.error(`${what} stopped, and everything with it. Start again with npm start: what was kept is there.`)

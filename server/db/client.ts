@@ -7,16 +7,15 @@ export type Database = ReturnType<typeof openDatabase>
 /** A transaction in which only one owner's rows exist. */
 export type OwnerTransaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
-/** Opens a pool on the database at `url`. */
+/** Opens a pool on the database at `url`, which is that of the plain role wherever rows of one owner are asked for. */
 export function openDatabase(url: string) {
   return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema })
 }
 
-/** From here on only the owner's rows are in sight of a transaction, which acts as the application's role. */
-export const becomeOwner = (tx: OwnerTransaction, owner: string) =>
-  tx.execute(sql`select set_config('role', 'agonis_app', true), set_config('agonis.owner', ${owner}, true)`)
+/** From here on only the owner's rows are in sight of a transaction. */
+export const becomeOwner = (tx: OwnerTransaction, owner: string) => tx.execute(sql`select set_config('agonis.owner', ${owner}, true)`)
 
-/** Runs work as the application's role with one owner's rows in sight; rolled back when it throws. */
+/** Runs work with one owner's rows in sight; rolled back when it throws. */
 export function asOwner<T>(database: Database, owner: string, work: (tx: OwnerTransaction) => Promise<T>): Promise<T> {
   return database.transaction(async tx => {
     await becomeOwner(tx, owner)

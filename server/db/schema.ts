@@ -24,7 +24,10 @@ import type { Score } from '../../core/record/score'
 import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
 
-/** The role every request works under: it owns nothing and row-level security binds it. */
+/**
+ * What the plain role may do that the server enters by: it owns nothing, and row-level security binds it. The role itself is made
+ * where the database is prepared, as a member of this one.
+ */
 export const appRole = pgRole('agonis_app')
 
 const bytea = customType<{ data: Uint8Array; driverData: Buffer }>({ dataType: () => 'bytea', toDriver: value => Buffer.from(value) })
@@ -45,13 +48,20 @@ const ownerPolicy = (table: string) =>
     withCheck: sql`owner_id = current_setting('agonis.owner', true)::uuid`,
   })
 
-/** Who owns rows. The token that names an account is kept only as its digest. */
-export const account = pgTable('account', {
-  id: uuid('id').primaryKey().defaultRandom(),
-  name: text('name').notNull(),
-  tokenDigest: text('token_digest').notNull().unique(),
-  createdAt: createdAt(),
-})
+/**
+ * Who owns rows. The token that names an account is kept only as its digest. Whoever is not yet known to be an owner comes here by
+ * the functions of the migrations alone: `account_of_token`, `open_account`, `erase_account`.
+ */
+export const account = pgTable(
+  'account',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    name: text('name').notNull(),
+    tokenDigest: text('token_digest').notNull().unique(),
+    createdAt: createdAt(),
+  },
+  () => [pgPolicy('account_of_owner', { for: 'select', to: appRole, using: sql`id = current_setting('agonis.owner', true)::uuid` })],
+)
 
 /** Every accepted save of the athlete document; the highest number is the athlete of today. */
 export const athleteRevision = pgTable(

@@ -9,6 +9,8 @@ import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { clientTool, connectionOf, runTool } from '../../scripts/database-tools.mjs'
+import { prepareDatabase } from '../../scripts/migrate'
+import { plainUrlOf } from '../../scripts/plain-role.mjs'
 import { Refused, beforeName, restore } from '../../scripts/restore'
 import { asOwner, openDatabase } from '../../server/db/client'
 import { accountOfToken, createAccount, newToken } from '../../server/services/account'
@@ -22,7 +24,7 @@ const folder = mkdtempSync(join(tmpdir(), 'agonis-backup-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 const file = (name: string) => join(folder, name)
 
-const urlOf = (name: string) => Object.assign(new URL(inject('databaseUrl')), { pathname: `/${name}` }).href
+const urlOf = (name: string) => Object.assign(new URL(inject('ownerUrl')), { pathname: `/${name}` }).href
 const made: string[] = []
 async function newDatabase(name: string): Promise<string> {
   const server = postgres(urlOf('postgres'), { max: 1, onnotice: () => {} })
@@ -59,8 +61,8 @@ const dump = (url: string, name: string) =>
 /** A database of this version with one session of one athlete, and their key. */
 async function kept(name: string, session: string, words = script) {
   const url = await newDatabase(name)
-  await migratedTo(url, schemas.length)
-  const database = openDatabase(url)
+  await prepareDatabase(url, plainUrlOf(url))
+  const database = openDatabase(plainUrlOf(url))
   const token = newToken()
   const owner = await createAccount(database, 'home', token)
   await asOwner(database, owner, tx => saveSession(tx, session, 0, words))
@@ -70,7 +72,7 @@ async function kept(name: string, session: string, words = script) {
 
 /** The session that a key leads to; null where it leads to none. */
 async function scriptOf(url: string, token: string, session: string): Promise<string | null> {
-  const database = openDatabase(url)
+  const database = openDatabase(plainUrlOf(url))
   const owner = await accountOfToken(database, token)
   const found = owner && (await asOwner(database, owner, tx => loadSession(tx, session).catch(() => null)))
   await database.$client.end()
@@ -204,7 +206,7 @@ describe('a machine with nothing on it', () => {
     const id = randomUUID()
     const { url } = await kept('backup_moved', id)
     dump(url, 'moved.dump')
-    await restore(file('moved.dump'), stack.databaseUrl, stack.homeToken)
+    await restore(file('moved.dump'), stack.ownerUrl!, stack.homeToken)
     const response = await fetch(`${stack.address}/api/sessions/${id}`, { headers: { authorization: `Bearer ${stack.homeToken}` } })
     expect([response.status, ((await response.json()) as { script: string }).script]).toEqual([200, script])
   })

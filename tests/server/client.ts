@@ -9,7 +9,10 @@ import { pairStandin } from '../../scripts/pair-standin'
 process.env.STANDIN_URL = inject('standinUrl')
 process.env.STANDIN_KEY = inject('standinKey')
 
+/** As the server enters it. */
 export const database = openDatabase(inject('databaseUrl'))
+/** As its owner enters it, whom nothing binds. */
+export const ownerDatabase = openDatabase(inject('ownerUrl'))
 
 export interface Answer<T = Record<string, unknown>> {
   status: number

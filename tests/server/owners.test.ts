@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto'
+import type { SQL } from 'drizzle-orm'
 import { sql } from 'drizzle-orm'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { asOwner } from '../../server/db/client'
-import { recording, session } from '../../server/db/schema'
+import { account, recording, session } from '../../server/db/schema'
+import { eraseAccount } from '../../server/services/account'
 import { storeRecording } from '../../server/services/recording'
 import type { Person } from './client'
-import { database, newPerson, newSession, until } from './client'
+import { database, newPerson, ownerDatabase, newSession, until } from './client'
 
 let ilse: Person
 let other: Person
@@ -116,8 +118,31 @@ describe('row-level security itself', () => {
     await expect(insert).rejects.toThrow()
   })
 
+  it('binds whoever enters as the server does, also where they say to be somebody else', async () => {
+    const counted = (words: SQL) =>
+      database.transaction(async tx => {
+        await tx.execute(sql`select set_config('agonis.owner', ${other.owner}, true)`)
+        await tx.execute(words)
+        return tx.execute<{ count: number }>(sql`select count(*)::int as count from session where owner_id = ${ilse.owner}`)
+      })
+    for (const words of [sql`reset role`, sql`reset session authorization`, sql`set role none`, sql`set role agonis_app`])
+      expect(await counted(words)).toEqual([{ count: 0 }])
+    for (const words of [sql`set row_security = off`, sql`set role agonis`]) await expect(counted(words)).rejects.toThrow()
+    expect(
+      await database
+        .select({ id: account.id })
+        .from(account)
+        .catch(() => 'refused'),
+    ).not.toContainEqual({ id: ilse.owner })
+    await expect(database.select().from(account)).rejects.toThrow()
+    const [role] = await database.execute(
+      sql`select rolsuper, rolbypassrls, rolcreaterole, rolcreatedb from pg_roles where rolname = current_user`,
+    )
+    expect(role).toEqual({ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false })
+  })
+
   it('covers every table that has an owner', async () => {
-    const rows = await database.execute<{ name: string; secured: boolean }>(sql`
+    const rows = await ownerDatabase.execute<{ name: string; secured: boolean }>(sql`
       select c.relname as name, c.relrowsecurity as secured
       from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
@@ -128,8 +153,8 @@ describe('row-level security itself', () => {
   it('erases an account with everything it owns', async () => {
     const gone = await newPerson('Gone')
     await newSession(gone, '10:00')
-    await database.execute(sql`delete from account where id = ${gone.owner}`)
-    const [left] = await database.execute<{ count: number }>(
+    await asOwner(database, gone.owner, eraseAccount)
+    const [left] = await ownerDatabase.execute<{ count: number }>(
       sql`select (select count(*) from session where owner_id = ${gone.owner})::int
         + (select count(*) from revision where owner_id = ${gone.owner})::int as count`,
     )

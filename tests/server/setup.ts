@@ -5,6 +5,7 @@ declare module 'vitest' {
   interface ProvidedContext {
     address: string
     databaseUrl: string
+    ownerUrl: string
     homeToken: string
     standinUrl: string
     standinKey: string
@@ -14,5 +15,6 @@ declare module 'vitest' {
 export default async function setup(project: TestProject) {
   const stack = await throwAwayStack(false)
   for (const name of ['address', 'databaseUrl', 'homeToken', 'standinUrl', 'standinKey'] as const) project.provide(name, stack[name])
+  project.provide('ownerUrl', stack.ownerUrl!)
   return stack.stop
 }

@@ -6,7 +6,7 @@ import { session } from '../../server/db/schema'
 import { facetsVersion, refreshFacets } from '../../server/services/facets'
 import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
 import type { Person } from './client'
-import { database, newPerson, newSession } from './client'
+import { ownerDatabase, newPerson, newSession } from './client'
 
 let ilse: Person
 const find = async (search: string, more = '') =>
@@ -52,11 +52,11 @@ describe('the shelf found by what is in it', () => {
   })
 
   it('makes its words anew where older rules made them', async () => {
-    await database.update(session).set({ facets: [], words: '', facetsVersion: 0 }).where(eq(session.ownerId, ilse.owner))
+    await ownerDatabase.update(session).set({ facets: [], words: '', facetsVersion: 0 }).where(eq(session.ownerId, ilse.owner))
     expect(await titles('12x300')).toEqual([])
-    await refreshFacets(database)
+    await refreshFacets(ownerDatabase)
     expect(await titles('12x300')).toHaveLength(2)
-    const [stale] = await database.execute<{ count: number }>(
+    const [stale] = await ownerDatabase.execute<{ count: number }>(
       sql`select count(*)::int as count from session where facets_version < ${facetsVersion}`,
     )
     expect(stale!.count).toBe(0)

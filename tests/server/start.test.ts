@@ -9,7 +9,8 @@ import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { demoWatches } from '../../demo/log'
 import { demoScripts } from '../../demo/sessions'
-import { migrateDatabase } from '../../scripts/migrate'
+import { plainUrlOf } from '../../scripts/plain-role.mjs'
+import { prepareDatabase } from '../../scripts/migrate'
 import { until } from './client'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -146,10 +147,10 @@ describe('npm start', () => {
   })
 
   it('makes the account and the demo in one, and mends what a start that was stopped left', async () => {
-    const url = Object.assign(new URL(inject('databaseUrl')), { pathname: '/half_loaded' }).href
-    const server = postgres(inject('databaseUrl'), { max: 1, onnotice: () => {} })
+    const url = Object.assign(new URL(inject('ownerUrl')), { pathname: '/half_loaded' }).href
+    const server = postgres(inject('ownerUrl'), { max: 1, onnotice: () => {} })
     await server`create database half_loaded`
-    await migrateDatabase(url)
+    await prepareDatabase(url, plainUrlOf(url))
     const half = postgres(url, { max: 1, onnotice: () => {} })
     await half`create function stop() returns trigger language plpgsql as 'begin raise exception ''stopped''; end'`
     await half`create trigger stop before insert on recording execute function stop()`
@@ -158,7 +159,7 @@ describe('npm start', () => {
         cwd: root,
         env: {
           ...process.env,
-          DATABASE_URL: url,
+          DATABASE_URL: plainUrlOf(url),
           AGONIS_HOME_TOKEN: 'token',
           AGONIS_DEMO: '1',
           STANDIN_URL: standinUrl,

@@ -21,6 +21,8 @@ function onKey(event: KeyboardEvent) {
 }
 onMounted(() => window.addEventListener('keydown', onKey, true))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
+/** Rooms that fill the window, and those for whoever is not signed in yet. */
+const isBare = computed(() => route.path === '/phone' || /^\/(?:sign-in|join|trust)$/.test(route.path))
 /** The stand-in watch is reached from Watches. */
 const isHere = (to: string) =>
   route.path === to || route.path.startsWith(`${to}/`) || (to === '/watches' && route.path.startsWith('/standin'))
@@ -29,7 +31,7 @@ const isHere = (to: string) =>
 <template>
   <NuxtPwaManifest />
   <div class="frame">
-    <header v-if="route.path !== '/phone'" class="rim">
+    <header v-if="!isBare" class="rim">
       <NuxtLink to="/desk" class="name">Agonis</NuxtLink>
       <nav aria-label="Rooms">
         <NuxtLink
@@ -43,7 +45,7 @@ const isHere = (to: string) =>
       </nav>
       <button class="seek" aria-haspopup="dialog" title="Ctrl K" data-test="open-finder" @click="isFinding = true">Find</button>
     </header>
-    <div v-if="route.path !== '/phone'" class="frieze" aria-hidden="true" />
+    <div v-if="!isBare" class="frieze" aria-hidden="true" />
     <main class="room">
       <NuxtPage />
     </main>

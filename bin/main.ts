@@ -45,7 +45,11 @@ async function main(): Promise<number> {
       process.stderr.write(`${JSON.stringify({ problem: error.message })}\n${usage}\n`)
       return 2
     }
-    throw error
+    if (process.env.AGONIS_TRACE) console.error(error)
+    process.stderr.write(
+      `${JSON.stringify({ problem: error instanceof RangeError ? 'nested too deep, or too large' : (error as Error).message })}\n`,
+    )
+    return 1
   }
 }
 

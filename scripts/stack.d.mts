@@ -19,7 +19,9 @@ export function startStack(options: {
   port?: number
   databaseUrl?: string
   databaseOwnerUrl?: string
+  newToken?: boolean
   quiet?: boolean
+  entrance?: 'open' | 'locked' | 'home'
   isReloading?: boolean
 }): Promise<RunningStack>
 export function keptSecret(folder: string, name: string): string

@@ -65,9 +65,21 @@ function keptRunning(first, start, what) {
  * @param demo loads the demo data where there is none yet
  * @param isReloading serves the sources, again at every change, instead of what is built
  * @param databaseUrl a database of one's own instead of a private cluster: the plain role's address, or the owner's
+ * @param entrance how one comes in: `open`, `locked` or `home`
+ * @param newToken gives the account at home another token first, and ends all devices
  * @param databaseOwnerUrl its owner's address, for migrations alone
  */
-export async function startStack({ folder, demo, port = 0, databaseUrl, databaseOwnerUrl, quiet = false, isReloading = false }) {
+export async function startStack({
+  folder,
+  demo,
+  port = 0,
+  databaseUrl,
+  databaseOwnerUrl,
+  entrance = 'open',
+  newToken = false,
+  quiet = false,
+  isReloading = false,
+}) {
   const running = []
   const saying = quiet ? { say: () => {} } : {}
   const stop = async () => {
@@ -77,9 +89,14 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, database
     const cluster = databaseUrl || databaseOwnerUrl ? null : await startCluster(folder)
     if (cluster) running.push(cluster.stop)
     const { plainUrl, ownerUrl } = await addressesOf(databaseUrl, databaseOwnerUrl ?? cluster?.url)
-    const homeToken = keptSecret(folder, 'home-token')
-    const standinKey = keptSecret(folder, 'standin-key')
     run('scripts/migrate.ts', { DATABASE_URL: plainUrl, DATABASE_OWNER_URL: ownerUrl ?? '' })
+    if (newToken || existsSync(join(folder, 'home-token.next'))) {
+      keptSecret(folder, 'home-token')
+      run('scripts/change-token.ts', { DATABASE_URL: plainUrl, AGONIS_DATA: folder })
+    }
+    const homeToken = keptSecret(folder, 'home-token')
+    const seal = keptSecret(folder, 'seal')
+    const standinKey = keptSecret(folder, 'standin-key')
     const standinPort = await freePort()
     const standinUrl = `http://127.0.0.1:${standinPort}`
     const startStandin = () =>
@@ -112,6 +129,8 @@ export async function startStack({ folder, demo, port = 0, databaseUrl, database
         PORT: String(serverPort),
         NITRO_HOST: '127.0.0.1',
         NITRO_PORT: String(serverPort),
+        AGONIS_SEAL: seal,
+        AGONIS_ENTRANCE: entrance,
         NODE_ENV: isReloading ? 'development' : 'production',
       },
       quiet,

@@ -1,4 +1,5 @@
 /** npm start: installs what is missing, starts everything on loopback, prints the address, ends all of it on Ctrl+C. */
+import { execFileSync } from 'node:child_process'
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -37,6 +38,14 @@ function runningHere() {
   return existsSync(command) && readFileSync(command, 'utf8').includes('start.mjs') ? address : null
 }
 
+/** Made by a program of its own, since the database's client is TypeScript of the server. */
+function oneTimeAddress() {
+  const script = fileURLToPath(new URL('one-time-key.ts', import.meta.url))
+  return execFileSync(process.execPath, ['--import', 'tsx', script], { env: { ...process.env, AGONIS_DATA: folder } })
+    .toString()
+    .trim()
+}
+
 const elsewhere = runningHere()
 if (elsewhere) {
   console.log(`Agonis runs in this folder already: it is at ${elsewhere}`)
@@ -51,12 +60,18 @@ try {
   const databaseUrl = process.env.DATABASE_URL || undefined
   const databaseOwnerUrl = process.env.DATABASE_OWNER_URL || undefined
   const demo = databaseUrl || databaseOwnerUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
-  stack = await startStack({ folder, demo, databaseUrl, databaseOwnerUrl, port: Number(process.env.PORT ?? 4170), quiet: true })
+  const entrance = process.argv.includes('--locked') ? 'locked' : 'open'
+  const newToken = process.argv.includes('--new-token')
+  const port = Number(process.env.PORT ?? 4170)
+  stack = await startStack({ folder, demo, databaseUrl, databaseOwnerUrl, port, entrance, newToken, quiet: true })
   if (ending) await stack.stop()
-  writeFileSync(join(folder, 'running.json'), JSON.stringify({ databaseUrl: stack.ownerUrl, address: stack.address, pid: process.pid }), {
-    mode: 0o600,
-  })
+  writeFileSync(
+    join(folder, 'running.json'),
+    JSON.stringify({ databaseUrl: stack.ownerUrl, plainUrl: stack.databaseUrl, address: stack.address, pid: process.pid }),
+    { mode: 0o600 },
+  )
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
+  if (entrance === 'locked') console.log(`It is locked. This opens it once, within half an hour: ${oneTimeAddress()}\nAnother: npm run key`)
   const gone = what => () => {
     if (!ending) console.error(`${what} stopped, and everything with it. Start again with npm start: what was kept is there.`)
     void end(1)

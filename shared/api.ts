@@ -227,3 +227,8 @@ export interface Glass {
   look: boolean
   links: Record<LinkKind, LinkFaults>
 }
+
+/** How one comes into this server. */
+export interface EntranceState {
+  kind: 'open' | 'locked' | 'home'
+}

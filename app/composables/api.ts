@@ -15,6 +15,12 @@ export class ApiError extends Error {
   }
 }
 
+/** Whoever is not known any more is led to signing in, and back to where they were. What they typed stays in the browser. */
+function leaveForSignIn() {
+  const { pathname, search } = window.location
+  if (pathname !== '/sign-in') window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
+}
+
 /** Asks the server; every failure is an `ApiError` that a screen can show. */
 export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown } = {}): Promise<T> {
   let response: Response
@@ -31,6 +37,7 @@ export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 
       hint: 'What you typed is kept here and goes there when it is back.',
     })
   }
+  if (response.status === 401) leaveForSignIn()
   const value = (await response.json().catch(() => null)) as unknown
   if (!response.ok)
     throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...(value as object) })

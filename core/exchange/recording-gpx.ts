@@ -70,17 +70,30 @@ interface Point {
 }
 const listed = <T>(value: T | T[] | undefined): T[] => (value === undefined ? [] : Array.isArray(value) ? value : [value])
 
-/** The first value under any of the names, however deep it stands. */
-function under(value: unknown, names: readonly string[]): string | undefined {
-  if (typeof value !== 'object' || value === null) return undefined
+const deepestExtension = 20
+
+/** The first value under any of the names, as deep as extensions stand in practice. */
+function under(value: unknown, names: readonly string[], depth = 0): string | undefined {
+  if (typeof value !== 'object' || value === null || depth > deepestExtension) return undefined
   for (const [name, inner] of Object.entries(value)) {
     if (names.includes(name.toLowerCase()) && (typeof inner === 'string' || typeof inner === 'number')) return String(inner)
   }
   for (const inner of Object.values(value)) {
-    const found = under(inner, names)
+    const found = under(inner, names, depth + 1)
     if (found !== undefined) return found
   }
   return undefined
+}
+
+/** What a text says as XML; the parser's words where it says nothing, or what no file of a recording does: entities, names of traps. */
+function parseXml(text: string): { ok: true; value: unknown } | { ok: false; problem: string; line?: number } {
+  const sound = XMLValidator.validate(text)
+  if (sound !== true) return { ok: false, problem: `no XML: ${sound.err.msg}`, line: sound.err.line }
+  try {
+    return { ok: true, value: new XMLParser(parserOptions).parse(text) }
+  } catch (error) {
+    return { ok: false, problem: `no XML that can be read: ${error instanceof RangeError ? 'nested too deep' : (error as Error).message}` }
+  }
 }
 
 const names: Readonly<Record<Exclude<ColumnName, 'lat' | 'lon' | 'altitude'>, readonly string[]>> = {
@@ -171,10 +184,9 @@ function columnsOf(segments: readonly Point[][], start: number) {
  * @param fallback the sport where the file tells none
  */
 export function readRecordingGpx(text: string, fallback: { sport?: SessionSport } = {}): Taken {
-  const sound = XMLValidator.validate(text)
-  if (sound !== true) return { ok: false, problem: `no XML: ${sound.err.msg}`, line: sound.err.line }
-  const parsed = new XMLParser(parserOptions).parse(text) as { gpx?: { trk?: unknown } }
-  const tracks = listed(parsed.gpx?.trk) as Track[]
+  const parsed = parseXml(text)
+  if (!parsed.ok) return parsed
+  const tracks = listed((parsed.value as { gpx?: { trk?: unknown } }).gpx?.trk) as Track[]
   const segments = tracks
     .flatMap(track => listed(track.trkseg))
     .map(segment => listed(segment.trkpt))

@@ -156,7 +156,10 @@ describe('a recording as GPX', () => {
     ['<gpx></gpx>', 'no track'],
     ['<gpx><trk><trkseg><trkpt lat="1" lon="2"/></trkseg></trk></gpx>', 'no time'],
     ['not at all', 'no XML'],
-  ])('that is none says so: %j', (text, problem) => {
+    [`<gpx>${'<a>'.repeat(50_000)}${'</a>'.repeat(50_000)}</gpx>`, 'no XML that can be read'],
+    ['<!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx><trk><name>&x;</name></trk></gpx>', 'no XML that can be read'],
+    ['<gpx><__proto__><constructor/></__proto__></gpx>', 'no XML that can be read'],
+  ])('that is none says so: %.80j', (text, problem) => {
     const taken = readRecordingGpx(text)
     expect(!taken.ok && taken.problem).toContain(problem)
   })

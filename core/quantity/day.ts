@@ -4,6 +4,23 @@ const time = (day: string) => Date.parse(`${day}T00:00:00Z`)
 /** Whether a session's day is a date, and not only the name of a day. */
 export const isDate = (day: string | undefined): day is string => day !== undefined && /^\d/.test(day)
 
+/**
+ * Whether a text is a day of the calendar, written as ISO 8601 has it, between the years 1900 and 2199.
+ *
+ * @example isCalendarDay('2026-02-29') // false: 2026 is no leap year
+ */
+export const isCalendarDay = (text: string): boolean =>
+  /^(?:19|20|21)\d{2}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(time(text)) && new Date(time(text)).toISOString().slice(0, 10) === text
+
+/** Whether a name is that of a time zone which this machine knows. */
+export function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }) !== null
+  } catch {
+    return false
+  }
+}
+
 /** The day that is so many days from another, both ISO dates. */
 export const daysFrom = (day: string, days: number): string => new Date(time(day) + days * dayMilliseconds).toISOString().slice(0, 10)
 

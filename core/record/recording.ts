@@ -1,3 +1,4 @@
+import { isTimeZone } from '../quantity/day'
 import type { SessionSport } from '../session/document'
 import type { Mark } from '../wrist/engine/marks'
 
@@ -30,8 +31,14 @@ export interface Recording {
   program?: string
 }
 
-/** A fault that the schema cannot tell: columns of unequal length, time that does not go on. */
+const earliest = Date.UTC(1970, 0, 1)
+const latest = Date.UTC(2200, 0, 1)
+
+/** A fault that the schema cannot tell: columns of unequal length, time that does not go on, a zone or a year that is none. */
 export function checkRecording(recording: Recording): string | null {
+  const began = Date.parse(recording.startedAt)
+  if (!(began >= earliest && began < latest)) return 'startedAt is before 1970 or after 2199'
+  if (recording.timeZone !== undefined && !isTimeZone(recording.timeZone)) return 'timeZone is not the name of a time zone'
   const { t, ...columns } = recording.samples
   for (const [name, column] of Object.entries(columns)) {
     if ((column as Column).length !== t.length) return `samples.${name} has ${(column as Column).length} values, samples.t has ${t.length}`

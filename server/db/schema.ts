@@ -58,10 +58,65 @@ export const account = pgTable(
     id: uuid('id').primaryKey().defaultRandom(),
     name: text('name').notNull(),
     tokenDigest: text('token_digest').notNull().unique(),
+    /** The name to sign in by, and the passphrase as scrypt made it; null where nobody signs in from elsewhere. */
+    signInName: text('sign_in_name').unique(),
+    passphrase: text('passphrase'),
     createdAt: createdAt(),
   },
   () => [pgPolicy('account_of_owner', { for: 'select', to: appRole, using: sql`id = current_setting('agonis.owner', true)::uuid` })],
 )
+
+/** A browser or phone that somebody is signed in with: it is known by a token, kept as its digest, until it is ended. */
+export const device = pgTable(
+  'device',
+  {
+    id: uuid('id').notNull().defaultRandom(),
+    ownerId: owner(),
+    name: text('name').notNull(),
+    tokenDigest: text('token_digest').notNull().unique(),
+    createdAt: createdAt(),
+    seenAt: timestamp('seen_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.id] }), ownerPolicy('device')],
+)
+
+/** A key that lets somebody in once: its owner, or somebody who joins with an account of their own. */
+export const invitation = pgTable(
+  'invitation',
+  {
+    ownerId: owner(),
+    keyDigest: text('key_digest').notNull().unique(),
+    lets: text('lets').$type<'enter' | 'join'>().notNull(),
+    until: timestamp('until', { withTimezone: true }).notNull(),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.keyDigest] }), ownerPolicy('invitation')],
+)
+
+/** A key pair in a device of the athlete that they sign in by instead of a passphrase; only its public half is here. */
+export const passkey = pgTable(
+  'passkey',
+  {
+    ownerId: owner(),
+    credential: text('credential').notNull().unique(),
+    name: text('name').notNull(),
+    publicKey: bytea('public_key').notNull(),
+    counter: bigint('counter', { mode: 'number' }).notNull(),
+    transports: text('transports')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.credential] }), ownerPolicy('passkey')],
+)
+
+/** How often somebody has knocked lately, by what they knocked with; it slows down guessing, over all copies of the server. */
+export const knock = pgTable('knock', {
+  who: text('who').primaryKey(),
+  count: integer('count').notNull(),
+  until: timestamp('until', { withTimezone: true }).notNull(),
+}).enableRLS()
 
 /** Every accepted save of the athlete document; the highest number is the athlete of today. */
 export const athleteRevision = pgTable(
@@ -326,6 +381,8 @@ export const recording = pgTable(
     samples: bytea('samples').notNull(),
     felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
     score: jsonb('score').$type<Score>(),
+    /** Removed ones keep their row, so that they can be brought back. */
+    removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),
   },
   table => [

@@ -1,7 +1,7 @@
 /** An error that a reader of the interface can act on: what, where, and what to do. */
 export class Problem extends Error {
   constructor(
-    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 502 | 503,
+    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429 | 502 | 503,
     readonly problem: string,
     readonly where: string,
     readonly hint: string,

@@ -1,6 +1,6 @@
 import { promisify } from 'node:util'
 import { gunzip, gzip } from 'node:zlib'
-import { asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { validateRecording } from '../../core/formats/validate'
 import type { Recording, Samples } from '../../core/record/recording'
 import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
@@ -28,6 +28,8 @@ export interface Origin {
   revision?: number | null
   clockAhead?: number
 }
+
+const isThere = (id: string) => and(eq(recording.id, id), isNull(recording.removedAt))
 
 /** Seconds that a watch's clock may be off before its recordings are dated by ours. */
 const clockTolerance = 60
@@ -63,7 +65,7 @@ async function storeMarks(tx: OwnerTransaction, recordingId: string, marks: read
   for (let at = 0; at < rows.length; at += marksAtOnce) await tx.insert(mark).values(rows.slice(at, at + marksAtOnce))
 }
 
-/** Stores a recording with its marks and its score; one that is there already is not stored twice. */
+/** Stores a recording with its marks and its score; one that is there already is not stored twice, and one that was removed is back. */
 export async function storeRecording(tx: OwnerTransaction, value: unknown, origin: Origin): Promise<string> {
   const taken = soundRecording(value)
   const { samples, program: programDigest } = taken
@@ -93,7 +95,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     .onConflictDoNothing()
     .returning({ id: recording.id })
   if (!row) {
-    const [known] = await tx.select({ id: recording.id }).from(recording).where(eq(recording.digest, digest))
+    const [known] = await tx.update(recording).set({ removedAt: null }).where(eq(recording.digest, digest)).returning({ id: recording.id })
     return known!.id
   }
   await storeMarks(tx, row.id, taken.marks)
@@ -114,10 +116,14 @@ export async function listRecordings(tx: OwnerTransaction, limit: number, offset
       felt: recording.felt,
     })
     .from(recording)
+    .where(isNull(recording.removedAt))
     .orderBy(desc(recording.startedAt))
     .limit(limit)
     .offset(offset)
-  const [count] = await tx.select({ total: sql<number>`count(*)::int` }).from(recording)
+  const [count] = await tx
+    .select({ total: sql<number>`count(*)::int` })
+    .from(recording)
+    .where(isNull(recording.removedAt))
   return {
     total: count!.total,
     rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
@@ -134,7 +140,7 @@ export async function listRecordings(tx: OwnerTransaction, limit: number, offset
 
 /** One recording whole, with the program it was carried out from and its score. */
 export async function loadRecording(tx: OwnerTransaction, id: string): Promise<LoggedRecording> {
-  const [row] = await tx.select().from(recording).where(eq(recording.id, id))
+  const [row] = await tx.select().from(recording).where(isThere(id))
   if (!row) throw notFound('recording', 'params.id')
   const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
   const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
@@ -167,6 +173,21 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
 
 /** Keeps how it felt. */
 export async function keepFelt(tx: OwnerTransaction, id: string, felt: Felt): Promise<void> {
-  const kept = await tx.update(recording).set({ felt }).where(eq(recording.id, id)).returning({ id: recording.id })
+  const kept = await tx.update(recording).set({ felt }).where(isThere(id)).returning({ id: recording.id })
   if (kept.length === 0) throw notFound('recording', 'params.id')
+}
+
+/** Takes a recording out of the log; it can be brought back. */
+export async function removeRecording(tx: OwnerTransaction, id: string): Promise<void> {
+  const removed = await tx.update(recording).set({ removedAt: new Date() }).where(isThere(id)).returning({ id: recording.id })
+  if (removed.length === 0) throw notFound('recording', 'params.id')
+}
+
+export async function restoreRecording(tx: OwnerTransaction, id: string): Promise<void> {
+  const restored = await tx
+    .update(recording)
+    .set({ removedAt: null })
+    .where(and(eq(recording.id, id), isNotNull(recording.removedAt)))
+    .returning({ id: recording.id })
+  if (restored.length === 0) throw notFound('removed recording', 'params.id')
 }

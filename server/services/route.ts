@@ -1,23 +1,32 @@
-import { defineEventHandler, getCookie, getHeader, getQuery, getRouterParams, setResponseStatus } from 'h3'
+import { defineEventHandler, getHeader, getQuery, getRouterParams, setResponseStatus } from 'h3'
 import type { H3Event } from 'h3'
 import { ValidationError } from 'yup'
 import type { InferType, ObjectSchema, AnyObject } from 'yup'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner, sharedDatabase } from '../db/client'
-import { accountOfToken } from './account'
+import type { Entrance } from './account'
+import { whoAsks } from './entrance'
+import { loggable, problemOfFault } from './fault'
+import { log, requestIdOf, routeOf } from './log'
 import { Problem } from './problem'
 import { refuseUnsound } from './sound-input'
 
-export const cookieName = 'agonis_account'
 const usualBodyBytes = 3 * 1024 * 1024
 
-export interface Call<P, Q, B> {
+/** What is asked, and the database that knows. */
+export interface OutsideCall<P, Q, B> {
   event: H3Event
-  owner: string
   params: P
   query: Q
   body: B
   database: Database
+}
+
+/** What is asked by somebody who is known. */
+export interface Call<P, Q, B> extends OutsideCall<P, Q, B> {
+  owner: string
+  /** The device that asks, where it is signed in as one. */
+  device: string | null
   /** Runs work in a transaction that sees this owner's rows only. */
   transaction: <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
 }
@@ -25,26 +34,29 @@ export interface Call<P, Q, B> {
 type Shape = ObjectSchema<AnyObject>
 type Given<S> = S extends Shape ? InferType<S> : Record<string, never>
 
-interface Route<P, Q, B, R> {
+interface Shapes<P, Q, B> {
   params?: P
   query?: Q
   body?: B
   bodyBytes?: number
+}
+interface Route<P, Q, B, R> extends Shapes<P, Q, B> {
   handle: (call: Call<Given<P>, Given<Q>, Given<B>>) => Promise<R>
 }
+interface OutsideRoute<P, Q, B, R> extends Shapes<P, Q, B> {
+  handle: (call: OutsideCall<Given<P>, Given<Q>, Given<B>>) => Promise<R>
+}
 
-async function ownerOf(event: H3Event, database: Database): Promise<string> {
-  const bearer = /^Bearer (\S+)$/.exec(getHeader(event, 'authorization') ?? '')?.[1]
-  const token = bearer ?? getCookie(event, cookieName)
-  const owner = token ? await accountOfToken(database, token) : null
-  if (!owner)
+async function entranceFor(event: H3Event, database: Database): Promise<Entrance> {
+  const entrance = await whoAsks(event, database)
+  if (!entrance)
     throw new Problem(
       401,
       'Nobody is signed in.',
       'request',
       "Open the application's first page, or send the account's token as a bearer token.",
     )
-  return owner
+  return entrance
 }
 
 /** Reads a body up to a limit; what is larger is refused without being kept. */
@@ -88,46 +100,72 @@ async function validate<S extends Shape>(schema: S, value: unknown, place: strin
 }
 
 function answerProblem(event: H3Event, error: unknown) {
-  if (error instanceof Problem) {
-    setResponseStatus(event, error.status)
-    return { problem: error.problem, where: error.where, hint: error.hint, ...error.details }
+  const request = requestIdOf(event)
+  const told = error instanceof Problem ? error : problemOfFault(error)
+  const about = { request, method: event.method, route: routeOf(event) }
+  if (told) {
+    if (told.status >= 500) log.warn({ ...about, status: told.status, ...loggable(error) }, 'not answered')
+    setResponseStatus(event, told.status)
+    return { problem: told.problem, where: told.where, hint: told.hint, ...told.details }
   }
-  console.error(`${event.method} ${event.path} failed:`, error instanceof Error ? error.message : 'unknown fault')
-  if (process.env.AGONIS_TRACE) console.error(error)
+  log.error({ ...about, status: 500, ...loggable(error) }, 'failed')
   setResponseStatus(event, 500)
-  return { problem: 'Something went wrong here.', where: 'server', hint: "Nothing was changed. Try again; the server's log says more." }
+  return {
+    problem: 'Something went wrong here.',
+    where: 'server',
+    hint: `Nothing was changed. Try again; the server's log says more under ${request}.`,
+  }
 }
 
-/**
- * A route that validates what it is given with Yup, knows whose request it is, and answers every fault as
- * `{ problem, where, hint }` with the right status.
- */
+/** Answers a request by some work, and every fault of it as `{ problem, where, hint }` with the right status. */
+async function answering(event: H3Event, work: () => Promise<unknown>): Promise<unknown> {
+  const begun = performance.now()
+  const request = requestIdOf(event)
+  event.node.res.once('close', () => {
+    const milliseconds = Math.round(performance.now() - begun)
+    log.info({ request, method: event.method, route: routeOf(event), status: event.node.res.statusCode, milliseconds }, 'answered')
+  })
+  try {
+    return await work()
+  } catch (error) {
+    return answerProblem(event, error)
+  }
+}
+
+async function given<P extends Shape | undefined, Q extends Shape | undefined, B extends Shape | undefined>(
+  event: H3Event,
+  database: Database,
+  shapes: Shapes<P, Q, B>,
+): Promise<OutsideCall<Given<P>, Given<Q>, Given<B>>> {
+  const params = shapes.params ? await validate(shapes.params, getRouterParams(event, { decode: true }), 'params') : {}
+  const query = shapes.query ? await validate(shapes.query, getQuery(event), 'query') : {}
+  const body = shapes.body ? await validate(shapes.body, await readBody(event, shapes.bodyBytes ?? usualBodyBytes), 'body') : {}
+  return { event, database, params: params as Given<P>, query: query as Given<Q>, body: body as Given<B> }
+}
+
+/** A route that validates what it is given with Yup and knows whose request it is. */
 export function route<
   P extends Shape | undefined = undefined,
   Q extends Shape | undefined = undefined,
   B extends Shape | undefined = undefined,
   R = unknown,
 >(definition: Route<P, Q, B, R>) {
-  return defineEventHandler(async event => {
-    try {
+  return defineEventHandler(event =>
+    answering(event, async () => {
       const database = sharedDatabase()
-      const owner = await ownerOf(event, database)
-      const params = definition.params ? await validate(definition.params, getRouterParams(event, { decode: true }), 'params') : {}
-      const query = definition.query ? await validate(definition.query, getQuery(event), 'query') : {}
-      const body = definition.body
-        ? await validate(definition.body, await readBody(event, definition.bodyBytes ?? usualBodyBytes), 'body')
-        : {}
-      return await definition.handle({
-        event,
-        owner,
-        database,
-        params: params as Given<P>,
-        query: query as Given<Q>,
-        body: body as Given<B>,
-        transaction: work => asOwner(database, owner, work),
-      })
-    } catch (error) {
-      return answerProblem(event, error)
-    }
-  })
+      const { owner, device } = await entranceFor(event, database)
+      const call = await given(event, database, definition)
+      return definition.handle({ ...call, owner, device, transaction: work => asOwner(database, owner, work) })
+    }),
+  )
+}
+
+/** A route for whoever is not known yet: what leads to being known. */
+export function outsideRoute<
+  P extends Shape | undefined = undefined,
+  Q extends Shape | undefined = undefined,
+  B extends Shape | undefined = undefined,
+  R = unknown,
+>(definition: OutsideRoute<P, Q, B, R>) {
+  return defineEventHandler(event => answering(event, async () => definition.handle(await given(event, sharedDatabase(), definition))))
 }

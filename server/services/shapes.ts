@@ -1,4 +1,8 @@
 import { number, object, string } from 'yup'
+import { isCalendarDay } from '../../core/quantity/day'
+
+/** A day of the calendar. */
+export const day = () => string().test('day', 'is not a day of the calendar', value => value === undefined || isCalendarDay(value))
 
 /** A row's id in the address. */
 export const idParams = object({ id: string().uuid('is not an id').required() })

@@ -1,4 +1,4 @@
-import { desc, isNotNull } from 'drizzle-orm'
+import { and, desc, isNotNull, isNull } from 'drizzle-orm'
 import type { DoneProgram, LearntSteadiness } from '../../core/record/steadiness'
 import { learnSteadiness } from '../../core/record/steadiness'
 import type { OwnerTransaction } from '../db/client'
@@ -13,7 +13,7 @@ export async function steadinessFromRecordings(tx: OwnerTransaction): Promise<Le
   const rows = await tx
     .select({ id: recording.id })
     .from(recording)
-    .where(isNotNull(recording.score))
+    .where(and(isNotNull(recording.score), isNull(recording.removedAt)))
     .orderBy(desc(recording.startedAt))
     .limit(latest)
   const done: DoneProgram[] = []

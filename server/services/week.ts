@@ -7,13 +7,12 @@ import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry } from '../db/schema'
 import { currentStandpoint } from './athlete'
-import { checkDay, planSession } from './plan'
+import { planSession } from './plan'
 import { notFound, Problem } from './problem'
 import { saveSession } from './session'
 
 /** Moves what is planned to another day. */
 export async function movePlanned(tx: OwnerTransaction, id: string, day: string): Promise<void> {
-  checkDay(day)
   const moved = await tx
     .update(planEntry)
     .set({ day })
@@ -27,7 +26,6 @@ export async function movePlanned(tx: OwnerTransaction, id: string, day: string)
  * All of it or nothing; a session without a day, or with a line that nobody could read, is shelved all the same.
  */
 export async function fillWeek(tx: OwnerTransaction, week: string, text: string): Promise<PlanRow[]> {
-  checkDay(week)
   const { sessions } = readScript(text, await currentStandpoint(tx), { week })
   const filled = sessions.filter(session => session.items.length > 0)
   if (filled.length === 0)

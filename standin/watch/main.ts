@@ -101,7 +101,7 @@ async function handle(request: IncomingMessage, response: ServerResponse) {
 
 const server = createServer((request, response) => {
   handle(request, response).catch((error: Error) => {
-    console.error('stand-in watch:', error.message)
+    console.error('stand-in watch:', error.name)
     if (!response.headersSent) answer(response, 500, { problem: 'the watch failed' })
     else response.destroy()
   })

@@ -1,8 +1,7 @@
-import { object, string } from 'yup'
+import { object } from 'yup'
 import { listPlan } from '../../services/plan'
 import { route } from '../../services/route'
-
-const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, 'is not a date')
+import { day } from '../../services/shapes'
 
 export default route({
   query: object({ from: day().required(), to: day().required() }),

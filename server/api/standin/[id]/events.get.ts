@@ -8,7 +8,9 @@ export default route({
   params: idParams,
   async handle({ transaction, params, event }) {
     const { address } = await transaction(tx => loadWatch(tx, params.id))
-    const response = await atStandin(address, 'GET', 'events')
+    const gone = new AbortController()
+    event.node.res.once('close', () => gone.abort())
+    const response = await atStandin(address, 'GET', 'events', undefined, gone.signal)
     setHeader(event, 'content-type', 'text/event-stream')
     setHeader(event, 'cache-control', 'no-store')
     return sendStream(event, response.body!)

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { EntranceState } from '~~/shared/api'
+import { api, toldOf } from '~/composables/api'
+
+const route = useRoute()
+const state = ref<EntranceState | null>(null)
+const problem = ref<string | null>(null)
+const isUsed = computed(() => route.query.why === 'used')
+
+onMounted(async () => {
+  try {
+    state.value = await api<EntranceState>('/entrance')
+  } catch (error) {
+    problem.value = toldOf(error).problem
+  }
+})
+</script>
+
+<template>
+  <section class="entrance" data-test="sign-in">
+    <h1>Sign in</h1>
+    <el-alert v-if="problem" type="error" :closable="false" show-icon :title="problem" />
+    <el-alert
+      v-if="isUsed"
+      type="warning"
+      :closable="false"
+      show-icon
+      title="That address has let somebody in already, or is too old."
+      description="Each opens once, within half an hour." />
+    <template v-if="state?.kind === 'locked'">
+      <p>Agonis is locked on this machine. Open the address that it printed when it started; that lets this browser in.</p>
+      <p>Another address: run <code>npm run key</code> in its folder, as the user it runs as.</p>
+    </template>
+    <template v-else-if="state?.kind === 'open'">
+      <p>This browser was not let in: the key of this folder is not in the database it runs on.</p>
+      <p>A backup that belongs here brings it back: <code>npm run restore -- FILE</code>.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.entrance {
+  max-width: 30rem;
+  margin: 48px auto;
+  padding: 0 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+h1 {
+  font-family: var(--title);
+  font-size: 1.6rem;
+  margin: 0;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,57 @@
+import { clearSession, getCookie, getHeader, getSession, updateSession } from 'h3'
+import type { H3Event, SessionConfig } from 'h3'
+import type { Database } from '../db/client'
+import type { Entrance } from './account'
+import { entranceOfToken } from './account'
+
+/**
+ * How one comes in. `open`: whoever can open the port of this machine is the athlete at home. `locked`: by a key that opens once.
+ * `home`: over the home network, by passphrase, passkey or a paired phone.
+ */
+export type EntranceKind = 'open' | 'locked' | 'home'
+
+const kinds: readonly string[] = ['open', 'locked', 'home'] satisfies EntranceKind[]
+
+export function entranceKind(): EntranceKind {
+  const kind = process.env.AGONIS_ENTRANCE ?? 'open'
+  if (!kinds.includes(kind)) throw new Error(`AGONIS_ENTRANCE is one of ${kinds.join(', ')}`)
+  return kind as EntranceKind
+}
+
+const aYear = 3600 * 24 * 365
+
+/** Trap: browsers share cookies between the ports of a host, so the name tells one application of a machine from another. */
+export const cookieName = (event: H3Event): string => `agonis_${/:(\d+)$/.exec(getHeader(event, 'host') ?? '')?.[1] ?? 'home'}`
+
+function cookieOf(event: H3Event): SessionConfig {
+  const password = process.env.AGONIS_SEAL
+  if (!password) throw new Error('AGONIS_SEAL is not set')
+  const secure = entranceKind() === 'home'
+  return {
+    password,
+    name: cookieName(event),
+    maxAge: aYear,
+    cookie: { httpOnly: true, sameSite: 'strict', secure, path: '/' },
+    sessionHeader: false,
+  }
+}
+
+/** The token in the sealed cookie that came along. */
+async function tokenInCookie(event: H3Event): Promise<string | undefined> {
+  if (getCookie(event, cookieName(event)) === undefined) return undefined
+  return (await getSession<{ token?: string }>(event, cookieOf(event))).data.token
+}
+
+/** Gives the browser a cookie by which it comes in from now on. */
+export async function letInBy(event: H3Event, token: string): Promise<void> {
+  await updateSession<{ token?: string }>(event, cookieOf(event), { token })
+}
+
+export const takeCookieBack = (event: H3Event): Promise<void> => clearSession(event, cookieOf(event))
+
+/** Who asks: by a bearer token, else by the cookie; null for nobody known. */
+export async function whoAsks(event: H3Event, database: Pick<Database, 'execute'>): Promise<Entrance | null> {
+  const bearer = /^Bearer (\S+)$/.exec(getHeader(event, 'authorization') ?? '')?.[1]
+  const token = bearer ?? (await tokenInCookie(event))
+  return token ? entranceOfToken(database, token) : null
+}

@@ -29,8 +29,8 @@ async function answers(url) {
 }
 
 /**
- * The database of the application, by its owner's address: that of `DATABASE_OWNER_URL` or `DATABASE_URL`, else of the application that runs, else of the folder's own cluster,
- * which is started for as long as it is needed.
+ * The database of the application, by its owner's address: that of `DATABASE_OWNER_URL` or `DATABASE_URL`, else of the application
+ * that runs, else of the folder's own cluster, which is started for as long as it is needed.
  *
  * @returns `{ url, connection, close }`
  */

@@ -76,7 +76,7 @@ export async function letIn(ownerUrl, plainUrl) {
     const bound = await isBound(connection, name)
     if (bound === false)
       throw new RoleProblem(
-        `DATABASE_URL enters as ${name}, whom row-level security does not bind: name a plain role there, and the owner in DATABASE_OWNER_URL.`,
+        `DATABASE_URL enters as ${name}, whom row-level security does not bind: name a plain role, and the owner in DATABASE_OWNER_URL.`,
       )
     if (plainUrl === plainUrlOf(ownerUrl)) {
       const [{ quoted, role }] =

@@ -77,8 +77,8 @@ async function swap(server: Connection, name: string, scratch: string): Promise<
 }
 
 /**
- * Restores a backup of this or any earlier version into the database at `url`, the owner's address: first beside it, brought to this version there,
- * and only then in its place.
+ * Restores a backup of this or any earlier version into the database at `url`, the owner's address: first beside it, brought to this
+ * version there, and only then in its place.
  *
  * @param token the key that the account at home is entered with here
  * @throws Refused where the file is none of ours, not whole, or of a later version

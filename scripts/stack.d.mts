@@ -10,6 +10,8 @@ export interface RunningStack {
   server: ChildProcess
   standin: ChildProcess
   cluster: { url: string; child: ChildProcess; stop: () => Promise<void> } | null
+  /** One more copy of the server on the same database. */
+  another: () => Promise<{ server: ChildProcess; address: string; stop: () => Promise<void> }>
   stop: () => Promise<void>
 }
 

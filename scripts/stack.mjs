@@ -58,6 +58,57 @@ function keptRunning(first, start, what) {
   }
 }
 
+/** Brings the database to this version, and gives the account at home another token where that is asked or was begun. */
+async function prepareDatabase({ folder, cluster, databaseUrl, databaseOwnerUrl, newToken }) {
+  const { plainUrl, ownerUrl } = await addressesOf(databaseUrl, databaseOwnerUrl ?? cluster?.url)
+  run('scripts/migrate.ts', { DATABASE_URL: plainUrl, DATABASE_OWNER_URL: ownerUrl ?? '' })
+  const homeToken = () => keptSecret(folder, 'home-token')
+  if (homeToken() && (newToken || existsSync(join(folder, 'home-token.next'))))
+    run('scripts/change-token.ts', { DATABASE_URL: plainUrl, AGONIS_DATA: folder })
+  return { plainUrl, ownerUrl, homeToken: homeToken() }
+}
+
+/** Starts the stand-in watches, again whenever they die. */
+async function startStandin(folder, saying) {
+  const standinKey = keptSecret(folder, 'standin-key')
+  const port = await freePort()
+  const standinUrl = `http://127.0.0.1:${port}`
+  const start = () =>
+    child(
+      ['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
+      { STANDIN_PORT: String(port), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey },
+      true,
+    )
+  const standin = start()
+  const stop = keptRunning(standin, start, 'The stand-in watch')
+  await untilAnswers(`${standinUrl}/`, standin, 'The stand-in watch', saying)
+  return { standin, standinUrl, standinKey, stop }
+}
+
+/** Starts one copy of the server; several run on one database. */
+async function startServer(env, { port, quiet, isReloading, saying }) {
+  const found = await freePort(port)
+  if (port && found !== port) console.log(`Port ${port} is taken by another program.`)
+  const own = isReloading
+    ? ['node_modules/nuxt/bin/nuxt.mjs', 'dev', '--no-fork', '--host', '127.0.0.1', '--port', String(found)]
+    : ['.output/server/index.mjs']
+  const place = { HOST: '127.0.0.1', PORT: String(found), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(found) }
+  const server = child(
+    ['--import', './scripts/with-parent.mjs', ...own],
+    { ...place, NODE_ENV: isReloading ? 'development' : 'production', ...env },
+    quiet,
+  )
+  const address = `http://127.0.0.1:${found}`
+  const stop = () => ended(server)
+  try {
+    await untilAnswers(`${address}/api/entrance`, server, 'The server', saying)
+  } catch (error) {
+    await stop()
+    throw error
+  }
+  return { server, address, stop }
+}
+
 /**
  * Starts the whole of it.
  *
@@ -69,17 +120,8 @@ function keptRunning(first, start, what) {
  * @param newToken gives the account at home another token first, and ends all devices
  * @param databaseOwnerUrl its owner's address, for migrations alone
  */
-export async function startStack({
-  folder,
-  demo,
-  port = 0,
-  databaseUrl,
-  databaseOwnerUrl,
-  entrance = 'open',
-  newToken = false,
-  quiet = false,
-  isReloading = false,
-}) {
+export async function startStack(options) {
+  const { folder, demo, port = 0, databaseUrl, databaseOwnerUrl, entrance = 'open', quiet = false, isReloading = false } = options
   const running = []
   const saying = quiet ? { say: () => {} } : {}
   const stop = async () => {
@@ -88,26 +130,9 @@ export async function startStack({
   try {
     const cluster = databaseUrl || databaseOwnerUrl ? null : await startCluster(folder)
     if (cluster) running.push(cluster.stop)
-    const { plainUrl, ownerUrl } = await addressesOf(databaseUrl, databaseOwnerUrl ?? cluster?.url)
-    run('scripts/migrate.ts', { DATABASE_URL: plainUrl, DATABASE_OWNER_URL: ownerUrl ?? '' })
-    if (newToken || existsSync(join(folder, 'home-token.next'))) {
-      keptSecret(folder, 'home-token')
-      run('scripts/change-token.ts', { DATABASE_URL: plainUrl, AGONIS_DATA: folder })
-    }
-    const homeToken = keptSecret(folder, 'home-token')
-    const seal = keptSecret(folder, 'seal')
-    const standinKey = keptSecret(folder, 'standin-key')
-    const standinPort = await freePort()
-    const standinUrl = `http://127.0.0.1:${standinPort}`
-    const startStandin = () =>
-      child(
-        ['--import', './scripts/with-parent.mjs', '--import', 'tsx', 'standin/watch/main.ts'],
-        { STANDIN_PORT: String(standinPort), STANDIN_FOLDER: join(folder, 'standin'), STANDIN_KEY: standinKey },
-        true,
-      )
-    const standin = startStandin()
-    running.push(keptRunning(standin, startStandin, 'The stand-in watch'))
-    await untilAnswers(`${standinUrl}/`, standin, 'The stand-in watch', saying)
+    const { plainUrl, ownerUrl, homeToken } = await prepareDatabase({ ...options, cluster })
+    const { standin, standinUrl, standinKey, stop: stopStandin } = await startStandin(folder, saying)
+    running.push(stopStandin)
     const shared = {
       DATABASE_URL: plainUrl,
       DATABASE_OWNER_URL: '',
@@ -116,29 +141,16 @@ export async function startStack({
       AGONIS_HOME_TOKEN: homeToken,
     }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
-    const serverPort = await freePort(port)
-    if (port && serverPort !== port) console.log(`Port ${port} is taken by another program.`)
-    const own = isReloading
-      ? ['node_modules/nuxt/bin/nuxt.mjs', 'dev', '--no-fork', '--host', '127.0.0.1', '--port', String(serverPort)]
-      : ['.output/server/index.mjs']
-    const server = child(
-      ['--import', './scripts/with-parent.mjs', ...own],
-      {
-        ...shared,
-        HOST: '127.0.0.1',
-        PORT: String(serverPort),
-        NITRO_HOST: '127.0.0.1',
-        NITRO_PORT: String(serverPort),
-        AGONIS_SEAL: seal,
-        AGONIS_ENTRANCE: entrance,
-        NODE_ENV: isReloading ? 'development' : 'production',
-      },
-      quiet,
-    )
-    running.push(() => ended(server))
-    const address = `http://127.0.0.1:${serverPort}`
-    await untilAnswers(`${address}/api/me`, server, 'The server', saying)
-    return { address, databaseUrl: plainUrl, ownerUrl, homeToken, standinUrl, standinKey, server, standin, cluster, stop }
+    const env = { ...shared, AGONIS_SEAL: keptSecret(folder, 'seal'), AGONIS_ENTRANCE: entrance }
+    /** One more copy on the same database. */
+    const another = async () => {
+      const copy = await startServer(env, { port: 0, quiet, isReloading, saying })
+      running.push(copy.stop)
+      return copy
+    }
+    const { server, address, stop: stopServer } = await startServer(env, { port, quiet, isReloading, saying })
+    running.push(stopServer)
+    return { address, databaseUrl: plainUrl, ownerUrl, homeToken, standinUrl, standinKey, server, standin, cluster, another, stop }
   } catch (error) {
     await stop()
     throw error

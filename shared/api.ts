@@ -62,6 +62,8 @@ export interface ImportedFile {
   file: string
   titles: string[]
   problem?: string
+  /** Such as that it was here already. */
+  note?: string
 }
 
 /** A page of a list, and how many rows there are in all. */
@@ -231,4 +233,10 @@ export interface Glass {
 /** How one comes into this server. */
 export interface EntranceState {
   kind: 'open' | 'locked' | 'home'
+}
+
+/** What would be erased, and the key by which it is when that is asked for again. */
+export interface EraseAsked {
+  holds: { sessions: number; wordings: number; recordings: number; planned: number }
+  key: string
 }

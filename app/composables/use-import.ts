@@ -1,23 +1,84 @@
 import type { ImportedFile } from '~~/shared/api'
 
+/** How far taking files in has come: so many of so many. */
+export interface ImportProgress {
+  done: number
+  count: number
+}
+
+/** The lines of a body as they arrive. */
+async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<string> {
+  const reader = body.getReader()
+  const decoder = new TextDecoder()
+  let rest = ''
+  for (;;) {
+    const { value, done } = await reader.read()
+    const lines = (rest + decoder.decode(value, { stream: !done })).split('\n')
+    rest = done ? '' : lines.pop()!
+    yield* lines.filter(line => line !== '')
+    if (done) return
+  }
+}
+
+/** Takes one file in, and tells of each part of it as the server has kept it. */
+async function* takeFile(file: File): AsyncGenerator<ImportedFile | { count: number }> {
+  let response: Response
+  try {
+    response = await fetch(`/api/import?name=${encodeURIComponent(file.name.slice(0, 300))}`, {
+      method: 'POST',
+      body: file,
+      headers: { 'accept': 'application/x-ndjson', 'content-type': 'application/octet-stream' },
+    })
+  } catch {
+    throw new ApiError({
+      status: 0,
+      problem: 'The server does not answer.',
+      where: 'network',
+      hint: 'Choose the file again when it is back.',
+    })
+  }
+  if (!response.ok || !response.body)
+    throw new ApiError({
+      status: response.status,
+      problem: 'The server failed.',
+      where: file.name,
+      hint: '',
+      ...((await response.json()) as object),
+    })
+  for await (const line of linesOf(response.body)) yield { file: file.name, titles: [], ...(JSON.parse(line) as object) }
+}
+
 /** Takes files in, one after the other, and keeps what became of each for the screen to show. */
 export function useImport(guarded: (work: () => Promise<unknown>) => Promise<void>, load: () => Promise<unknown>) {
   const imported = ref<ImportedFile[] | null>(null)
+  const progress = ref<ImportProgress | null>(null)
 
-  const takeIn = (field: HTMLInputElement | null) =>
+  const takeFiles = (files: readonly File[]) =>
     guarded(async () => {
       imported.value = null
       const results: ImportedFile[] = []
-      for (const one of [...(field?.files ?? [])]) {
-        const body = { name: one.name, base64: await base64Of(one) }
-        results.push(...(await api<{ files: ImportedFile[] }>('/import', { method: 'POST', body })).files)
+      try {
+        for (const file of files) {
+          for await (const told of takeFile(file)) {
+            if ('count' in told) progress.value = { done: 0, count: told.count }
+            else {
+              results.push(told)
+              if (progress.value) progress.value = { ...progress.value, done: progress.value.done + 1 }
+            }
+          }
+        }
+      } finally {
+        progress.value = null
+        imported.value = results
+        await load()
       }
-      imported.value = results
-      if (field) field.value = ''
-      await load()
     })
+  const takeIn = async (field: HTMLInputElement | null) => {
+    await takeFiles([...(field?.files ?? [])])
+    if (field) field.value = ''
+  }
   const importedCount = computed(() => imported.value?.reduce((sum, one) => sum + one.titles.length, 0) ?? 0)
   const refusedFiles = computed(() => imported.value?.filter(one => one.problem) ?? [])
 
-  return { imported, importedCount, refusedFiles, takeIn }
+  return { imported, importedCount, refusedFiles, progress, takeIn, takeFiles }
 }

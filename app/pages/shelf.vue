@@ -67,7 +67,7 @@ const setTags = (row: ShelfRow, wanted: string[]) =>
     await loadTags()
   })
 
-const { imported, importedCount, refusedFiles, takeIn } = useImport(guarded, load)
+const { imported, importedCount, refusedFiles, progress, takeIn } = useImport(guarded, load)
 
 const find = (words: string) =>
   (search.value = search.value.split(' ').includes(words)
@@ -127,7 +127,7 @@ onMounted(() =>
       <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</button>
       <span class="files">
         <label class="plain take"
-          >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip" data-test="import" @change="takeIn(file)"
+          >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip,.gpx,.csv" data-test="import" @change="takeIn(file)"
         /></label>
         <a href="/api/export" download data-test="export">give out all</a>
       </span>
@@ -135,6 +135,10 @@ onMounted(() =>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
+    <el-progress
+      v-if="progress && progress.count > 1"
+      :percentage="Math.round((100 * progress.done) / progress.count)"
+      :format="() => `${progress?.done} of ${progress?.count}`" />
     <div v-if="imported" class="said" :class="refusedFiles.length > 0 ? 'ask' : 'note'" role="status" data-test="imported">
       {{ importedCount }} {{ importedCount === 1 ? 'session' : 'sessions' }} taken in.
       <template v-if="refusedFiles.length > 0"

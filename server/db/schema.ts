@@ -39,7 +39,11 @@ const owner = () =>
     .references(() => account.id, { onDelete: 'cascade' })
 const createdAt = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow()
 
-/** A row is seen and written only under its owner's name. */
+/**
+ * A row is seen and written only under its owner's name. The key of every table of theirs leads with the owner too, so that the rows
+ * of one owner lie together, and a database parted by owner can hold them. Trap: where a reference is let go, only the column that
+ * refers is emptied, never the owner, which the migrations say by hand.
+ */
 const ownerPolicy = (table: string) =>
   pgPolicy(`${table}_by_owner`, {
     for: 'all',
@@ -135,7 +139,7 @@ export const athleteRevision = pgTable(
 export const session = pgTable(
   'session',
   {
-    id: uuid('id').primaryKey().defaultRandom(),
+    id: uuid('id').notNull().defaultRandom(),
     ownerId: owner(),
     title: text('title').notNull(),
     sport: text('sport').notNull(),
@@ -172,6 +176,7 @@ export const session = pgTable(
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
   table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
     index('session_by_owner').on(table.ownerId, table.updatedAt),
     index('session_by_facets').using('gin', table.facets),
     index('session_by_content').on(table.ownerId, table.content),
@@ -184,9 +189,7 @@ export const session = pgTable(
 export const revision = pgTable(
   'revision',
   {
-    sessionId: uuid('session_id')
-      .notNull()
-      .references(() => session.id, { onDelete: 'cascade' }),
+    sessionId: uuid('session_id').notNull(),
     ownerId: owner(),
     number: integer('number').notNull(),
     base: integer('base').notNull(),
@@ -205,7 +208,8 @@ export const revision = pgTable(
     createdAt: createdAt(),
   },
   table => [
-    primaryKey({ columns: [table.sessionId, table.number] }),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
+    primaryKey({ columns: [table.ownerId, table.sessionId, table.number] }),
     index('revision_by_digest').on(table.ownerId, table.digest),
     ownerPolicy('revision'),
   ],
@@ -215,15 +219,18 @@ export const revision = pgTable(
 export const planEntry = pgTable(
   'plan_entry',
   {
-    id: uuid('id').primaryKey().defaultRandom(),
+    id: uuid('id').notNull().defaultRandom(),
     ownerId: owner(),
-    sessionId: uuid('session_id')
-      .notNull()
-      .references(() => session.id, { onDelete: 'cascade' }),
+    sessionId: uuid('session_id').notNull(),
     day: date('day').notNull(),
     createdAt: createdAt(),
   },
-  table => [index('plan_entry_by_day').on(table.ownerId, table.day), ownerPolicy('plan_entry')],
+  table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
+    index('plan_entry_by_day').on(table.ownerId, table.day),
+    ownerPolicy('plan_entry'),
+  ],
 )
 
 /**
@@ -233,7 +240,7 @@ export const planEntry = pgTable(
 export const watch = pgTable(
   'watch',
   {
-    id: uuid('id').primaryKey().defaultRandom(),
+    id: uuid('id').notNull().defaultRandom(),
     ownerId: owner(),
     name: text('name').notNull(),
     address: text('address').notNull(),
@@ -250,39 +257,46 @@ export const watch = pgTable(
     leaseUntil: timestamp('lease_until', { withTimezone: true }),
     createdAt: createdAt(),
   },
-  table => [uniqueIndex('watch_by_address').on(table.ownerId, table.address), ownerPolicy('watch')],
+  table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
+    uniqueIndex('watch_by_address').on(table.ownerId, table.address),
+    ownerPolicy('watch'),
+  ],
 )
 
 /** What the athlete has chosen instead of a loss, row by row, for one session on one watch. */
 export const fitChoice = pgTable(
   'fit_choice',
   {
-    watchId: uuid('watch_id')
-      .notNull()
-      .references(() => watch.id, { onDelete: 'cascade' }),
-    sessionId: uuid('session_id')
-      .notNull()
-      .references(() => session.id, { onDelete: 'cascade' }),
+    watchId: uuid('watch_id').notNull(),
+    sessionId: uuid('session_id').notNull(),
     ownerId: owner(),
     here: jsonb('here').$type<Record<string, string>>().notNull(),
   },
-  table => [primaryKey({ columns: [table.watchId, table.sessionId] }), ownerPolicy('fit_choice')],
+  table => [
+    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('cascade'),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
+    primaryKey({ columns: [table.ownerId, table.watchId, table.sessionId] }),
+    ownerPolicy('fit_choice'),
+  ],
 )
 
 /** What has come home so far of a recording that is on its way, part by part in order. */
 export const arrival = pgTable(
   'arrival',
   {
-    watchId: uuid('watch_id')
-      .notNull()
-      .references(() => watch.id, { onDelete: 'cascade' }),
+    watchId: uuid('watch_id').notNull(),
     digest: text('digest').notNull(),
     at: integer('at').notNull(),
     ownerId: owner(),
     bytes: bytea('bytes').notNull(),
     createdAt: createdAt(),
   },
-  table => [primaryKey({ columns: [table.watchId, table.digest, table.at] }), ownerPolicy('arrival')],
+  table => [
+    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('cascade'),
+    primaryKey({ columns: [table.ownerId, table.watchId, table.digest, table.at] }),
+    ownerPolicy('arrival'),
+  ],
 )
 
 /**
@@ -296,12 +310,16 @@ export const program = pgTable(
     digest: text('digest').notNull(),
     name: text('name').notNull(),
     document: text('document').notNull(),
-    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    sessionId: uuid('session_id'),
     /** The revision of the session it was made from; null where a phone brought it. */
     revision: integer('revision'),
     createdAt: createdAt(),
   },
-  table => [primaryKey({ columns: [table.ownerId, table.digest] }), ownerPolicy('program')],
+  table => [
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('set null'),
+    primaryKey({ columns: [table.ownerId, table.digest] }),
+    ownerPolicy('program'),
+  ],
 )
 
 /** What refers to a program by its digest. */
@@ -312,12 +330,10 @@ const programReference = (table: { ownerId: AnyPgColumn; digest: AnyPgColumn }) 
 export const holding = pgTable(
   'holding',
   {
-    watchId: uuid('watch_id')
-      .notNull()
-      .references(() => watch.id, { onDelete: 'cascade' }),
+    watchId: uuid('watch_id').notNull(),
     slot: integer('slot').notNull(),
     ownerId: owner(),
-    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    sessionId: uuid('session_id'),
     revision: integer('revision').notNull(),
     digest: text('digest').notNull(),
     receipt: jsonb('receipt').$type<Receipt & { readBackAt: string }>(),
@@ -327,21 +343,23 @@ export const holding = pgTable(
     isLeaving: boolean('is_leaving').notNull().default(false),
     createdAt: createdAt(),
   },
-  table => [primaryKey({ columns: [table.watchId, table.slot] }), programReference(table), ownerPolicy('holding')],
+  table => [
+    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('cascade'),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('set null'),
+    primaryKey({ columns: [table.ownerId, table.watchId, table.slot] }),
+    programReference(table),
+    ownerPolicy('holding'),
+  ],
 )
 
 /** One sending of a program, with how far it came; it can be resumed until it is done. */
 export const transfer = pgTable(
   'transfer',
   {
-    id: uuid('id').primaryKey().defaultRandom(),
+    id: uuid('id').notNull().defaultRandom(),
     ownerId: owner(),
-    watchId: uuid('watch_id')
-      .notNull()
-      .references(() => watch.id, { onDelete: 'cascade' }),
-    sessionId: uuid('session_id')
-      .notNull()
-      .references(() => session.id, { onDelete: 'cascade' }),
+    watchId: uuid('watch_id').notNull(),
+    sessionId: uuid('session_id').notNull(),
     revision: integer('revision').notNull(),
     slot: integer('slot').notNull(),
     expects: integer('expects').notNull(),
@@ -356,14 +374,21 @@ export const transfer = pgTable(
     createdAt: createdAt(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  table => [index('transfer_by_watch').on(table.watchId, table.createdAt), programReference(table), ownerPolicy('transfer')],
+  table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
+    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('cascade'),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
+    index('transfer_by_watch').on(table.watchId, table.createdAt),
+    programReference(table),
+    ownerPolicy('transfer'),
+  ],
 )
 
 /** A recording that came home: its columns compressed, its score, and the program it was carried out from. */
 export const recording = pgTable(
   'recording',
   {
-    id: uuid('id').primaryKey().defaultRandom(),
+    id: uuid('id').notNull().defaultRandom(),
     ownerId: owner(),
     digest: text('digest').notNull(),
     title: text('title').notNull(),
@@ -374,8 +399,8 @@ export const recording = pgTable(
     clockAhead: integer('clock_ahead'),
     seconds: doublePrecision('seconds').notNull(),
     metres: doublePrecision('metres'),
-    watchId: uuid('watch_id').references(() => watch.id, { onDelete: 'set null' }),
-    sessionId: uuid('session_id').references(() => session.id, { onDelete: 'set null' }),
+    watchId: uuid('watch_id'),
+    sessionId: uuid('session_id'),
     /** The program it was carried out from; it may name one that nobody here knows. */
     programDigest: text('program_digest'),
     samples: bytea('samples').notNull(),
@@ -386,6 +411,9 @@ export const recording = pgTable(
     createdAt: createdAt(),
   },
   table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
+    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('set null'),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('set null'),
     uniqueIndex('recording_once').on(table.ownerId, table.digest),
     index('recording_by_start').on(table.ownerId, table.startedAt),
     ownerPolicy('recording'),
@@ -396,9 +424,7 @@ export const recording = pgTable(
 export const mark = pgTable(
   'mark',
   {
-    recordingId: uuid('recording_id')
-      .notNull()
-      .references(() => recording.id, { onDelete: 'cascade' }),
+    recordingId: uuid('recording_id').notNull(),
     position: bigint('position', { mode: 'number' }).notNull(),
     ownerId: owner(),
     t: doublePrecision('t').notNull(),
@@ -406,5 +432,9 @@ export const mark = pgTable(
     path: text('path'),
     round: integer('round').array(),
   },
-  table => [primaryKey({ columns: [table.recordingId, table.position] }), ownerPolicy('mark')],
+  table => [
+    foreignKey({ columns: [table.ownerId, table.recordingId], foreignColumns: [recording.ownerId, recording.id] }).onDelete('cascade'),
+    primaryKey({ columns: [table.ownerId, table.recordingId, table.position] }),
+    ownerPolicy('mark'),
+  ],
 )

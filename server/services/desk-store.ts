@@ -34,7 +34,7 @@ async function settle(whileHeld: Held, watchId: string, sending: SendingRow, rec
     await tx
       .insert(holding)
       .values(values)
-      .onConflictDoUpdate({ target: [holding.watchId, holding.slot], set: values })
+      .onConflictDoUpdate({ target: [holding.ownerId, holding.watchId, holding.slot], set: values })
     return true
   })
   return settled ?? false

@@ -1,36 +1,24 @@
-import { slugOf } from '../../core/quantity/slug'
 import { randomUUID } from 'node:crypto'
-import { and, eq, isNull } from 'drizzle-orm'
-import { strToU8, unzipSync, zipSync } from 'fflate'
+import { readRecordingCsv } from '../../core/exchange/recording-csv'
+import { readRecordingGpx } from '../../core/exchange/recording-gpx'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import type { Session } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
 import type { ImportedFile } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
-import { revision, session } from '../db/schema'
+import { fileNameOf } from './archive/layout'
+import { isOfEverything, takeEverything } from './archive/take-in'
+import type { Archive } from './archive/unpack'
+import { FileFault, openArchive } from './archive/unpack'
 import { currentStandpoint } from './athlete'
+import { problemOfFault } from './fault'
 import { Problem } from './problem'
+import { storeRecording } from './recording'
 import { importSession, loadSession, saveSession } from './session'
+import { refuseUnsound } from './sound-input'
 
-/** A name for a file that every system takes. */
-export const fileNameOf = (title: string) => slugOf(title, 60) || 'session'
-
-/** Every session on the shelf in one archive, each as its script and as its document. */
-export async function exportAll(tx: OwnerTransaction): Promise<Uint8Array> {
-  const rows = await tx
-    .select({ id: session.id, title: session.title, script: revision.script, document: revision.document })
-    .from(session)
-    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
-    .where(isNull(session.removedAt))
-  const files: Record<string, Uint8Array> = {}
-  for (const row of rows) {
-    const name = `${fileNameOf(row.title)}-${row.id.slice(0, 8)}`
-    files[`sessions/${name}.txt`] = strToU8(row.script)
-    files[`sessions/${name}.json`] = strToU8(`${JSON.stringify(JSON.parse(row.document), null, 2)}\n`)
-  }
-  return zipSync(files, { level: 6, mtime: new Date('1990-01-01T00:00:00Z') })
-}
+type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
 
 /** One session as a file: its script, or its document. */
 export async function exportOne(tx: OwnerTransaction, id: string, form: 'script' | 'json'): Promise<{ name: string; text: string }> {
@@ -42,47 +30,24 @@ export async function exportOne(tx: OwnerTransaction, id: string, form: 'script'
 }
 
 const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
-const filesAtMost = 20_000
-
-/** The files in an archive; of a script and a document of the same name only the document, which holds more. */
-function filesIn(bytes: Uint8Array): [string, Uint8Array][] {
-  let unpacked = 0
-  try {
-    const files = unzipSync(bytes, {
-      filter: file => {
-        unpacked += file.originalSize
-        if (unpacked > 4 * limits.uploadBytes)
-          throw new Problem(413, 'The archive unpacks to more than 200 MB.', 'body.base64', 'Take it in in several parts.')
-        return /\.(?:json|txt)$/i.test(file.name)
-      },
-    })
-    const names = new Set(Object.keys(files))
-    const entries = Object.entries(files).filter(([name]) => !(/\.txt$/i.test(name) && names.has(name.replace(/\.txt$/i, '.json'))))
-    if (entries.length > filesAtMost)
-      throw new Problem(
-        413,
-        `The archive holds ${entries.length} files; the limit is ${filesAtMost}.`,
-        'body.base64',
-        'Take it in in several parts.',
-      )
-    return entries
-  } catch (error) {
-    if (error instanceof Problem) throw error
-    throw new Problem(422, 'The archive cannot be unpacked.', 'body.base64', 'It may have been cut off on its way; send it again.')
-  }
-}
 
 async function importDocument(tx: OwnerTransaction, value: unknown): Promise<string[]> {
-  const documents =
-    typeof value === 'object' && value !== null && 'sessions' in value && Array.isArray(value.sessions)
-      ? (value.sessions as unknown[])
-      : [value]
+  refuseUnsound(value, 'document')
+  const { format, sessions } = (typeof value === 'object' && value !== null ? value : {}) as { format?: unknown; sessions?: unknown }
+  if (format === 'agonis.recording') {
+    await storeRecording(tx, value, {})
+    return ['Without a plan']
+  }
   const titles: string[] = []
-  for (const document of documents) titles.push((await importSession(tx, randomUUID(), document)).title)
+  for (const document of Array.isArray(sessions) ? (sessions as unknown[]) : [value])
+    titles.push((await importSession(tx, randomUUID(), document)).title)
   return titles
 }
 
 async function importText(tx: OwnerTransaction, text: string): Promise<string[]> {
+  if (Buffer.byteLength(text) > limits.textBytes)
+    throw new Problem(413, 'The text is over 1 MB, the limit.', 'file', 'Part it into several.')
+  refuseUnsound(text, 'file')
   const { sessions } = readScript(text, await currentStandpoint(tx))
   if (sessions.length <= 1) return [(await saveSession(tx, randomUUID(), 0, text)).title]
   const titles: string[] = []
@@ -91,29 +56,79 @@ async function importText(tx: OwnerTransaction, text: string): Promise<string[]>
   return titles
 }
 
-/** Takes in a script, a document or an archive of either. Each file stands for itself: one that does not fit keeps no other out. */
-export async function importFile(tx: OwnerTransaction, name: string, bytes: Uint8Array): Promise<ImportedFile[]> {
-  const files: [string, Uint8Array][] = isZip(bytes) ? filesIn(bytes) : [[name, bytes]]
-  const results: ImportedFile[] = []
-  for (const [file, content] of files) {
-    try {
-      const text = new TextDecoder('utf-8', { fatal: true }).decode(content)
-      const titles = await tx.transaction(inner =>
-        /^\s*[{[]/.test(text) ? importDocument(inner, JSON.parse(text)) : importText(inner, text),
-      )
-      results.push({ file, titles })
-    } catch (error) {
-      const problem =
-        error instanceof Problem
-          ? error.problem
-          : error instanceof SyntaxError
-            ? `Not JSON: ${error.message}`
-            : error instanceof TypeError
-              ? 'Not text in UTF-8.'
-              : null
-      if (problem === null) throw error
-      results.push({ file, titles: [], problem })
-    }
+/** A recording in a form of others; null where the name tells none. */
+function recordingIn(name: string, text: string): unknown {
+  const taken = /\.gpx$/i.test(name) ? readRecordingGpx(text) : /\.csv$/i.test(name) ? readRecordingCsv(text) : null
+  if (taken && !taken.ok)
+    throw new FileFault(
+      `${taken.problem[0]!.toUpperCase()}${taken.problem.slice(1)}${taken.line === undefined ? '' : `, line ${taken.line}`}.`,
+    )
+  return taken && taken.recording
+}
+
+async function takeOne(transaction: Transaction, file: string, content: Uint8Array): Promise<ImportedFile> {
+  const text = new TextDecoder('utf-8', { fatal: true }).decode(content)
+  const recording = recordingIn(file, text)
+  const titles = await transaction(async tx => {
+    if (recording !== null) return importDocument(tx, recording)
+    return /^\s*[{[]/.test(text) ? importDocument(tx, JSON.parse(text)) : importText(tx, text)
+  })
+  return { file, titles }
+}
+
+/** What is said of a file that does not fit; a fault that is none of the file's goes on up. */
+async function said(file: string, work: () => Promise<ImportedFile>): Promise<ImportedFile> {
+  try {
+    return await work()
+  } catch (error) {
+    const problem = error instanceof Problem ? error : problemOfFault(error)
+    if (problem && problem.status < 500) return { file, titles: [], problem: problem.problem }
+    if (error instanceof FileFault) return { file, titles: [], problem: error.message }
+    if (error instanceof SyntaxError) return { file, titles: [], problem: `Not JSON: ${error.message}` }
+    if (error instanceof TypeError && (error as NodeJS.ErrnoException).code === 'ERR_ENCODING_INVALID_ENCODED_DATA')
+      return { file, titles: [], problem: 'Not text in UTF-8.' }
+    throw error
   }
-  return results
+}
+
+const isTaken = /\.(?:json|txt|gpx|csv)$/i
+/** Of a script and a document of the same name only the document, which holds more. */
+const withoutTwins = (names: readonly string[], archive: Archive) =>
+  names.filter(name => isTaken.test(name) && !(/\.txt$/i.test(name) && archive.has(name.replace(/\.txt$/i, '.json'))))
+
+/**
+ * Takes in a script, a document, a recording, or an archive of such, of everything too. Each file stands for itself and is kept by
+ * itself: one that does not fit keeps no other out.
+ *
+ * @returns how many files there are, then what became of each as it is taken in
+ */
+export async function importFile(
+  transaction: Transaction,
+  owner: string,
+  name: string,
+  bytes: Uint8Array,
+): Promise<{ count: number; results: AsyncGenerator<ImportedFile> }> {
+  if (!isZip(bytes))
+    return {
+      count: 1,
+      results: (async function* () {
+        yield said(name, () => takeOne(transaction, name, bytes))
+      })(),
+    }
+  const archive = await openArchive(bytes)
+  if (isOfEverything(archive)) return takeEverything(transaction, owner, archive, said)
+  const names = withoutTwins(archive.names, archive)
+  if (names.length === 0)
+    throw new Problem(
+      422,
+      'The archive holds no file that can be taken in.',
+      'body',
+      'Scripts, documents and recordings: .txt, .json, .gpx, .csv.',
+    )
+  return {
+    count: names.length,
+    results: (async function* () {
+      for (const file of names) yield said(file, async () => takeOne(transaction, file, await archive.read(file)))
+    })(),
+  }
 }

@@ -64,5 +64,5 @@ export async function chooseInstead(tx: OwnerTransaction, watchId: string, sessi
   await tx
     .insert(fitChoice)
     .values({ watchId, sessionId, here })
-    .onConflictDoUpdate({ target: [fitChoice.watchId, fitChoice.sessionId], set: { here } })
+    .onConflictDoUpdate({ target: [fitChoice.ownerId, fitChoice.watchId, fitChoice.sessionId], set: { here } })
 }

@@ -21,6 +21,8 @@ const zip = promisify(gzip)
 const unzip = promisify(gunzip)
 
 export interface Origin {
+  /** The id it should have, where that is free. */
+  id?: string
   watchId?: string
   sessionId?: string | null
   /** What it was carried out from, and from which revision of the session that was made. */
@@ -77,6 +79,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const [row] = await tx
     .insert(recording)
     .values({
+      ...(origin.id ? { id: origin.id } : {}),
       digest,
       title: program?.name ?? 'Without a plan',
       sport: taken.sport,
@@ -96,7 +99,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     .returning({ id: recording.id })
   if (!row) {
     const [known] = await tx.update(recording).set({ removedAt: null }).where(eq(recording.digest, digest)).returning({ id: recording.id })
-    return known!.id
+    return known ? known.id : storeRecording(tx, value, { ...origin, id: undefined })
   }
   await storeMarks(tx, row.id, taken.marks)
   return row.id
@@ -170,6 +173,10 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
     },
   }
 }
+
+/** Whether a recording is in the log under an id. */
+export const hasRecording = async (tx: OwnerTransaction, id: string): Promise<boolean> =>
+  (await tx.select({ id: recording.id }).from(recording).where(isThere(id))).length > 0
 
 /** Keeps how it felt. */
 export async function keepFelt(tx: OwnerTransaction, id: string, felt: Felt): Promise<void> {

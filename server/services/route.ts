@@ -60,7 +60,7 @@ async function entranceFor(event: H3Event, database: Database): Promise<Entrance
 }
 
 /** Reads a body up to a limit; what is larger is refused without being kept. */
-async function readBody(event: H3Event, limit: number): Promise<unknown> {
+export async function readBytes(event: H3Event, limit: number): Promise<Buffer> {
   const tooLarge = () =>
     new Problem(413, `The body is larger than ${Math.round(limit / 1024 / 1024)} MB, the limit.`, 'body', 'Send it in several parts.')
   if (Number(getHeader(event, 'content-length') ?? 0) > limit) throw tooLarge()
@@ -71,7 +71,11 @@ async function readBody(event: H3Event, limit: number): Promise<unknown> {
     if (size > limit) throw tooLarge()
     parts.push(part as Buffer)
   }
-  const text = Buffer.concat(parts).toString('utf8')
+  return Buffer.concat(parts)
+}
+
+async function readBody(event: H3Event, limit: number): Promise<unknown> {
+  const text = (await readBytes(event, limit)).toString('utf8')
   if (text === '') return {}
   try {
     return JSON.parse(text) as unknown

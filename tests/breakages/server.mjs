@@ -1,35 +1,39 @@
 /** Faults in the server's glue, found against a real database. */
 const glue = 'tests/server/glue.test.ts'
+const door = 'tests/server/door.test.ts'
+const doors = 'server/services/door.ts'
 
 export const server = [
-  { what: 'Any host name is let in.', file: 'server/middleware/door.ts', from: '!loopback.test(host) ||', to: '', test: glue },
-  {
-    what: 'Any origin is let in.',
-    file: 'server/middleware/door.ts',
-    from: 'origin !== `http://${host}`',
-    to: 'origin === host',
-    test: glue,
-  },
+  { what: 'Any host name is let in.', file: doors, from: '!loopback.test(name) &&', to: '!name &&', test: door },
+  { what: 'Any origin is let in.', file: doors, from: 'origin !== `${scheme}://${host}`', to: 'origin === host', test: door },
+  { what: 'A route signs in.', file: doors, from: "!path.startsWith('/api/') &&", to: '', test: door },
   {
     what: 'Each page signs in anew.',
     file: 'server/middleware/door.ts',
-    from: ' && getCookie(event, cookieName) === undefined',
-    to: '',
-    test: glue,
+    from: 'if (await whoAsks(event, database)) return',
+    to: 'if (!database) return',
+    test: door,
   },
   {
-    what: 'A route signs in.',
+    what: 'A locked door opens by itself.',
     file: 'server/middleware/door.ts',
-    from: "event.method === 'GET' && !isApi &&",
-    to: "event.method === 'GET' &&",
-    test: glue,
+    from: "if (entranceKind() === 'open' && home &&",
+    to: 'if (home &&',
+    test: door,
+  },
+  {
+    what: 'Signing in leads to the page of anybody.',
+    file: 'server/middleware/door.ts',
+    from: '/^\\/(?![/\\\\])/.test(way)',
+    to: 'true',
+    test: door,
   },
   {
     what: 'Any page may frame this one.',
     file: 'server/middleware/door.ts',
     from: "setHeader(event, 'x-frame-options', 'DENY')",
     to: '',
-    test: glue,
+    test: door,
   },
   {
     what: 'A copy loses its tags.',
@@ -190,6 +194,6 @@ export const server = [
     file: 'server/middleware/door.ts',
     from: "event.method !== 'GET' && event.method !== 'HEAD'",
     to: "event.method === 'TRACE'",
-    test: glue,
+    test: door,
   },
 ]

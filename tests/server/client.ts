@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { inject } from 'vitest'
 import { asOwner, openDatabase } from '../../server/db/client'
+import type { ImportedFile } from '../../shared/api'
 import { watch } from '../../server/db/schema'
 import { createAccount, newToken } from '../../server/services/account'
 import { profileNamed } from '../../core/wrist/program/profile'
@@ -57,6 +58,16 @@ export async function newSession(person: Person, script: string): Promise<string
   const { status, body } = await person.ask('PUT', `/sessions/${id}`, { base: 0, script })
   if (status !== 200) throw new Error(JSON.stringify(body))
   return id
+}
+
+/** Sends a file to be taken in, as its bytes. */
+export async function importFile(person: Person, name: string, bytes: Uint8Array | string) {
+  const response = await fetch(`${inject('address')}/api/import?name=${encodeURIComponent(name)}`, {
+    method: 'POST',
+    headers: { authorization: `Bearer ${person.token}` },
+    body: bytes as BodyInit,
+  })
+  return { status: response.status, body: (await response.json()) as { files: ImportedFile[]; problem?: string } }
 }
 
 /** Asks until the answer is as wanted; gives up after ten seconds. */

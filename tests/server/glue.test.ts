@@ -1,9 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { createServer } from 'node:http'
-import type { AddressInfo } from 'node:net'
-import { createApp, createRouter, eventHandler, toNodeListener } from 'h3'
 import { eq } from 'drizzle-orm'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import type { Athlete } from '../../core/athlete/athlete'
 import { daysFrom } from '../../core/quantity/day'
 import { reckon } from '../../core/reckon/reckon'
@@ -13,7 +10,6 @@ import { rehearse } from '../../standin/body/rehearse'
 import { digestOf } from '../../core/wrist/program/digest'
 import { asOwner } from '../../server/db/client'
 import { program, revision, session } from '../../server/db/schema'
-import door from '../../server/middleware/door'
 import { currentStandpoint, saveAthlete } from '../../server/services/athlete'
 import { importFile } from '../../server/services/exchange'
 import { fitSession } from '../../server/services/fit'
@@ -38,62 +34,6 @@ const setAthlete = async (athlete: Athlete) => (saved = (await inAnns(tx => save
 beforeAll(async () => {
   ann = await newPerson('Ann of the glue')
   await setAthlete(ilse)
-})
-
-describe('the door', () => {
-  let address: string
-  let server: ReturnType<typeof createServer>
-  beforeAll(async () => {
-    process.env.AGONIS_HOME_TOKEN = 'a-token-for-the-door'
-    const app = createApp()
-    app.use(door)
-    app.use(
-      createRouter().get(
-        '/**',
-        eventHandler(() => 'inside'),
-      ),
-    )
-    server = createServer(toNodeListener(app))
-    await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))
-    address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-  })
-  afterAll(() => {
-    delete process.env.AGONIS_HOME_TOKEN
-    server.close()
-  })
-  const raw = (headers: Record<string, string>, path = '/') => fetch(`${address}${path}`, { headers })
-
-  it('turns away another host', async () => {
-    const { request } = await import('node:http')
-    const status = await new Promise(resolve =>
-      request(address, { headers: { host: 'evil.example' } }, answer => resolve(answer.statusCode)).end(),
-    )
-    expect(status).toBe(403)
-  })
-  it('lets a page only be looked at, and no answer about the athlete be kept anywhere', async () => {
-    for (const method of ['POST', 'PUT', 'DELETE', 'PATCH']) {
-      const answer = await fetch(`${address}/desk`, { method })
-      expect([method, answer.status, answer.headers.get('allow')]).toEqual([method, 405, 'GET, HEAD'])
-    }
-    const told = await fetch(`${address}/api/me`)
-    expect([told.status, told.headers.get('cache-control')]).toEqual([200, 'no-store'])
-  })
-
-  it('turns away another origin, and lets its own in', async () => {
-    expect((await raw({ origin: 'http://evil.example' })).status).toBe(403)
-    expect((await raw({ origin: address })).status).toBe(200)
-  })
-  it('signs in on a page, once, and never on a route', async () => {
-    const first = (await raw({})).headers.get('set-cookie')
-    expect(first).toMatch(/HttpOnly/i)
-    expect(first).toMatch(/SameSite=Strict/i)
-    expect((await raw({ cookie: first!.split(';')[0]! })).headers.get('set-cookie')).toBeNull()
-    expect((await raw({}, '/api/me')).headers.get('set-cookie')).toBeNull()
-  })
-  it('lets no page be framed, and no type be guessed', async () => {
-    const { headers } = await raw({})
-    expect([headers.get('x-frame-options'), headers.get('x-content-type-options')]).toEqual(['DENY', 'nosniff'])
-  })
 })
 
 describe('a session', () => {
@@ -144,13 +84,9 @@ describe('a session', () => {
   })
   it('is taken in by the athlete\u2019s units, from a file of several too', async () => {
     await setAthlete({ ...ilse, units: { run: 'mi', ride: 'mi', swim: 'yd' } })
-    await inAnns(tx =>
-      importFile(
-        tx,
-        'two.txt',
-        new TextEncoder().encode('title One of two\nsport run\n\n10:00 @ 6:52\n---\ntitle Two of two\nsport run\n\n20:00 @ 7:00\n'),
-      ),
-    )
+    const two = new TextEncoder().encode('title One of two\nsport run\n\n10:00 @ 6:52\n---\ntitle Two of two\nsport run\n\n20:00 @ 7:00\n')
+    const { results } = await importFile(inAnns, ann.owner, 'two.txt', two)
+    for await (const { problem } of results) expect(problem).toBeUndefined()
     const { rows } = await inAnns(tx => listSessions(tx, { search: '"of two"', sort: 'title', limit: 10, offset: 0 }))
     const scripts = await Promise.all(rows.map(row => inAnns(async tx => printSession((await loadSession(tx, row.id)).document))))
     expect(scripts.map(script => script.split('\n').at(-2))).toEqual(['10:00 @ 6:52 /mi', '20:00 @ 7:00 /mi'])

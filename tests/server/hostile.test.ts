@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
-import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
 import type { Person } from './client'
@@ -49,8 +48,9 @@ const faults = { link: 'radio', delay: 0, jitter: 0, loss: 0, double: 0, late: 0
 /** One good request of each route. */
 const good: Record<string, () => Asked> = {
   'GET /entrance': () => ({}),
+  'POST /erase': () => ({ body: { key: 'no key' } }),
   'GET /export': () => ({}),
-  'POST /import': () => ({ body: { name: 'x.txt', base64: Buffer.from('10:00').toString('base64') } }),
+  'POST /import': () => ({ query: { name: 'x.json' }, body: session }),
   'GET /me': () => ({}),
   'PUT /me': () => ({ body: { base: 0, document: athlete } }),
   'GET /me/history': () => ({}),

@@ -43,7 +43,6 @@ describe("somebody else's id", () => {
   const routes: [string, string, (of: typeof ids) => string, unknown?][] = [
     ['session, read', 'GET', of => `/sessions/${of.session}`],
     ['session, save', 'PUT', of => `/sessions/${of.session}`, { base: 1, script: '5:00' }],
-    ['session, save as new', 'PUT', of => `/sessions/${of.session}`, { base: 0, script: '5:00' }],
     ['session, remove', 'DELETE', of => `/sessions/${of.session}`],
     ['session, restore', 'POST', of => `/sessions/${of.session}/restore`],
     ['session, copy', 'POST', of => `/sessions/${of.session}/copy`],
@@ -55,6 +54,8 @@ describe("somebody else's id", () => {
     ['session, export', 'GET', of => `/sessions/${of.session}/export`],
     ['plan, move', 'PUT', of => `/plan/${of.plan}`, { day: '2026-04-01' }],
     ['recording', 'GET', of => `/recordings/${of.recording}`],
+    ['recording, remove', 'DELETE', of => `/recordings/${of.recording}`],
+    ['recording, restore', 'POST', of => `/recordings/${of.recording}/restore`],
     ['recording, felt', 'PUT', of => `/recordings/${of.recording}/felt`, { rpe: 5 }],
     ['transfer', 'GET', of => `/transfers/${of.transfer}`],
     ['transfer, resume', 'POST', of => `/transfers/${of.transfer}/resume`],
@@ -96,6 +97,15 @@ describe("somebody else's id", () => {
     expect(answer.status).toBe(404)
     const kept = await ilse.ask<{ number: number; title: string }>('GET', `/sessions/${ids.session}`)
     expect([kept.body.number, kept.body.title]).toEqual([1, 'Mine'])
+  })
+
+  it('is free for a session of one’s own, beside which theirs stays as it is', async () => {
+    const third = await newPerson('Third')
+    const own = await third.ask<{ title: string }>('PUT', `/sessions/${ids.session}`, { base: 0, script: 'title Own\n5:00' })
+    expect(own.body.title).toBe('Own')
+    expect((await ilse.ask<{ title: string }>('GET', `/sessions/${ids.session}`)).body.title).toBe('Mine')
+    await third.ask('DELETE', `/sessions/${ids.session}`)
+    expect((await ilse.ask('GET', `/sessions/${ids.session}`)).status).toBe(200)
   })
 
   it("shows in nobody else's lists", async () => {
@@ -146,7 +156,7 @@ describe('row-level security itself', () => {
       select c.relname as name, c.relrowsecurity as secured
       from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(12)
+    expect(rows.length).toBe(15)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 

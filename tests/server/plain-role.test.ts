@@ -27,7 +27,7 @@ describe('the role that the server enters by', () => {
     await letIn(ownerUrl, as('plain_test'))
     expect(await addressesOf(as('plain_test'))).toEqual({ plainUrl: as('plain_test'), ownerUrl: null })
     const plain = postgres(as('plain_test'), { max: 1 })
-    expect(await plain`select account_of_token('nobody') as id`).toEqual([{ id: null }])
+    expect(await plain`select owner from entrance_of_token('nobody')`).toEqual([])
     await plain.end()
   })
 

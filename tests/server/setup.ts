@@ -6,6 +6,7 @@ declare module 'vitest' {
     address: string
     databaseUrl: string
     ownerUrl: string
+    serverPid: number
     homeToken: string
     standinUrl: string
     standinKey: string
@@ -15,6 +16,7 @@ declare module 'vitest' {
 export default async function setup(project: TestProject) {
   const stack = await throwAwayStack(false)
   for (const name of ['address', 'databaseUrl', 'homeToken', 'standinUrl', 'standinKey'] as const) project.provide(name, stack[name])
+  project.provide('serverPid', stack.server.pid!)
   project.provide('ownerUrl', stack.ownerUrl!)
   return stack.stop
 }

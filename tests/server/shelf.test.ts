@@ -6,7 +6,7 @@ import { session } from '../../server/db/schema'
 import { facetsVersion, refreshFacets } from '../../server/services/facets'
 import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
 import type { Person } from './client'
-import { ownerDatabase, newPerson, newSession } from './client'
+import { importFile, ownerDatabase, newPerson, newSession } from './client'
 
 let ilse: Person
 const find = async (search: string, more = '') =>
@@ -125,11 +125,7 @@ describe('sessions out and in', () => {
     new Uint8Array(
       await (await fetch(`${inject('address')}/api${path}`, { headers: { authorization: `Bearer ${person.token}` } })).arrayBuffer(),
     )
-  const take = (person: Person, name: string, bytes: Uint8Array | string) =>
-    person.ask<{ files: { file: string; titles: string[]; problem?: string }[] }>('POST', '/import', {
-      name,
-      base64: Buffer.from(bytes).toString('base64'),
-    })
+  const take = (person: Person, name: string, bytes: Uint8Array | string) => importFile(person, name, bytes)
 
   it('gives everything out, and another shelf takes it in again, the same', async () => {
     const archive = await bytesOf('/export')

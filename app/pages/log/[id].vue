@@ -113,6 +113,18 @@ const asRun = computed(() => {
   const { session, score } = logged.value ?? {}
   return session && score ? printAsRun(session, resultsOf(session, score.steps)) : ''
 })
+const isRemoved = ref(false)
+const { problem: failed, isBusy, guarded } = useGuarded()
+const remove = () =>
+  guarded(async () => {
+    await api(`/recordings/${logged.value!.id}`, { method: 'DELETE' })
+    isRemoved.value = true
+  })
+const bringBack = () =>
+  guarded(async () => {
+    await api(`/recordings/${logged.value!.id}/restore`, { method: 'POST' })
+    isRemoved.value = false
+  })
 const copied = ref(false)
 async function copy() {
   copied.value = await navigator.clipboard.writeText(asRun.value).then(
@@ -127,7 +139,12 @@ async function copy() {
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink>
     </p>
-    <template v-if="logged">
+    <el-alert v-if="failed" type="error" show-icon :closable="false" :title="failed.problem" :description="failed.hint" />
+    <div v-if="isRemoved" class="said note" role="status" data-test="removed">
+      {{ logged?.title }} is out of the log. <el-button link type="primary" :disabled="isBusy" @click="bringBack">Bring it back</el-button>
+      <NuxtLink to="/log">To the log</NuxtLink>
+    </div>
+    <template v-else-if="logged">
       <h1>{{ logged.title }}</h1>
       <p class="faint">
         {{ when }} · {{ logged.recording.sport }} ·
@@ -200,6 +217,7 @@ async function copy() {
         </p>
       </details>
       <LogFelt :id="logged.id" :felt="logged.recording.felt" />
+      <p class="remove"><el-button plain :disabled="isBusy" data-test="remove" @click="remove">Take it out of the log</el-button></p>
     </template>
   </div>
 </template>
@@ -211,6 +229,9 @@ h2 {
 .words {
   font-size: 14px;
   min-width: 190px;
+}
+.remove {
+  margin: 24px 0 0;
 }
 .as-run {
   margin: 12px 0;

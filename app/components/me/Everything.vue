@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import type { EraseAsked } from '~~/shared/api'
+
+const emit = defineEmits<{ changed: [] }>()
+const { problem, isBusy, guarded } = useGuarded()
+const { imported, importedCount, refusedFiles, progress, takeFiles } = useImport(guarded, () => Promise.resolve(emit('changed')))
+const isErased = ref(false)
+const share = computed(() => (progress.value ? Math.round((100 * progress.value.done) / Math.max(1, progress.value.count)) : 0))
+const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`
+
+/** Whether the athlete goes on: asked once with what would be gone, and once more by a word to type. */
+async function isMeant({ sessions, wordings, recordings, planned }: EraseAsked['holds']): Promise<boolean> {
+  const gone = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, 'planned day')].join(
+    ', ',
+  )
+  try {
+    await ElMessageBox.confirm(
+      `${gone}, your numbers and the watches known here would be gone for good. A download of everything or a backup brings them back; nothing else does.`,
+      'Erase everything?',
+      { confirmButtonText: 'Go on', cancelButtonText: 'Keep everything', type: 'warning' },
+    )
+    await ElMessageBox.prompt('Type erase to do it.', 'Erase everything, for good', {
+      confirmButtonText: 'Erase',
+      cancelButtonText: 'Keep everything',
+      inputPattern: /^\s*erase\s*$/i,
+      inputErrorMessage: 'The word is: erase',
+      type: 'error',
+    })
+    return true
+  } catch {
+    return false
+  }
+}
+
+const erase = () =>
+  guarded(async () => {
+    const asked = await api<EraseAsked>('/erase', { method: 'POST', body: {} })
+    if (!(await isMeant(asked.holds))) return
+    await api('/erase', { method: 'POST', body: { key: asked.key } })
+    await forgetHere()
+    isErased.value = true
+    emit('changed')
+  })
+</script>
+
+<template>
+  <p class="faint">
+    Sessions with every wording, recordings, plan and numbers as one zip of open formats. Any Agonis takes it in again, here or on another
+    machine; what is there already stays as it is.
+  </p>
+  <p class="row">
+    <el-button tag="a" href="/api/export" download data-test="export">Download everything</el-button>
+    <el-upload :auto-upload="false" :show-file-list="false" accept=".zip" :on-change="file => file.raw && takeFiles([file.raw])">
+      <el-button :loading="progress !== null" data-test="take-everything">Take in a download</el-button>
+    </el-upload>
+    <el-button type="danger" plain :disabled="isBusy" data-test="erase" @click="erase">Erase everything…</el-button>
+  </p>
+  <el-progress v-if="progress" :percentage="share" :format="() => `${progress?.done} of ${progress?.count}`" />
+  <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+  <el-alert v-if="isErased" type="success" show-icon :closable="false" title="Everything is erased." data-test="erased" />
+  <el-alert
+    v-if="imported && !problem"
+    :type="refusedFiles.length > 0 ? 'warning' : 'success'"
+    show-icon
+    :title="`${count(importedCount, 'thing')} taken in, of ${count(imported.length, 'file')}.`"
+    data-test="everything-taken"
+    @close="imported = null">
+    <p v-for="one in refusedFiles.slice(0, 8)" :key="one.file">
+      <span class="mono">{{ one.file }}</span> {{ one.problem }}
+    </p>
+  </el-alert>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+</style>

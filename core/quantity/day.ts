@@ -15,7 +15,8 @@ export const isCalendarDay = (text: string): boolean =>
 /** Whether a name is that of a time zone which this machine knows. */
 export function isTimeZone(name: string): boolean {
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: name }) !== null
+    Intl.DateTimeFormat('en', { timeZone: name })
+    return true
   } catch {
     return false
   }

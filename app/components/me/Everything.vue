@@ -10,12 +10,10 @@ const count = (number: number, one: string) => `${number} ${one}${number === 1 ?
 
 /** Whether the athlete goes on: asked once with what would be gone, and once more by a word to type. */
 async function isMeant({ sessions, wordings, recordings, planned }: EraseAsked['holds']): Promise<boolean> {
-  const gone = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, 'planned day')].join(
-    ', ',
-  )
+  const parts = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, 'planned day')]
   try {
     await ElMessageBox.confirm(
-      `${gone}, your numbers and the watches known here would be gone for good. A download of everything or a backup brings them back; nothing else does.`,
+      `${parts.join(', ')}, your numbers and the watches known here would be gone for good. A download of everything or a backup brings them back; nothing else does.`,
       'Erase everything?',
       { confirmButtonText: 'Go on', cancelButtonText: 'Keep everything', type: 'warning' },
     )

@@ -19,7 +19,7 @@ try {
 }
 try {
   const database = await databaseOf({ canStart: true })
-  runTool(clientTool('pg_dump'), ['--format=custom', '--no-owner', '--file', file], database.connection)
+  runTool(clientTool('pg_dump'), ['--format=custom', '--no-owner', '--exclude-schema=jobs', '--file', file], database.connection)
   await database.close()
   console.log(`Everything is in ${file}. Bring it back with: npm run restore -- ${file}`)
 } catch (error) {

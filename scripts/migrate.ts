@@ -5,6 +5,7 @@ import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import { refreshFacets } from '../server/services/facets'
 import { openDatabase } from '../server/db/client'
+import { prepareQueues } from '../server/jobs/queues'
 import { letIn, RoleProblem } from './plain-role.mjs'
 
 const migrations = new URL('../server/db/migrations/', import.meta.url)
@@ -30,6 +31,7 @@ export async function prepareDatabase(ownerUrl: string, plainUrl: string): Promi
   const database = openDatabase(ownerUrl)
   await refreshFacets(database)
   await database.$client.end()
+  await prepareQueues(ownerUrl)
   await letIn(ownerUrl, plainUrl)
 }
 

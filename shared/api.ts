@@ -240,3 +240,9 @@ export interface EraseAsked {
   holds: { sessions: number; wordings: number; recordings: number; planned: number }
   key: string
 }
+
+/** A row of the athlete's that has changed, wherever that was done. */
+export interface Change {
+  what: 'session' | 'plan_entry' | 'athlete_revision' | 'watch' | 'holding' | 'transfer' | 'recording'
+  id: string
+}

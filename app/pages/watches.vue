@@ -69,9 +69,11 @@ const cancelSending = (id: string) =>
   })
 const collect = () =>
   guarded(async () => {
-    const { recordings } = await api<{ recordings: string[] }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
+    const { recordings } = await api<{ recordings: string[] | null }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
     said.value =
-      recordings.length === 0
+      recordings === null
+        ? 'The watch is slow; what comes home shows in the log.'
+        : recordings.length === 0
         ? 'Nothing waits on the watch.'
         : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
     await look()
@@ -105,6 +107,9 @@ onMounted(() =>
   }),
 )
 
+useChanges(['holding', 'transfer', 'recording'], async () => {
+  if (chosen.value && !isBusy.value) await look().catch(() => {})
+})
 watch(
   () => kept.value?.isPaired,
   (isNow, wasBefore) => isNow && wasBefore === false && lookAgain(),

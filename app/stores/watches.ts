@@ -1,7 +1,5 @@
 import type { KeptWatch, LinkKind, TransferState } from '~~/shared/api'
 
-const followEvery = 250
-
 /** The athlete's watches, and the sending that is being followed. */
 export const useWatchesStore = defineStore('wrist', () => {
   const watches = ref<KeptWatch[]>([])
@@ -17,11 +15,25 @@ export const useWatchesStore = defineStore('wrist', () => {
     watches.value.find(watch => watch.isPaired && watch.profile.maxNesting > 0) ??
     watches.value[0]
 
+  /** Looks at a sending whenever it has changed, until it is at its end or another one is followed. */
   async function follow(started: TransferState) {
     transfer.value = started
-    while (transfer.value?.id === started.id && transfer.value.state === 'sending') {
-      await new Promise(resolve => setTimeout(resolve, followEvery))
-      transfer.value = await api<TransferState>(`/transfers/${started.id}`)
+    const isOpen = () => transfer.value?.id === started.id && transfer.value.state === 'sending'
+    let hasChanged = true
+    let wake = () => {}
+    const end = hearChanges(change => {
+      if (change !== null && change.id !== started.id) return
+      hasChanged = true
+      wake()
+    })
+    try {
+      while (isOpen()) {
+        if (!hasChanged) await new Promise<void>(resolve => (wake = resolve))
+        hasChanged = false
+        if (isOpen()) transfer.value = await api<TransferState>(`/transfers/${started.id}`)
+      }
+    } finally {
+      end()
     }
   }
 

@@ -25,10 +25,15 @@ export function asOwner<T>(database: Database, owner: string, work: (tx: OwnerTr
 
 let shared: Database | undefined
 
-/** The server's own pool, from `DATABASE_URL`. */
-export function sharedDatabase(): Database {
+/** Where the server enters the database, by its plain role. */
+export function databaseUrl(): string {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set')
-  shared ??= openDatabase(url)
+  return url
+}
+
+/** The server's own pool, from `DATABASE_URL`. */
+export function sharedDatabase(): Database {
+  shared ??= openDatabase(databaseUrl())
   return shared
 }

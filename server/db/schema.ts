@@ -243,6 +243,8 @@ export const holding = pgTable(
     day: date('day'),
     /** Asked to be cleared, and perhaps still there. */
     isLeaving: boolean('is_leaving').notNull().default(false),
+    /** The slot's generation that is to be cleared as soon as the watch can be reached; null where nobody waits for that. */
+    clears: integer('clears'),
     createdAt: createdAt(),
   },
   table => [
@@ -263,8 +265,11 @@ export const transfer = pgTable(
     watchId: uuid('watch_id').notNull(),
     sessionId: uuid('session_id').notNull(),
     revision: integer('revision').notNull(),
+    /** 0 until its turn at the watch, where that was busy when it was asked for. */
     slot: integer('slot').notNull(),
     expects: integer('expects').notNull(),
+    /** What was changed on the watch in its slot may be replaced. */
+    isOver: boolean('is_over').notNull().default(false),
     incarnation: text('incarnation').notNull().default(''),
     day: date('day'),
     isCancelled: boolean('is_cancelled').notNull().default(false),

@@ -43,12 +43,14 @@ async function take(database: Database, owner: string, watchId: string, holder: 
   })
 }
 
-async function takeInTime(database: Database, owner: string, watchId: string, holder: string): Promise<WatchRecord> {
-  for (const end = Date.now() + waitAtMost; ;) {
+async function takeInTime(database: Database, owner: string, watchId: string, holder: string, wait: number): Promise<WatchRecord> {
+  for (const end = Date.now() + wait; ;) {
     const row = await take(database, owner, watchId, holder)
     if (row) return row
     if (Date.now() > end)
-      throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or cancel it.')
+      throw new Problem(409, 'Something else is going on with this watch.', 'watch', 'Wait until that has ended, or cancel it.', {
+        why: 'busy',
+      })
     await pause(askAgainEvery)
   }
 }
@@ -85,8 +87,10 @@ export function asProblem(error: unknown): unknown {
       'Pair it again with the code it shows.',
       { why: 'unpaired' },
     )
-  if (error instanceof LeaseLostError) return new Problem(409, 'Another server took over the watch meanwhile.', 'watch', 'Try again.')
-  if (error instanceof BehindError) return new Problem(409, 'The watch has spoken with another server since.', 'watch', 'Try again.')
+  if (error instanceof LeaseLostError)
+    return new Problem(409, 'Another server took over the watch meanwhile.', 'watch', 'Try again.', { why: 'busy' })
+  if (error instanceof BehindError)
+    return new Problem(409, 'The watch has spoken with another server since.', 'watch', 'Try again.', { why: 'busy' })
   if (!(error instanceof RefusedError)) return error
   const hints: Record<string, string> = {
     full: 'Clear a slot on the watch first.',
@@ -100,6 +104,8 @@ export function asProblem(error: unknown): unknown {
 /**
  * Speaks with a watch while no other server does. What fails on the way comes out as a problem.
  *
+ * @param wait milliseconds to wait for the turn
+ *
  * Traps: the watch may have taken the key of a pairing whose end never came back, so a key that is pending is tried before the watch
  * is given up; and a database brought back from a backup counts behind the watch, so the lease is counted on above what it has heard.
  */
@@ -108,9 +114,10 @@ export async function atWatch<T>(
   owner: string,
   watchId: string,
   work: (turn: Turn, row: WatchRecord) => Promise<T>,
+  wait = waitAtMost,
 ): Promise<T> {
   const holder = randomUUID()
-  let row = await takeInTime(database, owner, watchId, holder)
+  let row = await takeInTime(database, owner, watchId, holder, wait)
   const change = async (values: Parameters<ReturnType<OwnerTransaction['update']>['set']>[0]) => {
     const [next] = await asOwner(database, owner, tx =>
       tx

@@ -6,6 +6,7 @@ import { nameFor, planPush, wanted } from '../../core/wrist/link/schools'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding } from '../db/schema'
+import { enqueue } from '../jobs/boss'
 import type { PushPlan, TransferState } from '../../shared/api'
 import { currentStandpoint } from './athlete'
 import type { FittedSession } from './fit'
@@ -14,7 +15,7 @@ import { atWatch } from './lease'
 import { listPlan } from './plan'
 import { Problem } from './problem'
 import { startTransfer } from './transfer'
-import { clearThere, lookAt } from './slots'
+import { lookAt } from './slots'
 
 async function ask(
   tx: OwnerTransaction,
@@ -81,7 +82,7 @@ export async function dryRun(database: Database, owner: string, watchId: string)
 }
 
 /**
- * Does exactly what a dry run has shown.
+ * Does exactly what a dry run has shown: what it comes to is kept first, then done by whichever server is free, in the same order.
  *
  * @param digest of the plan that was shown; where the watch or the week has changed since, nothing is done and the new one is given
  */
@@ -92,17 +93,17 @@ export async function push(database: Database, owner: string, watchId: string, d
       plan: { acts, ...plan },
     })
   const begun: TransferState[] = []
-  for (const act of acts) {
-    if (act.do === 'remove') await clearThere(database, owner, watchId, act.slot, act.expects, false)
-    if (act.do === 'keep') {
-      await asOwner(database, owner, tx =>
-        tx
-          .update(holding)
-          .set({ isLeaving: false, day: act.day })
-          .where(and(eq(holding.watchId, watchId), eq(holding.slot, act.slot))),
-      )
+  await asOwner(database, owner, async tx => {
+    for (const act of acts) {
+      if (act.do !== 'remove' && act.do !== 'keep') continue
+      const change = act.do === 'remove' ? { isLeaving: true, clears: act.expects } : { isLeaving: false, clears: null, day: act.day }
+      await tx
+        .update(holding)
+        .set(change)
+        .where(and(eq(holding.watchId, watchId), eq(holding.slot, act.slot)))
     }
-  }
+  })
+  await enqueue(database, 'tending', { owner, watch: watchId })
   for (const act of acts) {
     if (act.do !== 'send') continue
     begun.push(

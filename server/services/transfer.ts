@@ -1,27 +1,26 @@
 import { and, desc, eq, inArray } from 'drizzle-orm'
-import { CancelledError, carrySending } from '../../core/wrist/link/desk'
 import { canonicalBytes } from '../../core/wrist/program/digest'
 import type { Loss } from '../../core/wrist/fit/fit'
 import type { Program } from '../../core/wrist/program/program'
-import { greet, listSlots } from '../../core/wrist/link/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
-import { holding, program, transfer } from '../db/schema'
+import { program, transfer, watch } from '../db/schema'
+import { enqueue } from '../jobs/boss'
 import type { KeptWatch, TransferState } from '../../shared/api'
-import { deskStore } from './desk-store'
 import type { FittedSession } from './fit'
 import { fitSession } from './fit'
 import { keepProgram } from './program'
 import { atWatch } from './lease'
+import type { SlotTarget } from './place'
+import { choosePlace } from './place'
 import { notFound, Problem } from './problem'
 
 type TransferRecord = typeof transfer.$inferSelect
 /** A sending with the program that it sends. */
-type Sending = TransferRecord & { program: Program }
-const abandonedAfter = 40_000
-/** Sendings that this process carries on, and the last of each watch, behind which the next one queues. */
-const underWay = new Set<string>()
-const lastOf = new Map<string, Promise<void>>()
+export type Sending = TransferRecord & { program: Program }
+const abandonedAfter = 90_000
+/** So long a request waits for its turn at a watch; then the sending is given its slot when its turn comes. */
+const waitForPlace = 1500
 
 const stateOf = (
   row: Pick<TransferRecord, keyof TransferState & keyof TransferRecord> & { program: Pick<Program, 'name'> },
@@ -37,48 +36,6 @@ const stateOf = (
   problem: row.problem,
   updatedAt: row.updatedAt.toISOString(),
 })
-
-interface SlotTarget {
-  slot: number
-  expects: number
-  incarnation: string
-}
-
-/**
- * The slot a session goes to: where it already is, else a free one. A program that came there by a sending whose server stopped right
- * behind the commit is its own too.
- *
- * @param isOver what was changed on the watch in that slot may be replaced
- */
-async function choosePlace(database: Database, owner: string, kept: KeptWatch, sessionId: string, isOver: boolean): Promise<SlotTarget> {
-  const { incarnation, slots } = await atWatch(database, owner, kept.id, async ({ exchange }) => ({
-    ...(await greet(exchange)),
-    ...(await listSlots(exchange)),
-  }))
-  const { held, stopped } = await asOwner(database, owner, async tx => ({
-    held: await tx.select({ slot: holding.slot, sessionId: holding.sessionId }).from(holding).where(eq(holding.watchId, kept.id)),
-    stopped: await tx
-      .select({ slot: transfer.slot, digest: transfer.digest })
-      .from(transfer)
-      .where(and(eq(transfer.watchId, kept.id), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped'))),
-  }))
-  const own =
-    held.find(entry => entry.sessionId === sessionId) ??
-    stopped.find(entry => slots.some(state => state.slot === entry.slot && state.digest === entry.digest))
-  const taken = new Set(held.map(entry => entry.slot))
-  const found = slots.find(state => (own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot)))
-  if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one in Watches first.')
-  if (found.by === 'hand' && !isOver) {
-    throw new Problem(
-      409,
-      `"${found.name}" was made or changed on the watch, and is nowhere else.`,
-      'body.over',
-      'Say that it may be replaced, or read it back first.',
-      { why: 'hand-made' },
-    )
-  }
-  return { slot: found.slot, expects: found.generation, incarnation }
-}
 
 export interface SendingAsk {
   watchId: string
@@ -115,33 +72,44 @@ export async function startTransfer(database: Database, owner: string, ask: Send
       { why: 'changed' },
     )
   }
-  const place = ask.place ?? (await choosePlace(database, owner, kept, sessionId, ask.isOver ?? false))
-  const row = await asOwner(database, owner, async tx => {
+  await asOwner(database, owner, tx => keepProgram(tx, program, { sessionId, revision }))
+  const insert = async (tx: OwnerTransaction, place: SlotTarget) => {
     await tx
       .update(transfer)
       .set({ state: 'cancelled', updatedAt: new Date() })
       .where(and(eq(transfer.watchId, watchId), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped')))
-    await keepProgram(tx, program, { sessionId, revision })
+    const values = { watchId, sessionId, revision, ...place, digest, day: ask.day ?? null, isOver: ask.isOver ?? false }
     const [made] = await tx
       .insert(transfer)
-      .values({
-        watchId,
-        sessionId,
-        revision,
-        ...place,
-        digest,
-        day: ask.day ?? null,
-        state: 'sending',
-        size: canonicalBytes(program).length,
-      })
+      .values({ ...values, state: 'sending', size: canonicalBytes(program).length })
       .returning()
     return { ...made!, program }
-  })
-  enqueue(database, owner, row)
+  }
+  const row = ask.place
+    ? await asOwner(database, owner, tx => insert(tx, ask.place!))
+    : await insertInTurn(database, owner, kept, sessionId, ask.isOver ?? false, insert)
+  await enqueue(database, 'tending', { owner, watch: watchId })
   return { ...stateOf(row), losses }
 }
 
-const ofProgram = and(eq(program.ownerId, transfer.ownerId), eq(program.digest, transfer.digest))
+/** Keeps a sending with its slot, chosen while nobody else speaks with the watch; without one where somebody does for longer. */
+async function insertInTurn<T>(
+  database: Database,
+  owner: string,
+  kept: KeptWatch,
+  sessionId: string,
+  isOver: boolean,
+  insert: (tx: OwnerTransaction, place: SlotTarget) => Promise<T>,
+): Promise<T> {
+  try {
+    return await atWatch(database, owner, kept.id, turn => choosePlace(turn, kept, sessionId, isOver, insert), waitForPlace)
+  } catch (error) {
+    if (!(error instanceof Problem) || error.details.why !== 'busy') throw error
+    return asOwner(database, owner, tx => insert(tx, { slot: 0, expects: 0, incarnation: '' }))
+  }
+}
+
+export const ofProgram = and(eq(program.ownerId, transfer.ownerId), eq(program.digest, transfer.digest))
 
 async function loadTransfer(tx: OwnerTransaction, id: string): Promise<Sending> {
   const [row] = await tx
@@ -165,7 +133,7 @@ async function sendOn(database: Database, owner: string, id: string, values: Par
       .returning()
     return { ...next!, program: current.program }
   })
-  if (row.state === 'sending') enqueue(database, owner, row)
+  if (row.state === 'sending') await enqueue(database, 'tending', { owner, watch: row.watchId })
   return stateOf(row)
 }
 
@@ -180,60 +148,32 @@ export const resumeTransfer = (database: Database, owner: string, id: string): P
 export const cancelSending = (database: Database, owner: string, id: string): Promise<TransferState> =>
   sendOn(database, owner, id, { isCancelled: true })
 
-const isAbandoned = (row: TransferRecord) =>
-  row.state === 'sending' && !underWay.has(row.id) && Date.now() - row.updatedAt.getTime() > abandonedAfter
+/** Whether nobody carries a sending on: nothing has moved for long, and nobody speaks with its watch. */
+const isAbandoned = (row: TransferRecord, leaseUntil: Date | null) =>
+  row.state === 'sending' &&
+  Date.now() - row.updatedAt.getTime() > abandonedAfter &&
+  (leaseUntil === null || leaseUntil.getTime() < Date.now())
 
 /** Where a sending stands; one that nobody carries on any more is said to have stopped. */
 export async function followTransfer(tx: OwnerTransaction, id: string): Promise<TransferState> {
   const row = await loadTransfer(tx, id)
-  return stateOf(isAbandoned(row) ? { ...row, state: 'stopped', problem: 'The server stopped while sending.' } : row)
+  const [kept] = await tx.select({ leaseUntil: watch.leaseUntil }).from(watch).where(eq(watch.id, row.watchId))
+  return stateOf(
+    isAbandoned(row, kept?.leaseUntil ?? null) ? { ...row, state: 'stopped', problem: 'The server stopped while sending.' } : row,
+  )
 }
 
 /** The sendings to a watch that are not at their end: what is going on, and what can be resumed. */
 export async function openTransfers(tx: OwnerTransaction, watchId: string): Promise<TransferState[]> {
   const found = await tx
-    .select({ transfer, name: program.name })
+    .select({ transfer, name: program.name, leaseUntil: watch.leaseUntil })
     .from(transfer)
     .innerJoin(program, ofProgram)
+    .innerJoin(watch, and(eq(watch.ownerId, transfer.ownerId), eq(watch.id, transfer.watchId)))
     .where(and(eq(transfer.watchId, watchId), inArray(transfer.state, ['sending', 'stopped'])))
     .orderBy(desc(transfer.createdAt))
     .limit(50)
-  const rows = found.map(({ transfer: row, name }) => ({ ...row, program: { name } }))
+  const rows = found.map(({ transfer: row, name, leaseUntil }) => ({ ...row, leaseUntil, program: { name } }))
   const newest = rows.filter((row, index) => rows.findIndex(other => other.sessionId === row.sessionId) === index)
-  return newest.map(row => stateOf(isAbandoned(row) ? { ...row, state: 'stopped' } : row))
-}
-
-const sayWhy = (error: unknown) => (error instanceof Problem ? error.problem : (error as Error).message)
-
-function enqueue(database: Database, owner: string, row: Sending): void {
-  if (underWay.has(row.id)) return
-  underWay.add(row.id)
-  const run = (lastOf.get(row.watchId) ?? Promise.resolve())
-    .then(() => carryOn(database, owner, row))
-    .catch(() => {})
-    .finally(() => {
-      if (lastOf.get(row.watchId) === run) lastOf.delete(row.watchId)
-    })
-  lastOf.set(row.watchId, run)
-}
-
-async function carryOn(database: Database, owner: string, row: Sending): Promise<void> {
-  const end = (values: Partial<TransferRecord>) =>
-    asOwner(database, owner, tx =>
-      tx
-        .update(transfer)
-        .set({ ...values, updatedAt: new Date() })
-        .where(and(eq(transfer.id, row.id), eq(transfer.state, 'sending'))),
-    )
-  try {
-    await atWatch(database, owner, row.watchId, turn =>
-      carrySending(deskStore(database, owner, turn), turn.exchange, row, turn.messageBytes),
-    )
-  } catch (error) {
-    await end(error instanceof CancelledError ? { state: 'cancelled', problem: null } : { state: 'stopped', problem: sayWhy(error) }).catch(
-      () => {},
-    )
-  } finally {
-    underWay.delete(row.id)
-  }
+  return newest.map(row => stateOf(isAbandoned(row, row.leaseUntil) ? { ...row, state: 'stopped' } : row))
 }

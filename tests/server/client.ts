@@ -7,6 +7,7 @@ import { createAccount, newToken } from '../../server/services/account'
 import { profileNamed } from '../../core/wrist/program/profile'
 import { pairStandin } from '../../scripts/pair-standin'
 
+process.env.DATABASE_URL = inject('databaseUrl')
 process.env.STANDIN_URL = inject('standinUrl')
 process.env.STANDIN_KEY = inject('standinKey')
 
@@ -70,9 +71,9 @@ export async function importFile(person: Person, name: string, bytes: Uint8Array
   return { status: response.status, body: (await response.json()) as { files: ImportedFile[]; problem?: string } }
 }
 
-/** Asks until the answer is as wanted; gives up after ten seconds. */
-export async function until<T>(ask: () => Promise<T>, wanted: (value: T) => boolean): Promise<T> {
-  const end = Date.now() + 10_000
+/** Asks until the answer is as wanted; gives up after ten seconds, or as many milliseconds as are given. */
+export async function until<T>(ask: () => Promise<T>, wanted: (value: T) => boolean, patience = 10_000): Promise<T> {
+  const end = Date.now() + patience
   for (;;) {
     const value = await ask()
     if (wanted(value)) return value

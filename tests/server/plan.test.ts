@@ -45,7 +45,7 @@ describe('a sending that its server left', () => {
     await asOwner(database, ilse.owner, tx =>
       tx
         .update(transfer)
-        .set({ state: 'sending', updatedAt: new Date(Date.now() - 60_000) })
+        .set({ state: 'sending', updatedAt: new Date(Date.now() - 120_000) })
         .where(eq(transfer.id, begun.body.id)),
     )
     expect((await ilse.ask('GET', `/transfers/${begun.body.id}`)).body).toMatchObject({

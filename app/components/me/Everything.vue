@@ -13,7 +13,7 @@ async function isMeant({ sessions, wordings, recordings, planned }: EraseAsked['
   const parts = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, 'planned day')]
   try {
     await ElMessageBox.confirm(
-      `${parts.join(', ')}, your numbers and the watches known here would be gone for good. A download of everything or a backup brings them back; nothing else does.`,
+      `${parts.join(', ')}, your numbers and the watches known here would be gone for good. Only a download or a backup brings them back.`,
       'Erase everything?',
       { confirmButtonText: 'Go on', cancelButtonText: 'Keep everything', type: 'warning' },
     )

@@ -13,8 +13,8 @@ const push = (button: Knob, hold: boolean) =>
   guarded(async () => (glass.value = await api<Glass>(`${base}/button`, { method: 'POST', body: { button, hold } })))
 const bringHome = () =>
   guarded(async () => {
-    const { recordings } = await api<{ recordings: string[] }>(`/watches/${props.watchId}/collect`, { method: 'POST' })
-    broughtHome.value = [...recordings, ...broughtHome.value]
+    const { recordings } = await api<{ recordings: string[] | null }>(`/watches/${props.watchId}/collect`, { method: 'POST' })
+    broughtHome.value = [...(recordings ?? []), ...broughtHome.value]
   })
 
 onMounted(() => {

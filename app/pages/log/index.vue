@@ -21,6 +21,7 @@ async function load(offset = 0) {
   isLoading.value = false
 }
 onMounted(() => load())
+useChanges(['recording'], () => rows.value.length <= 100 && load())
 
 const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
 const way = (row: LogRow) => {

@@ -3,7 +3,7 @@ const shell = '/desk'
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   ssr: false,
-  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'useEventListener', 'watchDebounced'] }] },
+  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'useEventListener', 'useFileDialog', 'watchDebounced'] }] },
   devtools: { enabled: false },
   app: {
     head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },

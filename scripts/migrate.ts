@@ -5,7 +5,7 @@ import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import { refreshFacets } from '../server/services/facets'
 import { openDatabase } from '../server/db/client'
-import { prepareQueues } from '../server/jobs/queues'
+import { prepareQueues } from '../server/queue/queues'
 import { letIn, RoleProblem } from './plain-role.mjs'
 
 const migrations = new URL('../server/db/migrations/', import.meta.url)

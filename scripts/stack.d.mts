@@ -10,6 +10,8 @@ export interface RunningStack {
   server: ChildProcess
   standin: ChildProcess
   cluster: { url: string; child: ChildProcess; stop: () => Promise<void> } | null
+  /** What the home network needs; null on this machine alone. */
+  home: { authority: string; fingerprint: string; trustAt: string; reachedAt: string } | null
   /** One more copy of the server on the same database. */
   another: () => Promise<{ server: ChildProcess; address: string; stop: () => Promise<void> }>
   stop: () => Promise<void>
@@ -24,6 +26,8 @@ export function startStack(options: {
   newToken?: boolean
   quiet?: boolean
   entrance?: 'open' | 'locked' | 'home'
+  hostName?: string
+  bind?: string
   isReloading?: boolean
 }): Promise<RunningStack>
 export function keptSecret(folder: string, name: string): string

@@ -5,7 +5,9 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { ended, freePort, startCluster } from './cluster.mjs'
+import { certificateFor, namesOf } from './authority.mjs'
 import { addressesOf } from './plain-role.mjs'
+import { startTrustPage } from './trust-page.mjs'
 import { untilAnswers } from './until-answers.mjs'
 
 export const root = fileURLToPath(new URL('..', import.meta.url))
@@ -85,28 +87,53 @@ async function startStandin(folder, saying) {
   return { standin, standinUrl, standinKey, stop }
 }
 
-/** Starts one copy of the server; several run on one database. */
-async function startServer(env, { port, quiet, isReloading, saying }) {
+/**
+ * Starts one copy of the server; several run on one database.
+ *
+ * @param home over the home network: `{ bind, reachedAt, names, authority, cert, key }`; null on this machine alone
+ */
+async function startServer(env, { port, quiet, isReloading, saying, home }) {
   const found = await freePort(port)
   if (port && found !== port) console.log(`Port ${port} is taken by another program.`)
   const own = isReloading
     ? ['node_modules/nuxt/bin/nuxt.mjs', 'dev', '--no-fork', '--host', '127.0.0.1', '--port', String(found)]
     : ['.output/server/index.mjs']
-  const place = { HOST: '127.0.0.1', PORT: String(found), NITRO_HOST: '127.0.0.1', NITRO_PORT: String(found) }
+  const host = home?.bind ?? '127.0.0.1'
+  const place = { HOST: host, PORT: String(found), NITRO_HOST: host, NITRO_PORT: String(found) }
+  const address = home ? `https://${home.reachedAt}:${found}` : `http://127.0.0.1:${found}`
+  const asHome = home
+    ? {
+        NITRO_SSL_CERT: home.cert,
+        NITRO_SSL_KEY: home.key,
+        AGONIS_HOSTS: home.names.join(','),
+        AGONIS_REACHED_AT: address,
+        AGONIS_TRUST_AT: home.trustAt,
+        AGONIS_FINGERPRINT: home.fingerprint,
+      }
+    : {}
   const server = child(
     ['--import', './scripts/with-parent.mjs', ...own],
-    { ...place, NODE_ENV: isReloading ? 'development' : 'production', ...env },
+    { ...place, ...asHome, NODE_ENV: isReloading ? 'development' : 'production', ...env },
     quiet,
   )
-  const address = `http://127.0.0.1:${found}`
   const stop = () => ended(server)
+  const near = home ? `https://localhost:${found}` : address
   try {
-    await untilAnswers(`${address}/api/entrance`, server, 'The server', saying)
+    await untilAnswers(`${near}/api/entrance`, server, 'The server', { ...saying, ca: home?.authority })
   } catch (error) {
     await stop()
     throw error
   }
   return { server, address, stop }
+}
+
+/** What the home network needs beside the server: a certificate, and the page where a phone comes to trust it. */
+async function prepareHome({ folder, hostName, bind = '0.0.0.0', port = 0 }) {
+  const { names, reachedAt } = namesOf(hostName, bind === '127.0.0.1')
+  const { authority, cert, key, fingerprint } = await certificateFor(join(folder, 'home'), names)
+  const trustPort = await freePort(port && port + 1)
+  const trust = await startTrustPage({ host: bind, port: trustPort, address: `https://${reachedAt}:${port}`, authority, fingerprint })
+  return { bind, names, reachedAt, authority, cert, key, fingerprint, trustAt: `http://${reachedAt}:${trust.port}`, stop: trust.stop }
 }
 
 /**
@@ -117,6 +144,8 @@ async function startServer(env, { port, quiet, isReloading, saying }) {
  * @param isReloading serves the sources, again at every change, instead of what is built
  * @param databaseUrl a database of one's own instead of a private cluster: the plain role's address, or the owner's
  * @param entrance how one comes in: `open`, `locked` or `home`
+ * @param hostName a name that the server is reached by over the home network
+ * @param bind the address to listen at there
  * @param newToken gives the account at home another token first, and ends all devices
  * @param databaseOwnerUrl its owner's address, for migrations alone
  */
@@ -142,15 +171,18 @@ export async function startStack(options) {
     }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
     const env = { ...shared, AGONIS_SEAL: keptSecret(folder, 'seal'), AGONIS_ENTRANCE: entrance }
+    const serverPort = entrance === 'home' ? await freePort(port) : port
+    const home = entrance === 'home' ? await prepareHome({ ...options, port: serverPort }) : null
+    if (home) running.push(home.stop)
     /** One more copy on the same database. */
     const another = async () => {
-      const copy = await startServer(env, { port: 0, quiet, isReloading, saying })
+      const copy = await startServer(env, { port: 0, quiet, isReloading, saying, home })
       running.push(copy.stop)
       return copy
     }
-    const { server, address, stop: stopServer } = await startServer(env, { port, quiet, isReloading, saying })
+    const { server, address, stop: stopServer } = await startServer(env, { port: serverPort, quiet, isReloading, saying, home })
     running.push(stopServer)
-    return { address, databaseUrl: plainUrl, ownerUrl, homeToken, standinUrl, standinKey, server, standin, cluster, another, stop }
+    return { address, databaseUrl: plainUrl, ownerUrl, homeToken, standinUrl, standinKey, server, standin, cluster, home, another, stop }
   } catch (error) {
     await stop()
     throw error

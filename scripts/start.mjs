@@ -11,9 +11,12 @@ if (major < 20 || (major === 20 && minor < 19)) {
   process.exit(1)
 }
 
-const host = process.env.HOST ?? '127.0.0.1'
-if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
-  console.error(`Agonis serves this machine only. Binding to ${host} needs TLS and accounts with passwords, which it does not have yet.`)
+const has = flag => process.argv.includes(flag)
+const entrance = has('--home') ? 'home' : has('--locked') ? 'locked' : 'open'
+const isLoopback = address => ['127.0.0.1', 'localhost', '::1'].includes(address)
+const host = process.env.HOST ?? (entrance === 'home' ? '0.0.0.0' : '127.0.0.1')
+if (entrance !== 'home' && !isLoopback(host)) {
+  console.error(`Agonis serves this machine only. Binding to ${host} needs TLS and accounts: npm start -- --home has both.`)
   process.exit(1)
 }
 
@@ -59,11 +62,22 @@ try {
   const { startStack } = await import('./stack.mjs')
   const databaseUrl = process.env.DATABASE_URL || undefined
   const databaseOwnerUrl = process.env.DATABASE_OWNER_URL || undefined
-  const demo = databaseUrl || databaseOwnerUrl ? process.argv.includes('--demo') : !process.argv.includes('--no-demo')
-  const entrance = process.argv.includes('--locked') ? 'locked' : 'open'
-  const newToken = process.argv.includes('--new-token')
+  const demo = databaseUrl || databaseOwnerUrl ? has('--demo') : !has('--no-demo')
+  const newToken = has('--new-token')
+  const hostName = process.argv.find(word => word.startsWith('--name='))?.slice('--name='.length)
   const port = Number(process.env.PORT ?? 4170)
-  stack = await startStack({ folder, demo, databaseUrl, databaseOwnerUrl, port, entrance, newToken, quiet: true })
+  stack = await startStack({
+    folder,
+    demo,
+    databaseUrl,
+    databaseOwnerUrl,
+    port,
+    entrance,
+    newToken,
+    hostName,
+    bind: isLoopback(host) ? '127.0.0.1' : host,
+    quiet: true,
+  })
   if (ending) await stack.stop()
   writeFileSync(
     join(folder, 'running.json'),
@@ -72,6 +86,12 @@ try {
   )
   console.log(`Agonis is at ${stack.address}   (Ctrl+C ends it)`)
   if (entrance === 'locked') console.log(`It is locked. This opens it once, within half an hour: ${oneTimeAddress()}\nAnother: npm run key`)
+  if (stack.home) {
+    console.log(`It serves the home network. Each phone trusts it first: ${stack.home.trustAt}`)
+    console.log(`SHA-256 of its certificate: ${stack.home.fingerprint}`)
+    console.log(`The first time, this lets you in, once, within half an hour: ${oneTimeAddress()}`)
+    console.log('Then set a passphrase under Me. Another such address: npm run key')
+  }
   const gone = what => () => {
     if (!ending) console.error(`${what} stopped, and everything with it. Start again with npm start: what was kept is there.`)
     void end(1)

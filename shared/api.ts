@@ -233,6 +233,33 @@ export interface Glass {
 /** How one comes into this server. */
 export interface EntranceState {
   kind: 'open' | 'locked' | 'home'
+  /** Opened by a host name, by which passkeys work. */
+  hasPasskeys: boolean
+  isSignedIn: boolean
+}
+
+/** A browser or phone that is signed in. */
+export interface DeviceRow {
+  id: string
+  name: string
+  signedInAt: string
+  isThis: boolean
+}
+export interface PasskeyRow {
+  id: string
+  name: string
+  madeAt: string
+}
+/** Who may come in as the athlete, and where others reach the server. */
+export interface SignInState {
+  kind: EntranceState['kind']
+  signInName: string | null
+  address: string
+  /** The page where a phone comes to trust this server, and what it should show there. */
+  trustAt: string | null
+  fingerprint: string | null
+  devices: DeviceRow[]
+  passkeys: PasskeyRow[]
 }
 
 /** What would be erased, and the key by which it is when that is asked for again. */

@@ -104,6 +104,7 @@ const sections = [
   ['set', 'Numbers, units, ways'],
   ['steadiness', 'Steadiness'],
   ['history', 'History'],
+  ['devices', 'Devices'],
   ['everything', 'Everything'],
 ] as const
 const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
@@ -229,6 +230,8 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
     <MeSteadiness :athlete="athletes.athlete" @keep="keepWhole" />
     <h2 id="history">History</h2>
     <MeHistory :number="athletes.number" />
+    <h2 id="devices">Devices and signing in</h2>
+    <MeDevices />
     <h2 id="everything">Everything of yours</h2>
     <MeEverything @changed="loadTheirs" />
   </div>

@@ -74,8 +74,8 @@ const collect = () =>
       recordings === null
         ? 'The watch is slow; what comes home shows in the log.'
         : recordings.length === 0
-        ? 'Nothing waits on the watch.'
-        : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
+          ? 'Nothing waits on the watch.'
+          : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
     await look()
   })
 const setLink = (link: LinkKind) =>

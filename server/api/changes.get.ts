@@ -1,5 +1,5 @@
 import { createEventStream } from 'h3'
-import { listen, onChange } from '../services/changes'
+import { listen, onChange } from '../queue/changes'
 import { route } from '../services/route'
 
 const breath = 25_000

@@ -1,9 +1,9 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import type { Database } from '../db/client'
-import { listen, onJob } from '../services/changes'
+import { listen, onJob } from '../queue/changes'
 import { Problem } from '../services/problem'
-import { enqueue, sharedBoss } from './boss'
-import type { Jobs, QueueName } from './queues'
+import { enqueue, sharedBoss } from '../queue/boss'
+import type { Jobs, QueueName } from '../queue/queues'
 import type { Outcome } from './work'
 
 const waitAtMost = 25_000

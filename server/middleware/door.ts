@@ -3,8 +3,8 @@ import { sharedDatabase } from '../db/client'
 import { asksForPage, turnedAwayBy } from '../services/door'
 import { entranceKind, letInBy, whoAsks } from '../services/entrance'
 import { accountOfToken } from '../services/account'
-import { log, requestIdOf } from '../services/log'
-import { loggable } from '../services/fault'
+import { log, requestIdOf } from '../log/log'
+import { loggable } from '../log/loggable'
 import type { H3Event } from 'h3'
 
 /** Pages that are there for whoever is not signed in yet. */

@@ -1,8 +1,8 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { startWorking } from '../jobs/work'
-import { loggable } from '../services/fault'
-import { log } from '../services/log'
+import { loggable } from '../log/loggable'
+import { log } from '../log/log'
 
 const tryAgainAfter = 2000
 

@@ -3,6 +3,7 @@ import type { H3Event, SessionConfig } from 'h3'
 import type { Database } from '../db/client'
 import type { Entrance } from './account'
 import { entranceOfToken } from './account'
+import { Problem } from './problem'
 
 /**
  * How one comes in. `open`: whoever can open the port of this machine is the athlete at home. `locked`: by a key that opens once.
@@ -17,6 +18,15 @@ export function entranceKind(): EntranceKind {
   if (!kinds.includes(kind)) throw new Error(`AGONIS_ENTRANCE is one of ${kinds.join(', ')}`)
   return kind as EntranceKind
 }
+
+/** Over the home network a passphrase, passkeys and devices are how one comes in; elsewhere there are none. */
+export function requireHome(): void {
+  if (entranceKind() !== 'home')
+    throw new Problem(409, 'Nobody signs in here by a passphrase.', 'server', 'Start with npm start -- --home to serve the home network.')
+}
+
+/** Where others reach this server: as `npm start -- --home` has it, else as it was asked. */
+export const reachedAt = (event: H3Event): string => process.env.AGONIS_REACHED_AT ?? `http://${getHeader(event, 'host') ?? 'localhost'}`
 
 const aYear = 3600 * 24 * 365
 

@@ -6,8 +6,9 @@ import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner, sharedDatabase } from '../db/client'
 import type { Entrance } from './account'
 import { whoAsks } from './entrance'
-import { loggable, problemOfFault } from './fault'
-import { log, requestIdOf, routeOf } from './log'
+import { problemOfFault } from './fault'
+import { loggable } from '../log/loggable'
+import { log, requestIdOf, routeOf } from '../log/log'
 import { Problem } from './problem'
 import { refuseUnsound } from './sound-input'
 
@@ -132,6 +133,9 @@ async function answering(event: H3Event, work: () => Promise<unknown>): Promise<
   try {
     return await work()
   } catch (error) {
+    /** Trap: whoever has left gets no answer, and that they left is no fault. */
+    const { req, res } = event.node
+    if (res.closed || (req.destroyed && !req.complete)) return undefined
     return answerProblem(event, error)
   }
 }

@@ -4,6 +4,8 @@ import type { EraseAsked } from '~~/shared/api'
 const emit = defineEmits<{ changed: [] }>()
 const { problem, isBusy, guarded } = useGuarded()
 const { imported, importedCount, refusedFiles, progress, takeFiles } = useImport(guarded, () => Promise.resolve(emit('changed')))
+const { open: choose, onChange: onChosen } = useFileDialog({ accept: '.zip', multiple: false, reset: true })
+onChosen(files => files && takeFiles([...files]))
 const isErased = ref(false)
 const share = computed(() => (progress.value ? Math.round((100 * progress.value.done) / Math.max(1, progress.value.count)) : 0))
 const count = (number: number, one: string) => `${number} ${one}${number === 1 ? '' : 's'}`
@@ -48,9 +50,7 @@ const erase = () =>
   </p>
   <p class="row">
     <el-button tag="a" href="/api/export" download data-test="export">Download everything</el-button>
-    <el-upload :auto-upload="false" :show-file-list="false" accept=".zip" :on-change="file => file.raw && takeFiles([file.raw])">
-      <el-button :loading="progress !== null" data-test="take-everything">Take in a download</el-button>
-    </el-upload>
+    <el-button :loading="progress !== null" data-test="take-everything" @click="choose()">Take in a download</el-button>
     <el-button type="danger" plain :disabled="isBusy" data-test="erase" @click="erase">Erase everything…</el-button>
   </p>
   <el-progress v-if="progress" :percentage="share" :format="() => `${progress?.done} of ${progress?.count}`" />

@@ -1,10 +1,10 @@
 import { EventEmitter } from 'node:events'
 import postgres from 'postgres'
 import { databaseUrl } from '../db/client'
-import { jobsChannel } from '../jobs/boss'
+import { jobsChannel } from './boss'
 import type { Change } from '../../shared/api'
-import { loggable } from './fault'
-import { log } from './log'
+import { loggable } from '../log/loggable'
+import { log } from '../log/log'
 
 /**
  * What changes, from every copy of the server, as PostgreSQL tells it: one connection of this process listens, whoever waits is told.

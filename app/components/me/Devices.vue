@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import type { FormInstance, FormRules } from 'element-plus'
+import { startRegistration } from '@simplewebauthn/browser'
+import { renderSVG } from 'uqr'
+import { nameShape, passphraseShape } from '~~/shared/sign-in'
+import type { DeviceRow, PasskeyRow, SignInState } from '~~/shared/api'
+
+const state = ref<SignInState | null>(null)
+const { problem, isBusy, guarded } = useGuarded()
+const load = async () => (state.value = await api<SignInState>('/devices'))
+onMounted(() => guarded(load))
+
+const form = useTemplateRef<FormInstance>('form')
+const typed = reactive({ name: '', passphrase: '' })
+const rules: FormRules = {
+  name: ruleOf(nameShape().required('is missing'), 'The name'),
+  passphrase: ruleOf(passphraseShape().required('is missing'), 'The passphrase'),
+}
+const said = ref('')
+const setSignIn = () =>
+  guarded(async () => {
+    if (!(await form.value!.validate().catch(() => false))) return
+    await api('/devices/sign-in', { method: 'PUT', body: { ...typed } })
+    Object.assign(typed, { name: '', passphrase: '' })
+    said.value = 'Kept. From now on you sign in by it.'
+    await load()
+  })
+const hasPasskeys = !/^(?:[\d.]+|\[.*\])$/.test(window.location.hostname)
+const addPasskey = () =>
+  guarded(async () => {
+    const optionsJSON = await api<Parameters<typeof startRegistration>[0]['optionsJSON']>('/passkeys/options', { method: 'POST' })
+    const response = await startRegistration({ optionsJSON })
+    await api('/passkeys', { method: 'POST', body: { name: `Passkey of ${new Date().toLocaleDateString('en-GB')}`, response } })
+    await load()
+  })
+const end = (device: DeviceRow) =>
+  guarded(async () => {
+    await api(device.isThis ? '/entrance/sign-out' : `/devices/${device.id}`, { method: device.isThis ? 'POST' : 'DELETE' })
+    if (device.isThis) window.location.assign('/sign-in')
+    else await load()
+  })
+const removePasskey = (passkey: PasskeyRow) =>
+  guarded(async () => {
+    await api(`/passkeys/${encodeURIComponent(passkey.id)}`, { method: 'DELETE' })
+    await load()
+  })
+
+/** An address to show, as words and as a code for another device's camera. */
+const shown = ref<{ title: string; address: string; words: string } | null>(null)
+const invite = (lets: 'enter' | 'join') =>
+  guarded(async () => {
+    const { address, minutes } = await api<{ address: string; minutes: number }>('/invitations', { method: 'POST', body: { lets } })
+    const within = minutes > 60 ? 'a day' : `${minutes} minutes`
+    shown.value = {
+      title: lets === 'enter' ? 'Pair a phone' : 'Somebody joins',
+      address,
+      words: `Point the camera at it. It lets ${lets === 'enter' ? 'one device of yours' : 'one new athlete'} in, once, within ${within}.`,
+    }
+  })
+const showTrust = () =>
+  (shown.value = {
+    title: 'Trust this server',
+    address: state.value!.trustAt!,
+    words: 'First thing on each phone: it opens without warnings then.',
+  })
+const code = computed(() => (shown.value ? renderSVG(shown.value.address, { border: 2 }) : ''))
+const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+</script>
+
+<template>
+  <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+  <template v-if="state">
+    <p v-if="state.kind === 'open'" class="faint">
+      Whoever can open this machine's port is you: nobody signs in. <code>npm start -- --locked</code> asks for a key that opens once;
+      <code>npm start -- --home</code> serves your home network, with a passphrase, passkeys and paired phones.
+    </p>
+    <p v-else-if="state.kind === 'locked'" class="faint">Each browser was let in by an address that opens once.</p>
+    <template v-else>
+      <p v-if="!state.signInName" class="said ask">Set a name and a passphrase now: the address that let you in does not open twice.</p>
+      <el-form ref="form" :model="typed" :rules="rules" inline label-position="top" class="form" @submit.prevent="setSignIn">
+        <el-form-item :label="state.signInName ? `Name to sign in by, now ${state.signInName}` : 'Name to sign in by'" prop="name">
+          <el-input v-model="typed.name" autocomplete="username" data-test="name" />
+        </el-form-item>
+        <el-form-item label="Passphrase, 12 letters or more" prop="passphrase">
+          <el-input v-model="typed.passphrase" type="password" show-password autocomplete="new-password" data-test="passphrase" />
+        </el-form-item>
+        <el-form-item label=" ">
+          <el-button native-type="submit" :loading="isBusy" data-test="set-sign-in">{{ state.signInName ? 'Change' : 'Set' }}</el-button>
+        </el-form-item>
+      </el-form>
+      <p v-if="said" role="status" class="good" data-test="sign-in-set">{{ said }}</p>
+      <p class="row">
+        <el-button v-if="state.trustAt" @click="showTrust">Let a phone trust this server</el-button>
+        <el-button data-test="pair-phone" @click="invite('enter')">Pair a phone</el-button>
+        <el-button data-test="invite" @click="invite('join')">Somebody joins</el-button>
+        <el-button v-if="hasPasskeys" data-test="add-passkey" @click="addPasskey">Add a passkey</el-button>
+      </p>
+      <p v-if="!hasPasskeys" class="faint">Passkeys need a host name; this page was opened by an address.</p>
+    </template>
+    <el-table v-if="state.devices.length > 0" :data="state.devices" class="list" data-test="devices">
+      <el-table-column label="Device" min-width="180">
+        <template #default="{ row }">{{ row.name }}<template v-if="row.isThis">, this one</template></template>
+      </el-table-column>
+      <el-table-column label="Signed in" width="130">
+        <template #default="{ row }">{{ day(row.signedInAt) }}</template>
+      </el-table-column>
+      <el-table-column label="" width="120" align="right">
+        <template #default="{ row }">
+          <el-button link type="primary" :aria-label="`End ${row.name}`" @click="end(row as DeviceRow)">{{
+            row.isThis ? 'Sign out' : 'End'
+          }}</el-button>
+        </template>
+      </el-table-column>
+    </el-table>
+    <el-table v-if="state.passkeys.length > 0" :data="state.passkeys" class="list" data-test="passkeys">
+      <el-table-column label="Passkey" prop="name" min-width="180" />
+      <el-table-column label="Made" width="130">
+        <template #default="{ row }">{{ day(row.madeAt) }}</template>
+      </el-table-column>
+      <el-table-column label="" width="120" align="right">
+        <template #default="{ row }">
+          <el-button link type="primary" :aria-label="`Remove ${row.name}`" @click="removePasskey(row as PasskeyRow)">Remove</el-button>
+        </template>
+      </el-table-column>
+    </el-table>
+  </template>
+  <el-dialog :model-value="shown !== null" :title="shown?.title" width="min(420px, 92vw)" @close="shown = null">
+    <p>{{ shown?.words }}</p>
+    <!-- eslint-disable-next-line vue/no-v-html -- drawn here from the address -->
+    <div class="code" role="img" :aria-label="`Code for ${shown?.title}`" v-html="code" />
+    <p class="mono address" data-test="address">{{ shown?.address }}</p>
+    <p v-if="shown?.address === state?.trustAt" class="faint">
+      SHA-256 of the certificate: <span class="mono address">{{ state?.fingerprint }}</span>
+    </p>
+  </el-dialog>
+</template>
+
+<style scoped>
+.row,
+.form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: flex-start;
+}
+.row {
+  margin: 8px 0;
+}
+.list {
+  max-width: 640px;
+  margin-top: 10px;
+}
+.code {
+  background: #fff;
+  padding: 6px;
+  width: min(260px, 100%);
+  margin: 10px auto;
+}
+.address {
+  overflow-wrap: anywhere;
+  font-size: 0.86rem;
+}
+</style>

@@ -1,0 +1,11 @@
+import { endDevice } from '../../services/device'
+import { route } from '../../services/route'
+import { idParams } from '../../services/shapes'
+
+export default route({
+  params: idParams,
+  async handle({ transaction, params }) {
+    await transaction(tx => endDevice(tx, params.id))
+    return { ended: params.id }
+  },
+})

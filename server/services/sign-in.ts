@@ -80,7 +80,7 @@ export async function joinBy(
   await knockFromAddress(event, database)
   return database.transaction(async tx => {
     const invited = await redeem(tx, key)
-    if (!invited) throw new Problem(401, 'That key has let somebody in already, or is too old.', 'body.key', 'Have another one made.')
+    if (!invited) throw new Problem(403, 'That key has let somebody in already, or is too old.', 'body.key', 'Have another one made.')
     if (invited.lets === 'enter') {
       await letDeviceIn(event, database, invited.owner)
       return 'entered'

@@ -104,7 +104,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
       <el-table-column label="Signed in" width="130">
         <template #default="{ row }">{{ day(row.signedInAt) }}</template>
       </el-table-column>
-      <el-table-column label="" width="120" align="right">
+      <el-table-column label="Change" width="120" align="right">
         <template #default="{ row }">
           <el-button link type="primary" :aria-label="`End ${row.name}`" @click="end(row as DeviceRow)">{{
             row.isThis ? 'Sign out' : 'End'
@@ -117,7 +117,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
       <el-table-column label="Made" width="130">
         <template #default="{ row }">{{ day(row.madeAt) }}</template>
       </el-table-column>
-      <el-table-column label="" width="120" align="right">
+      <el-table-column label="Change" width="120" align="right">
         <template #default="{ row }">
           <el-button link type="primary" :aria-label="`Remove ${row.name}`" @click="removePasskey(row as PasskeyRow)">Remove</el-button>
         </template>

@@ -58,10 +58,10 @@ CREATE FUNCTION entrance_of_token(digest text) RETURNS TABLE (owner uuid, device
 AS $$ SELECT id, NULL::uuid FROM account WHERE token_digest = digest UNION ALL SELECT owner_id, id FROM device WHERE token_digest = digest $$;--> statement-breakpoint
 CREATE FUNCTION redeem_invitation(digest text) RETURNS TABLE (owner uuid, lets text) LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp
 AS $$ DELETE FROM invitation WHERE key_digest = digest AND until > now() RETURNING owner_id, lets $$;--> statement-breakpoint
-CREATE FUNCTION sign_in_of(name text) RETURNS TABLE (owner uuid, passphrase text) LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
-AS $$ SELECT id, account.passphrase FROM account WHERE sign_in_name = name AND account.passphrase IS NOT NULL $$;--> statement-breakpoint
-CREATE FUNCTION set_sign_in(name text, secret text) RETURNS void LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp
-AS $$ UPDATE account SET sign_in_name = name, passphrase = secret WHERE id = current_setting('agonis.owner')::uuid $$;--> statement-breakpoint
+CREATE FUNCTION sign_in_of(asked text) RETURNS TABLE (owner uuid, passphrase text) LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
+AS $$ SELECT id, account.passphrase FROM account WHERE sign_in_name = asked AND account.passphrase IS NOT NULL $$;--> statement-breakpoint
+CREATE FUNCTION set_sign_in(asked text, secret text) RETURNS void LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp
+AS $$ UPDATE account SET sign_in_name = asked, passphrase = secret WHERE id = current_setting('agonis.owner')::uuid $$;--> statement-breakpoint
 CREATE FUNCTION passkey_of(credential_id text) RETURNS TABLE (owner uuid, public_key bytea, counter bigint, transports text[])
 LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
 AS $$ SELECT owner_id, passkey.public_key, passkey.counter, passkey.transports FROM passkey WHERE credential = credential_id $$;--> statement-breakpoint

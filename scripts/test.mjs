@@ -44,6 +44,7 @@ const browserNumbers = report => [report.stats.expected, report.stats.unexpected
 try {
   ensurePackages()
   if (!existsSync('/usr/bin/chromium')) installPackages(['chromium'], 'Chromium is missing.')
+  if (!existsSync('/usr/bin/certutil')) installPackages(['libnss3-tools'], 'The tool for the store of certificates is missing.')
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   prepareNuxt()

@@ -22,6 +22,7 @@ interface Asked {
   /** Which row the address names. */
   id?: keyof typeof at
   slot?: number
+  credential?: string
   query?: Record<string, unknown>
   body?: Record<string, unknown>
 }
@@ -48,6 +49,18 @@ const faults = { link: 'radio', delay: 0, jitter: 0, loss: 0, double: 0, late: 0
 /** One good request of each route. */
 const good: Record<string, () => Asked> = {
   'GET /entrance': () => ({}),
+  'POST /entrance/join': () => ({ body: { key: 'x', name: 'Ilse', passphrase: 'low tide at the quay' } }),
+  'POST /entrance/passkey-options': () => ({}),
+  'POST /entrance/passkey': () => ({ body: { response: { id: 'x' } } }),
+  'POST /entrance/sign-in': () => ({ body: { name: 'Ilse', passphrase: 'low tide at the quay' } }),
+  'POST /entrance/sign-out': () => ({}),
+  'GET /devices': () => ({}),
+  'DELETE /devices/:id': () => ({ id: 'session' }),
+  'PUT /devices/sign-in': () => ({ body: { name: 'Ilse', passphrase: 'low tide at the quay' } }),
+  'POST /invitations': () => ({ body: { lets: 'enter' } }),
+  'POST /passkeys/options': () => ({}),
+  'POST /passkeys': () => ({ body: { name: 'x', response: { id: 'x' } } }),
+  'DELETE /passkeys/:credential': () => ({ credential: 'x' }),
   'POST /erase': () => ({ body: { key: 'no key' } }),
   'GET /export': () => ({}),
   'POST /import': () => ({ query: { name: 'x.json' }, body: session }),
@@ -105,7 +118,7 @@ const good: Record<string, () => Asked> = {
   'POST /watches': () => ({ body: { name: 'Toy', profile: 'basic' } }),
 }
 /** A stream has no end to wait for; its own test is beside this one. */
-const streams = ['GET /standin/:id/events']
+const streams = ['GET /standin/:id/events', 'GET /changes']
 
 const deep = (open: string, close: string, depth = 50_000) => open.repeat(depth) + close.repeat(depth)
 /** Raw JSON that is put in the place of each value. */
@@ -170,7 +183,7 @@ async function ask(route: string, address: string, body?: string): Promise<void>
 }
 
 const addressOf = (route: string, id: string, slot: string, query: Record<string, string>) => {
-  const path = route.split(' ')[1]!.replace(':id', id).replace(':slot', slot)
+  const path = route.split(' ')[1]!.replace(':id', id).replace(':slot', slot).replace(':credential', slot)
   const words = Object.entries(query).map(([name, value]) => `${name}=${value}`)
   return words.length > 0 ? `${path}?${words.join('&')}` : path
 }
@@ -198,13 +211,13 @@ describe('a hostile request', () => {
   it.each(Object.keys(good))('%s: whatever is wrong with it, it is no fault of the server, and says where', async route => {
     hasFallen.length = 0
     const asked = good[route]!()
-    const [id, slot] = [asked.id ? at[asked.id] : '', String(asked.slot ?? '')]
+    const [id, slot] = [asked.id ? at[asked.id] : '', String(asked.slot ?? asked.credential ?? '')]
     const query = Object.fromEntries(Object.entries(asked.query ?? {}).map(([name, value]) => [name, encodeURIComponent(String(value))]))
     const address = addressOf(route, id, slot, query)
     if (asked.body) for (const body of [...poisoned(asked.body), ...raw]) await ask(route, address, body)
     for (const bad of inAddress) {
       if (asked.id) await ask(route, addressOf(route, bad, slot, query))
-      if (asked.slot !== undefined) await ask(route, addressOf(route, id, bad, query))
+      if (slot !== '') await ask(route, addressOf(route, id, bad, query))
       for (const name of Object.keys(query)) await ask(route, addressOf(route, id, slot, { ...query, [name]: bad }))
       await ask(route, addressOf(route, id, slot, { ...query, [bad]: '1' }))
     }

@@ -54,6 +54,12 @@ async function workAt<Q extends QueueName>(boss: PgBoss, database: Database, que
   return ids
 }
 
+/** What a server that died had begun is gone on with at once, not only when its jobs are taken for left behind. */
+async function goOnWithWhatWasLeft(database: Database): Promise<void> {
+  const left = await database.execute<{ owner: string; watch: string }>(sql`select owner, watch from watches_left_behind()`)
+  for (const { owner, watch } of left) await enqueue(database, 'tending', { owner, watch })
+}
+
 /** Begins to do the jobs that are due, and to hear of new ones; ends when the server does. */
 export async function startWorking(): Promise<() => Promise<void>> {
   const database = sharedDatabase()
@@ -61,6 +67,7 @@ export async function startWorking(): Promise<() => Promise<void>> {
   const boss = await sharedBoss()
   const workers = new Map<string, string[]>()
   for (const queue of queueNames) workers.set(queue, await workAt(boss, database, queue))
+  await goOnWithWhatWasLeft(database)
   const deaf = onJob(name => workers.get(name)?.forEach(id => boss.notifyWorker(id)))
   return async () => {
     deaf()

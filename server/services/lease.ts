@@ -3,7 +3,7 @@ import { setTimeout as pause } from 'node:timers/promises'
 import { and, eq, gt, isNull, lt, or, sql } from 'drizzle-orm'
 import { firstCounter } from '../../core/wrist/link/frame'
 import { BehindError, openLine, SilentError, UnpairedError } from '../../core/wrist/link/line'
-import type { Exchange } from '../../core/wrist/link/line'
+import type { Carry, Exchange } from '../../core/wrist/link/line'
 import { LeaseLostError } from '../../core/wrist/link/desk'
 import { RefusedError } from '../../core/wrist/link/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
@@ -12,7 +12,9 @@ import { watch } from '../db/schema'
 import { messageBytes, openLink } from './link'
 import { notFound, Problem } from './problem'
 
-const leaseFor = '30 seconds'
+const leaseFor = '10 seconds'
+/** A frame waits three seconds at most for its answer, so that a lease made longer before it outlasts it. */
+const renewEvery = 2500
 const askAgainEvery = 60
 const waitAtMost = 8000
 
@@ -57,14 +59,25 @@ async function takeInTime(database: Database, owner: string, watchId: string, ho
 
 function turnOf(database: Database, owner: string, row: WatchRecord, key: string, holder: string): Turn {
   const isMine = and(eq(watch.id, row.id), eq(watch.leaseHolder, holder), gt(watch.leaseUntil, sql`now()`))
+  const renew = (tx: OwnerTransaction) => tx.update(watch).set({ leaseUntil: until }).where(isMine).returning({ id: watch.id })
+  const link = openLink(row.address, row.link)
+  let renewedAt = Date.now()
+  const carry: Carry = async frame => {
+    if (Date.now() - renewedAt > renewEvery) {
+      renewedAt = Date.now()
+      if ((await asOwner(database, owner, renew)).length === 0) throw new LeaseLostError('another server speaks with the watch now')
+    }
+    return link(frame)
+  }
   return {
     watchId: row.id,
     lease: row.leaseNumber,
     messageBytes: messageBytes[row.link],
-    exchange: openLine(openLink(row.address, row.link), { watch: row.address, key, firstCounter: firstCounter(row.leaseNumber) }),
+    exchange: openLine(carry, { watch: row.address, key, firstCounter: firstCounter(row.leaseNumber) }),
     whileHeld: work =>
       asOwner(database, owner, async tx => {
-        const held = await tx.update(watch).set({ leaseUntil: until }).where(isMine).returning({ id: watch.id })
+        const held = await renew(tx)
+        renewedAt = Date.now()
         return held.length === 0 ? null : work(tx)
       }),
   }

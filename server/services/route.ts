@@ -109,7 +109,7 @@ function answerProblem(event: H3Event, error: unknown) {
   const told = error instanceof Problem ? error : problemOfFault(error)
   const about = { request, method: event.method, route: routeOf(event) }
   if (told) {
-    if (told.status >= 500) log.warn({ ...about, status: told.status, ...loggable(error) }, 'not answered')
+    if (told !== error) log.warn({ ...about, status: told.status, ...loggable(error) }, 'not answered')
     setResponseStatus(event, told.status)
     return { problem: told.problem, where: told.where, hint: told.hint, ...told.details }
   }

@@ -84,7 +84,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
         <el-form-item label="Passphrase, 12 letters or more" prop="passphrase">
           <el-input v-model="typed.passphrase" type="password" show-password autocomplete="new-password" data-test="passphrase" />
         </el-form-item>
-        <el-form-item label=" ">
+        <el-form-item>
           <el-button native-type="submit" :loading="isBusy" data-test="set-sign-in">{{ state.signInName ? 'Change' : 'Set' }}</el-button>
         </el-form-item>
       </el-form>
@@ -98,13 +98,13 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
       <p v-if="!hasPasskeys" class="faint">Passkeys need a host name; this page was opened by an address.</p>
     </template>
     <el-table v-if="state.devices.length > 0" :data="state.devices" class="list" data-test="devices">
-      <el-table-column label="Device" min-width="180">
+      <el-table-column label="Device" min-width="110">
         <template #default="{ row }">{{ row.name }}<template v-if="row.isThis">, this one</template></template>
       </el-table-column>
-      <el-table-column label="Signed in" width="130">
+      <el-table-column label="Signed in" width="120">
         <template #default="{ row }">{{ day(row.signedInAt) }}</template>
       </el-table-column>
-      <el-table-column label="Change" width="120" align="right">
+      <el-table-column label="Change" width="96" align="right">
         <template #default="{ row }">
           <el-button link type="primary" :aria-label="`End ${row.name}`" @click="end(row as DeviceRow)">{{
             row.isThis ? 'Sign out' : 'End'
@@ -113,11 +113,11 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
       </el-table-column>
     </el-table>
     <el-table v-if="state.passkeys.length > 0" :data="state.passkeys" class="list" data-test="passkeys">
-      <el-table-column label="Passkey" prop="name" min-width="180" />
-      <el-table-column label="Made" width="130">
+      <el-table-column label="Passkey" prop="name" min-width="110" />
+      <el-table-column label="Made" width="120">
         <template #default="{ row }">{{ day(row.madeAt) }}</template>
       </el-table-column>
-      <el-table-column label="Change" width="120" align="right">
+      <el-table-column label="Change" width="96" align="right">
         <template #default="{ row }">
           <el-button link type="primary" :aria-label="`Remove ${row.name}`" @click="removePasskey(row as PasskeyRow)">Remove</el-button>
         </template>
@@ -141,7 +141,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-  align-items: flex-start;
+  align-items: flex-end;
 }
 .row {
   margin: 8px 0;

@@ -18,3 +18,8 @@ FOR EACH ROW EXECUTE FUNCTION tell_change('id');--> statement-breakpoint
 CREATE TRIGGER tell_holding AFTER INSERT OR UPDATE OR DELETE ON "holding" FOR EACH ROW EXECUTE FUNCTION tell_change('watch_id');--> statement-breakpoint
 CREATE TRIGGER tell_transfer AFTER INSERT OR UPDATE OR DELETE ON "transfer" FOR EACH ROW EXECUTE FUNCTION tell_change('id');--> statement-breakpoint
 CREATE TRIGGER tell_recording AFTER INSERT OR UPDATE OR DELETE ON "recording" FOR EACH ROW EXECUTE FUNCTION tell_change('id');
+--> statement-breakpoint
+CREATE FUNCTION watches_left_behind() RETURNS TABLE (owner uuid, watch uuid) LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
+AS $$ SELECT owner_id, watch_id FROM transfer WHERE state = 'sending' UNION SELECT owner_id, watch_id FROM holding WHERE clears IS NOT NULL $$;--> statement-breakpoint
+REVOKE ALL ON FUNCTION watches_left_behind() FROM PUBLIC;--> statement-breakpoint
+GRANT EXECUTE ON FUNCTION watches_left_behind() TO "agonis_app";

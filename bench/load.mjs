@@ -5,14 +5,13 @@
  *
  * `ATHLETES` (200), `SECONDS` (60) and `SAVES_APART` (seconds between two saves of one who types, 2) may be given.
  */
-import { randomUUID } from 'node:crypto'
+import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { readFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 import postgres from 'postgres'
 import { startStack } from '../scripts/stack.mjs'
-import { createHash, randomBytes } from 'node:crypto'
 
 const { ATHLETES = '200', SECONDS = '60', SAVES_APART = '2' } = process.env
 const athletes = Number(ATHLETES)
@@ -97,7 +96,8 @@ try {
   for (const token of tokens) {
     const digest = createHash('sha256').update(token).digest('hex')
     const [{ id }] = await owner`select open_account('of a load', ${digest}) as id`
-    await owner`insert into watch (owner_id, name, address, profile) select ${id}, 'Quay watch', 'load-' || ${id} || '.all-sport', profile from watch limit 1`
+    await owner`insert into watch (owner_id, name, address, profile)
+      select ${id}, 'Quay watch', 'load-' || ${id} || '.all-sport', profile from watch limit 1`
   }
   await owner.end()
   const end = Date.now() + milliseconds
@@ -110,10 +110,10 @@ try {
     `${count} requests of ${athletes} athletes in ${SECONDS} s, ${(count / Number(SECONDS)).toFixed(0)} a second; ${failed.length} failed`,
   )
   console.log('             count      p50      p99   p99 / trivial p99')
-  for (const [name, list] of times)
-    console.log(
-      `${name.padEnd(10)}${String(list.length).padStart(8)} ${round(share(list, 0.5))} ${round(share(list, 0.99))} ${round(share(list, 0.99) / trivial)}`,
-    )
+  for (const [name, list] of times) {
+    const [middle, slow] = [share(list, 0.5), share(list, 0.99)]
+    console.log(`${name.padEnd(10)}${String(list.length).padStart(8)} ${round(middle)} ${round(slow)} ${round(slow / trivial)}`)
+  }
   const third = Math.floor(resident.length / 3)
   for (const copy of [0, 1]) {
     const of = part => Math.max(...part.map(one => one[copy]))

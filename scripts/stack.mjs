@@ -170,7 +170,7 @@ export async function startStack(options) {
       AGONIS_HOME_TOKEN: homeToken,
     }
     run('scripts/load-demo.ts', { ...shared, AGONIS_DEMO: demo ? '1' : '' })
-    const env = { ...shared, AGONIS_SEAL: keptSecret(folder, 'seal'), AGONIS_ENTRANCE: entrance }
+    const env = { ...shared, AGONIS_SEAL: process.env.AGONIS_SEAL || keptSecret(folder, 'seal'), AGONIS_ENTRANCE: entrance }
     const serverPort = entrance === 'home' ? await freePort(port) : port
     const home = entrance === 'home' ? await prepareHome({ ...options, port: serverPort }) : null
     if (home) running.push(home.stop)

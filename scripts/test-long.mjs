@@ -1,14 +1,15 @@
 /**
  * npm run test:long: what takes longer than a change should wait for. Laws on cases drawn afresh, simulated sendings from
- * thousands of seeds, variants of what people write, browsers killed, and every breakage found. `SEEDS`, `VARIANTS`, `KILLS` and `LAW_SEED`
- * may be given. Says at the end what it did not get to.
+ * thousands of seeds, variants of what people write, browsers, servers and databases killed, a load, and every breakage found. `SEEDS`,
+ * `VARIANTS`, `KILLS`, `LOAD_SECONDS` and `LAW_SEED` may be given. Says at the end what it did not get to.
  */
 import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const { SEEDS = '20000', VARIANTS = '20000', LAW_SEED = 'random', KILLS = '100' } = process.env
+const { SEEDS = '20000', VARIANTS = '20000', LAW_SEED = 'random', KILLS = '200', LOAD_SECONDS = '600' } = process.env
+const half = String(Math.ceil(Number(KILLS) / 2))
 
 const parts = [
   ['laws on fresh draws', 'npx', ['vitest', 'run', '--project', 'core', 'core'], { LAW_SEED }],
@@ -24,7 +25,14 @@ const parts = [
     ['vitest', 'run', '--project', 'core', 'tests/corpus', '--testTimeout=1800000'],
     { VARIANTS, LAW_SEED },
   ],
-  [`${KILLS} browsers killed while words are typed`, 'npx', ['playwright', 'test', 'tests/browser/kill.spec.ts'], { KILLS }],
+  [`${half} browsers killed while words are typed`, 'npx', ['playwright', 'test', 'tests/browser/kill.spec.ts'], { KILLS: half }],
+  [
+    `${half} servers and databases killed while everything goes on`,
+    'npx',
+    ['vitest', 'run', '--project', 'server', 'tests/server/kills.test.ts'],
+    { KILLS: half },
+  ],
+  [`two copies under load for ${LOAD_SECONDS} s`, 'node', ['bench/load.mjs'], { SECONDS: LOAD_SECONDS }],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]
 

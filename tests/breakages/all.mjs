@@ -1,4 +1,5 @@
 import { core } from './core.mjs'
+import { doors } from './doors.mjs'
 import { devices } from './devices.mjs'
 import { pages } from './pages.mjs'
 import { screens } from './screens.mjs'
@@ -7,6 +8,6 @@ import { server } from './server.mjs'
 /** Every breakage, with the tests that are to find it. */
 export const breakages = [
   ...[...core, ...devices, ...screens].map(breakage => ({ ...breakage, project: 'core' })),
-  ...server.map(breakage => ({ ...breakage, project: 'server' })),
+  ...[...server, ...doors].map(breakage => ({ ...breakage, project: 'server' })),
   ...pages.map(breakage => ({ ...breakage, project: 'browser' })),
 ]

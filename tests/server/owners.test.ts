@@ -160,6 +160,25 @@ describe('row-level security itself', () => {
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 
+  it('keys every table of an owner by the owner first, so that it can be parted by owner', async () => {
+    /** Asked before anybody is known: these have keys of their own. */
+    const entrances = ['device', 'invitation', 'passkey']
+    const keys = await ownerDatabase.execute<{ name: string; primary: boolean; columns: string[] }>(sql`
+      select t.relname as name, i.indisprimary as primary,
+        array(select a.attname::text from unnest(i.indkey) with ordinality k (number, place)
+          join pg_attribute a on a.attrelid = t.oid and a.attnum = k.number order by k.place) as columns
+      from pg_index i join pg_class t on t.oid = i.indrelid join pg_attribute o on o.attrelid = t.oid and o.attname = 'owner_id'
+      where i.indisunique and t.relnamespace = 'public'::regnamespace`)
+    expect(keys.filter(key => key.primary).length).toBe(15)
+    expect(keys.filter(key => key.primary && key.columns[0] !== 'owner_id')).toEqual([])
+    expect(keys.filter(key => !entrances.includes(key.name) && !key.columns.includes('owner_id'))).toEqual([])
+    const references = await ownerDatabase.execute<{ name: string; definition: string }>(sql`
+      select conname as name, pg_get_constraintdef(oid) as definition from pg_constraint
+      where contype = 'f' and connamespace = 'public'::regnamespace and confrelid <> 'account'::regclass`)
+    expect(references.length).toBeGreaterThan(10)
+    expect(references.filter(one => !one.definition.startsWith('FOREIGN KEY (owner_id, '))).toEqual([])
+  })
+
   it('erases an account with everything it owns', async () => {
     const gone = await newPerson('Gone')
     await newSession(gone, '10:00')

@@ -1,0 +1,127 @@
+/** Faults in who comes in, what comes in, and what is done apart from a request. */
+const door = 'tests/server/door.test.ts'
+const archive = 'tests/server/archive.test.ts'
+const signIn = 'tests/server/sign-in.test.ts'
+const faults = 'tests/server/faults.test.ts'
+
+export const doors = [
+  {
+    what: 'A key that lets in once lets in for ever.',
+    file: 'server/db/migrations/0007_sign_in.sql',
+    from: 'DELETE FROM invitation WHERE key_digest = digest AND until > now() RETURNING owner_id, lets',
+    to: 'SELECT owner_id, lets FROM invitation WHERE key_digest = digest AND until > now()',
+    test: door,
+  },
+  {
+    what: 'A key that is too old opens.',
+    file: 'server/db/migrations/0007_sign_in.sql',
+    from: ' AND until > now() RETURNING',
+    to: ' RETURNING',
+    test: door,
+  },
+  {
+    what: 'Any name is signed in by any passphrase of somebody.',
+    file: 'server/db/migrations/0007_sign_in.sql',
+    from: 'sign_in_name = asked AND',
+    to: 'true AND',
+    test: signIn,
+  },
+  {
+    what: 'A passphrase may be guessed as often as one likes.',
+    file: 'server/services/knock.ts',
+    from: 'if (row!.count > atMost)',
+    to: 'if (row!.count > 1000 * atMost)',
+    test: signIn,
+  },
+  {
+    what: 'Any passphrase is the right one.',
+    file: 'server/services/sign-in.ts',
+    from: '!(await isPassphrase(passphrase, kept)) ||',
+    to: '',
+    test: signIn,
+  },
+  {
+    what: 'The key of an invitation stands where servers see it.',
+    file: 'server/api/invitations/index.post.ts',
+    from: '/join#',
+    to: '/join?',
+    test: signIn,
+  },
+  {
+    what: 'The plain role owns what the owner owns.',
+    file: 'server/db/client.ts',
+    from: "tx.execute(sql`select set_config('agonis.owner', ${owner}, true)`)",
+    to: "tx.execute(sql`select set_config('agonis.owner', ${owner}, false)`)",
+    test: 'tests/server/owners.test.ts',
+  },
+  {
+    what: 'A role that row-level security does not bind is let in.',
+    file: 'scripts/plain-role.mjs',
+    from: 'if (bound === false)',
+    to: 'if (bound === 0)',
+    test: 'tests/server/plain-role.test.ts',
+  },
+  {
+    what: 'A value beyond what can be kept is a fault of the server.',
+    file: 'server/services/fault.ts',
+    from: "code.startsWith('22') ||",
+    to: '',
+    test: faults,
+  },
+  { what: 'A full disk is not named.', file: 'server/services/fault.ts', from: '53100|', to: '', test: faults, isBuilt: true },
+  {
+    what: 'The log tells what a query was asked with.',
+    file: 'server/log/loggable.ts',
+    from: 'return { error: names, ...codes, queryName: nameOfQuery(query) }',
+    to: 'return { error: names, ...codes, queryName: nameOfQuery(query), message: String(error) }',
+    test: faults,
+  },
+  {
+    what: 'A file of an archive is as large as it likes.',
+    file: 'server/services/archive/unpack.ts',
+    from: 'if (size > bytesAtMost)',
+    to: 'if (size > 100 * bytesAtMost)',
+    test: archive,
+    isBuilt: true,
+  },
+  {
+    what: 'A damaged file of an archive is taken for whole.',
+    file: 'server/services/archive/unpack.ts',
+    from: 'if (sum !== entry.crc32)',
+    to: 'if (sum === -1)',
+    test: archive,
+    isBuilt: true,
+  },
+  {
+    what: 'Earlier wordings are not taken in.',
+    file: 'server/services/archive/take-in.ts',
+    from: 'wordings.map(row => ({\n        sessionId: id,',
+    to: 'wordings.slice(-1).map(row => ({\n        sessionId: id,',
+    test: archive,
+    isBuilt: true,
+  },
+  {
+    what: 'Everything is erased without being asked twice.',
+    file: 'server/services/erase.ts',
+    from: 'isSame(key, keyFor(owner, holds, window))',
+    to: 'isSame(key, keyFor(owner, holds, window)) || key',
+    test: archive,
+    isBuilt: true,
+  },
+  {
+    what: 'A stream that nobody reads goes on where it comes from.',
+    file: 'server/api/standin/[id]/events.get.ts',
+    from: "event.node.res.once('close', () => gone.abort())",
+    to: 'void gone',
+    test: 'tests/server/streams.test.ts',
+    isBuilt: true,
+  },
+  {
+    what: 'Two sendings of one moment are given the same slot.',
+    file: 'server/services/place.ts',
+    from: "[...held, ...open.filter(entry => entry.state === 'sending')]",
+    to: '[...held]',
+    test: 'tests/server/copies.test.ts',
+    isBuilt: true,
+  },
+]

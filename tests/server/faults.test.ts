@@ -11,9 +11,12 @@ import { newPerson, newSession, ownerDatabase } from './client'
 let ilse: Person
 beforeAll(async () => {
   ilse = await newPerson('Ilse with a full disk')
+  const isHers = `new.owner_id = '${ilse.owner}' and new.title like 'No room%'`
   await ownerDatabase.execute(
     sql.raw(`create function a_full_disk() returns trigger language plpgsql as $$ begin
-      if new.owner_id = '${ilse.owner}' and new.title like 'No room%' then raise exception using errcode = '53100'; end if; return new; end $$`),
+      if ${isHers} then raise exception using errcode = '53100'; end if;
+      return new;
+    end $$`),
   )
   await ownerDatabase.execute(
     sql`create trigger a_full_disk before insert or update on session for each row execute function a_full_disk()`,

@@ -22,8 +22,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <section class="entrance" data-test="sign-in">
-    <h1>Sign in</h1>
+  <EntranceFrame title="Sign in" data-test="sign-in">
     <el-alert v-if="problem" type="error" :closable="false" show-icon :title="problem" />
     <el-alert
       v-if="isUsed"
@@ -45,24 +44,5 @@ onMounted(async () => {
       <p>This browser was not let in: the key of this folder is not in the database it runs on.</p>
       <p>A backup that belongs here brings it back: <code>npm run restore -- FILE</code>.</p>
     </template>
-  </section>
+  </EntranceFrame>
 </template>
-
-<style scoped>
-.entrance {
-  max-width: 30rem;
-  margin: 48px auto;
-  padding: 0 20px;
-  display: flex;
-  flex-direction: column;
-  gap: 14px;
-}
-h1 {
-  font-family: var(--title);
-  font-size: 1.6rem;
-  margin: 0;
-}
-p {
-  margin: 0;
-}
-</style>

@@ -2,6 +2,7 @@ import { and, eq, inArray } from 'drizzle-orm'
 import { greet, listSlots } from '../../core/wrist/link/transfer'
 import type { OwnerTransaction } from '../db/client'
 import { holding, transfer } from '../db/schema'
+import type { SlotState } from '../../core/wrist/link/protocol'
 import type { KeptWatch } from '../../shared/api'
 import type { Turn } from './lease'
 import { LeaseLostError } from '../../core/wrist/link/desk'
@@ -12,6 +13,18 @@ export interface SlotTarget {
   slot: number
   expects: number
   incarnation: string
+}
+
+/** Refuses to touch what the athlete made or changed on the watch, unless they have said that it may go. */
+export function refuseHandMade({ by, name }: SlotState, where: string): void {
+  if (by !== 'hand') return
+  throw new Problem(
+    409,
+    `"${name}" was made or changed on the watch, and is nowhere else.`,
+    where,
+    'Say that it may go, or read it back first.',
+    { why: 'hand-made' },
+  )
 }
 
 /** Slots that hold something of ours, and those that something is on its way to. */
@@ -48,14 +61,7 @@ export async function choosePlace<T>(
     const taken = new Set([...held, ...open.filter(entry => entry.state === 'sending')].map(entry => entry.slot))
     const found = slots.find(state => (own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot)))
     if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one in Watches first.')
-    if (found.by === 'hand' && !isOver)
-      throw new Problem(
-        409,
-        `"${found.name}" was made or changed on the watch, and is nowhere else.`,
-        'body.over',
-        'Say that it may be replaced, or read it back first.',
-        { why: 'hand-made' },
-      )
+    if (!isOver) refuseHandMade(found, 'body.over')
     return { value: await reserve(tx, { slot: found.slot, expects: found.generation, incarnation }) }
   })
   if (!reserved) throw new LeaseLostError('another server speaks with the watch now')

@@ -13,7 +13,7 @@ import { deskStore } from './desk-store'
 import { fitterFor } from './fit'
 import type { Turn } from './lease'
 import { atWatch } from './lease'
-import { Problem } from './problem'
+import { refuseHandMade } from './place'
 
 export interface Held {
   slot: number
@@ -145,15 +145,7 @@ export async function clearThere(
 ): Promise<void> {
   await atWatch(database, owner, watchId, async turn => {
     const state = (await listSlots(turn.exchange)).slots.find(entry => entry.slot === slot)
-    if (state?.by === 'hand' && !isHandMadeToo) {
-      throw new Problem(
-        409,
-        `"${state.name}" was made or changed on the watch, and is nowhere else.`,
-        'query.handMade',
-        'Say that it may go, or read it back first.',
-        { why: 'hand-made' },
-      )
-    }
+    if (state && !isHandMadeToo) refuseHandMade(state, 'query.handMade')
     await clearSlot(deskStore(database, owner, turn), turn.exchange, slot, expects)
   })
 }

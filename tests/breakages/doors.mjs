@@ -121,7 +121,6 @@ export const doors = [
     file: 'server/services/place.ts',
     from: "[...held, ...open.filter(entry => entry.state === 'sending')]",
     to: '[...held]',
-    test: 'tests/server/copies.test.ts',
-    isBuilt: true,
+    test: 'tests/server/glue.test.ts',
   },
 ]

@@ -9,12 +9,13 @@ import { ilse } from '../../demo/athlete'
 import { rehearse } from '../../standin/body/rehearse'
 import { digestOf } from '../../core/wrist/program/digest'
 import { asOwner } from '../../server/db/client'
-import { program, revision, session } from '../../server/db/schema'
+import { program, revision, session, transfer } from '../../server/db/schema'
 import { currentStandpoint, saveAthlete } from '../../server/services/athlete'
 import { importFile } from '../../server/services/exchange'
 import { fitSession } from '../../server/services/fit'
 import { listPlan, planSession } from '../../server/services/plan'
 import { dryRun, push } from '../../server/services/push'
+import { keepProgram } from '../../server/services/program'
 import { listRecordings, loadRecording, storeRecording } from '../../server/services/recording'
 import { copySession, loadSession, saveSession } from '../../server/services/session'
 import { archiveSession, listSessions, tagSession } from '../../server/services/shelf'
@@ -163,6 +164,18 @@ describe('a program', () => {
     const logged = await inAnns(tx => loadRecording(tx, home))
     expect(logged.session?.items).toEqual(document.items)
     expect(logged.program).toEqual(fitted.program)
+  })
+  it('goes to no slot that another one is on its way to', async () => {
+    const person = await newPerson('Ann of two sendings')
+    const own = <T>(work: Parameters<typeof asOwner<T>>[2]) => asOwner(database, person.owner, work)
+    const [first, second] = await Promise.all(['7:00', '8:00'].map(words => own(tx => saveSession(tx, randomUUID(), 0, words))))
+    const fitted = await own(tx => fitSession(tx, person.watch, first!.id))
+    await own(async tx => {
+      const digest = await keepProgram(tx, fitted.program, { sessionId: first!.id, revision: 1 })
+      const values = { watchId: person.watch, sessionId: first!.id, revision: 1, slot: 1, expects: 0, digest }
+      await tx.insert(transfer).values({ ...values, state: 'sending', size: 1 })
+    })
+    expect((await startTransfer(database, person.owner, { watchId: person.watch, sessionId: second!.id })).slot).toBe(2)
   })
   it('is not sent where another was looked at', async () => {
     const { id } = await save('sport run\n\n7:00')

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import type { FormInstance, FormRules } from 'element-plus'
 import { startRegistration } from '@simplewebauthn/browser'
 import { renderSVG } from 'uqr'
-import { nameShape, passphraseShape } from '~~/shared/sign-in'
 import type { DeviceRow, PasskeyRow, SignInState } from '~~/shared/api'
 
 const state = ref<SignInState | null>(null)
@@ -10,18 +8,12 @@ const { problem, isBusy, guarded } = useGuarded()
 const load = async () => (state.value = await api<SignInState>('/devices'))
 onMounted(() => guarded(load))
 
-const form = useTemplateRef<FormInstance>('form')
-const typed = reactive({ name: '', passphrase: '' })
-const rules: FormRules = {
-  name: ruleOf(nameShape().required('is missing'), 'The name'),
-  passphrase: ruleOf(passphraseShape().required('is missing'), 'The passphrase'),
-}
+const form = useTemplateRef<{ clear: () => void }>('form')
 const said = ref('')
-const setSignIn = () =>
+const setSignIn = (typed: { name: string; passphrase: string }) =>
   guarded(async () => {
-    if (!(await form.value!.validate().catch(() => false))) return
-    await api('/devices/sign-in', { method: 'PUT', body: { ...typed } })
-    Object.assign(typed, { name: '', passphrase: '' })
+    await api('/devices/sign-in', { method: 'PUT', body: typed })
+    form.value?.clear()
     said.value = 'Kept. From now on you sign in by it.'
     await load()
   })
@@ -77,17 +69,15 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
     <p v-else-if="state.kind === 'locked'" class="faint">Each browser was let in by an address that opens once.</p>
     <template v-else>
       <p v-if="!state.signInName" class="said ask">Set a name and a passphrase now: the address that let you in does not open twice.</p>
-      <el-form ref="form" :model="typed" :rules="rules" inline label-position="top" class="form" @submit.prevent="setSignIn">
-        <el-form-item :label="state.signInName ? `Name to sign in by, now ${state.signInName}` : 'Name to sign in by'" prop="name">
-          <el-input v-model="typed.name" autocomplete="username" data-test="name" />
-        </el-form-item>
-        <el-form-item label="Passphrase, 12 letters or more" prop="passphrase">
-          <el-input v-model="typed.passphrase" type="password" show-password autocomplete="new-password" data-test="passphrase" />
-        </el-form-item>
-        <el-form-item>
-          <el-button native-type="submit" :loading="isBusy" data-test="set-sign-in">{{ state.signInName ? 'Change' : 'Set' }}</el-button>
-        </el-form-item>
-      </el-form>
+      <EntranceNameForm
+        ref="form"
+        :name-label="state.signInName ? `Name to sign in by, now ${state.signInName}` : 'Name to sign in by'"
+        passphrase-label="Passphrase, 12 letters or more"
+        is-new
+        is-inline
+        @given="setSignIn">
+        <el-button native-type="submit" :loading="isBusy" data-test="set-sign-in">{{ state.signInName ? 'Change' : 'Set' }}</el-button>
+      </EntranceNameForm>
       <p v-if="said" role="status" class="good" data-test="sign-in-set">{{ said }}</p>
       <p class="row">
         <el-button v-if="state.trustAt" @click="showTrust">Let a phone trust this server</el-button>
@@ -136,14 +126,10 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
 </template>
 
 <style scoped>
-.row,
-.form {
+.row {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-  align-items: flex-end;
-}
-.row {
   margin: 8px 0;
 }
 .list {

@@ -48,7 +48,7 @@ export const doors = [
     test: signIn,
   },
   {
-    what: 'The plain role owns what the owner owns.',
+    what: 'An owner stays behind on a connection.',
     file: 'server/db/client.ts',
     from: "tx.execute(sql`select set_config('agonis.owner', ${owner}, true)`)",
     to: "tx.execute(sql`select set_config('agonis.owner', ${owner}, false)`)",

@@ -151,6 +151,16 @@ describe('row-level security itself', () => {
     expect(role).toEqual({ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false })
   })
 
+  it('leaves no owner behind on a connection that somebody else is given next', async () => {
+    await Promise.all(Array.from({ length: 20 }, () => asOwner(database, ilse.owner, tx => tx.select({ id: session.id }).from(session))))
+    const left = await Promise.all(
+      Array.from({ length: 20 }, () =>
+        database.execute<{ owner: string | null }>(sql`select current_setting('agonis.owner', true) as owner`),
+      ),
+    )
+    expect(left.filter(([row]) => row!.owner)).toEqual([])
+  })
+
   it('covers every table that has an owner', async () => {
     const rows = await ownerDatabase.execute<{ name: string; secured: boolean }>(sql`
       select c.relname as name, c.relrowsecurity as secured

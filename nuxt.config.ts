@@ -1,5 +1,14 @@
 const shell = '/desk'
 
+/** What every answer says to a browser, whether a page, a file, a route or a refusal. */
+const sameOnEveryAnswer = {
+  'x-frame-options': 'DENY',
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'no-referrer',
+  'cross-origin-resource-policy': 'same-origin',
+  'cross-origin-opener-policy': 'same-origin',
+}
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   ssr: false,
@@ -16,8 +25,10 @@ export default defineNuxtConfig({
   ],
   compatibilityDate: '2026-01-01',
   nitro: { preset: 'node-server' },
-  /** Rooms under the names they had before. */
+  /** What every answer says, and rooms under the names they had before. */
   routeRules: {
+    '/**': { headers: sameOnEveryAnswer },
+    '/api/**': { headers: { 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" } },
     '/wrist': { redirect: '/watches' },
     '/reckoner': { redirect: '/calculator' },
     '/watch': { redirect: '/standin' },
@@ -84,6 +95,7 @@ export default defineNuxtConfig({
     allowedMethodsRestricter: false,
     headers: {
       strictTransportSecurity: false,
+      xFrameOptions: 'DENY',
       crossOriginEmbedderPolicy: false,
       originAgentCluster: false,
       permissionsPolicy: { 'camera': [], 'display-capture': [], 'microphone': [], 'geolocation': ['self'], 'screen-wake-lock': ['self'] },

@@ -240,6 +240,33 @@ describe('a hostile request', () => {
     }
   })
 
+  it('gets the same headers as any other, whatever is answered', async () => {
+    const page = await (await fetch(`${inject('address')}/desk`)).text()
+    const script = /"(\/_nuxt\/[\w-]+\.js)"/.exec(page)![1]!
+    const said = async (path: string, headers = {}) => {
+      const response = await fetch(`${inject('address')}${path}`, { headers, redirect: 'manual' })
+      const names = [
+        'x-frame-options',
+        'x-content-type-options',
+        'referrer-policy',
+        'cross-origin-resource-policy',
+        'cross-origin-opener-policy',
+      ]
+      return [path, ...names.map(name => response.headers.get(name))]
+    }
+    for (const [path, headers] of [
+      ['/desk'],
+      ['/sign-in'],
+      [script],
+      ['/icon-192.png'],
+      ['/api/me'],
+      ['/api/nothing'],
+      ['/desk', { origin: 'http://evil.example' }],
+    ] as const)
+      expect(await said(path, headers)).toEqual([path, 'DENY', 'nosniff', 'no-referrer', 'same-origin', 'same-origin'])
+    expect((await fetch(`${inject('address')}/api/entrance`)).headers.get('content-security-policy')).toContain("default-src 'none'")
+  })
+
   it('leaves the server as it was', async () => {
     expect((await person.ask('GET', '/me')).status).toBe(200)
     const other = await newPerson('Ilse after the hostile')

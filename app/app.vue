@@ -22,7 +22,7 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => window.addEventListener('keydown', onKey, true))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
 /** Rooms that fill the window, and those for whoever is not signed in yet. */
-const isBare = computed(() => route.path === '/phone' || /^\/(?:sign-in|join|trust)$/.test(route.path))
+const isBare = computed(() => route.path === '/phone' || /^\/(?:sign-in|join)$/.test(route.path))
 /** The stand-in watch is reached from Watches. */
 const isHere = (to: string) =>
   route.path === to || route.path.startsWith(`${to}/`) || (to === '/watches' && route.path.startsWith('/standin'))

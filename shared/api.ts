@@ -235,7 +235,6 @@ export interface EntranceState {
   kind: 'open' | 'locked' | 'home'
   /** Opened by a host name, by which passkeys work. */
   hasPasskeys: boolean
-  isSignedIn: boolean
 }
 
 /** A browser or phone that is signed in. */
@@ -251,8 +250,7 @@ export interface PasskeyRow {
   madeAt: string
 }
 /** Who may come in as the athlete, and where others reach the server. */
-export interface SignInState {
-  kind: EntranceState['kind']
+export interface SignInState extends EntranceState {
   signInName: string | null
   address: string
   /** The page where a phone comes to trust this server, and what it should show there. */

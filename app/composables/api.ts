@@ -21,27 +21,30 @@ function leaveForSignIn() {
   if (pathname !== '/sign-in') window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
 }
 
-/** Asks the server; every failure is an `ApiError` that a screen can show. */
-export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown } = {}): Promise<T> {
+/**
+ * Asks the server; every failure is an `ApiError` that a screen can show.
+ *
+ * @param hint what to do when the server does not answer
+ */
+export async function answerTo(path: string, init: RequestInit, hint: string): Promise<Response> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, {
-      method: options.method ?? 'GET',
-      ...(options.body === undefined ? {} : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }),
-    })
+    response = await fetch(`/api${path}`, init)
   } catch {
-    throw new ApiError({
-      status: 0,
-      problem: 'The server does not answer.',
-      where: 'network',
-      hint: 'What you typed is kept here and goes there when it is back.',
-    })
+    throw new ApiError({ status: 0, problem: 'The server does not answer.', where: 'network', hint })
   }
   if (response.status === 401) leaveForSignIn()
-  const value = (await response.json().catch(() => null)) as unknown
-  if (!response.ok)
-    throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...(value as object) })
-  return value as T
+  if (response.ok) return response
+  const told = (await response.json().catch(() => null)) as object | null
+  throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...told })
+}
+
+/** Asks the server in JSON, and gives what it answers. */
+export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown } = {}): Promise<T> {
+  const sent = options.body === undefined ? {} : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }
+  const hint = 'What you typed is kept here and goes there when it is back.'
+  const response = await answerTo(path, { method: options.method ?? 'GET', ...sent }, hint)
+  return (await response.json().catch(() => null)) as T
 }
 
 /** What to show of any failure. */

@@ -22,30 +22,10 @@ async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<string
 
 /** Takes one file in, and tells of each part of it as the server has kept it. */
 async function* takeFile(file: File): AsyncGenerator<ImportedFile | { count: number }> {
-  let response: Response
-  try {
-    response = await fetch(`/api/import?name=${encodeURIComponent(file.name.slice(0, 300))}`, {
-      method: 'POST',
-      body: file,
-      headers: { 'accept': 'application/x-ndjson', 'content-type': 'application/octet-stream' },
-    })
-  } catch {
-    throw new ApiError({
-      status: 0,
-      problem: 'The server does not answer.',
-      where: 'network',
-      hint: 'Choose the file again when it is back.',
-    })
-  }
-  if (!response.ok || !response.body)
-    throw new ApiError({
-      status: response.status,
-      problem: 'The server failed.',
-      where: file.name,
-      hint: '',
-      ...((await response.json()) as object),
-    })
-  for await (const line of linesOf(response.body)) yield { file: file.name, titles: [], ...(JSON.parse(line) as object) }
+  const headers = { 'accept': 'application/x-ndjson', 'content-type': 'application/octet-stream' }
+  const path = `/import?name=${encodeURIComponent(file.name.slice(0, 300))}`
+  const response = await answerTo(path, { method: 'POST', body: file, headers }, 'Choose the file again when it is back.')
+  for await (const line of linesOf(response.body!)) yield { file: file.name, titles: [], ...(JSON.parse(line) as object) }
 }
 
 /** Takes files in, one after the other, and keeps what became of each for the screen to show. */

@@ -32,6 +32,6 @@ const come = (typed: { name?: string; passphrase?: string }) =>
       <p>It will open your sessions, plan and log, until it is ended under Me, Devices.</p>
       <p><el-button type="primary" size="large" :loading="isBusy" data-test="come-in" @click="come({})">Come in</el-button></p>
     </template>
-    <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+    <ProblemAlert :problem="problem" />
   </EntranceFrame>
 </template>

@@ -7,6 +7,9 @@ export type Database = ReturnType<typeof openDatabase>
 /** A transaction in which only one owner's rows exist. */
 export type OwnerTransaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
+/** Runs work in a transaction that sees one owner's rows only; rolled back when it throws. */
+export type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
+
 /** Opens a pool on the database at `url`, which is that of the plain role wherever rows of one owner are asked for. */
 export function openDatabase(url: string) {
   return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema })

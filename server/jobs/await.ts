@@ -28,10 +28,7 @@ export async function outcomeOfJob<Q extends QueueName, T>(database: Database, q
     const id = (await enqueue(database, queue, data))!
     for (const end = Date.now() + waitAtMost; Date.now() < end;) {
       if (!done.has(id))
-        await Promise.race([
-          new Promise<void>(resolve => (wake = resolve)),
-          pause(Math.min(end - Date.now(), waitAtMost), undefined, { ref: false }),
-        ])
+        await Promise.race([new Promise<void>(resolve => (wake = resolve)), pause(end - Date.now(), undefined, { ref: false })])
       if (!done.has(id)) continue
       const job = await boss.getJobById<Jobs[Q]>(queue, id)
       if (job?.state === 'completed') return answerOf(job.output as unknown as Outcome<T>)

@@ -8,7 +8,7 @@ import { loggable } from '../log/loggable'
 import type { H3Event } from 'h3'
 
 /** Pages that are there for whoever is not signed in yet. */
-const outside = /^\/(?:sign-in|enter|join|trust)(?:$|[?/])/
+const outside = /^\/(?:sign-in|enter|join)(?:$|[?/])/
 
 /** A way within the application; anything else would lead to somebody else's page. */
 const within = (way: unknown) => (typeof way === 'string' && /^\/(?![/\\])/.test(way) && !outside.test(way) ? way : '/')
@@ -19,14 +19,12 @@ const within = (way: unknown) => (typeof way === 'string' && /^\/(?![/\\])/.test
  */
 async function lead(event: H3Event): Promise<unknown> {
   const database = sharedDatabase()
-  const isOutside = outside.test(event.path)
-  if (await whoAsks(event, database)) return event.path.startsWith('/sign-in') ? sendRedirect(event, within(getQuery(event).to)) : undefined
-  const home = process.env.AGONIS_HOME_TOKEN
-  if (entranceKind() === 'open' && home && (await accountOfToken(database, home))) {
-    await letInBy(event, home)
-    return event.path.startsWith('/sign-in') ? sendRedirect(event, within(getQuery(event).to)) : undefined
+  if (!(await whoAsks(event, database))) {
+    const home = process.env.AGONIS_HOME_TOKEN
+    if (entranceKind() === 'open' && home && (await accountOfToken(database, home))) await letInBy(event, home)
+    else return outside.test(event.path) ? undefined : sendRedirect(event, `/sign-in?to=${encodeURIComponent(event.path)}`)
   }
-  return isOutside ? undefined : sendRedirect(event, `/sign-in?to=${encodeURIComponent(event.path)}`)
+  return event.path.startsWith('/sign-in') ? sendRedirect(event, within(getQuery(event).to)) : undefined
 }
 
 /** The door: what every request passes first. */

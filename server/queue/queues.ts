@@ -16,7 +16,7 @@ export type QueueName = keyof Jobs
 export const jobsSchema = 'jobs'
 
 /** Seconds after which a job is taken for left behind by a server that died, and given to another. */
-export const expireInSeconds = 60
+const expireInSeconds = 60
 
 /** Trap: of the policy `short` only one job of a watch waits at a time; the next may wait already while it is at work. */
 const queues: Record<QueueName, PgBoss.Queue> = {

@@ -1,6 +1,6 @@
 import { getHeader } from 'h3'
 import type { H3Event } from 'h3'
-import { entranceKind } from './entrance'
+import { entranceKind, hostOf } from './entrance'
 
 const loopback = /^(?:127\.0\.0\.1|localhost|\[::1\])$/
 
@@ -12,12 +12,11 @@ const otherHosts = () => (process.env.AGONIS_HOSTS ?? '').split(',').filter(Bool
  * somebody else. Null where it may come in.
  */
 export function turnedAwayBy(event: H3Event): 'host' | 'origin' | null {
-  const host = getHeader(event, 'host') ?? ''
-  const name = host.replace(/:\d+$/, '')
+  const { name } = hostOf(event)
   if (!loopback.test(name) && !otherHosts().includes(name)) return 'host'
   const origin = getHeader(event, 'origin')
   const scheme = entranceKind() === 'home' ? 'https' : 'http'
-  return origin !== undefined && origin !== `${scheme}://${host}` ? 'origin' : null
+  return origin !== undefined && origin !== `${scheme}://${getHeader(event, 'host')}` ? 'origin' : null
 }
 
 /** Whether a request asks for a page to look at, not for a file or for the API. */

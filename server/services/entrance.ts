@@ -1,5 +1,6 @@
 import { clearSession, getCookie, getHeader, getSession, updateSession } from 'h3'
 import type { H3Event, SessionConfig } from 'h3'
+import { isIP } from 'node:net'
 import type { Database } from '../db/client'
 import type { Entrance } from './account'
 import { entranceOfToken } from './account'
@@ -30,21 +31,39 @@ export const reachedAt = (event: H3Event): string => process.env.AGONIS_REACHED_
 
 const aYear = 3600 * 24 * 365
 
-/** Trap: browsers share cookies between the ports of a host, so the name tells one application of a machine from another. */
-export const cookieName = (event: H3Event): string => `agonis_${/:(\d+)$/.exec(getHeader(event, 'host') ?? '')?.[1] ?? 'home'}`
+/** By which name and port the server was asked; a name of an IPv6 address stands in brackets. */
+export function hostOf(event: H3Event): { name: string; port: string | undefined } {
+  const [, name = '', port] = /^(.*?)(?::(\d+))?$/.exec(getHeader(event, 'host') ?? '')!
+  return { name, port }
+}
 
-function cookieOf(event: H3Event): SessionConfig {
+/** Whether the server was asked by a host name, by which passkeys work, and not by a bare address. */
+export const isByName = (event: H3Event): boolean => {
+  const { name } = hostOf(event)
+  return isIP(name) === 0 && !name.startsWith('[')
+}
+
+/** Trap: browsers share cookies between the ports of a host, so the name tells one application of a machine from another. */
+const cookieName = (event: H3Event): string => `agonis_${hostOf(event).port ?? 'home'}`
+
+/** A cookie that this server alone can read and write. */
+export function sealedCookie(
+  event: H3Event,
+  { suffix = '', maxAge, path }: { suffix?: string; maxAge: number; path: string },
+): SessionConfig {
   const password = process.env.AGONIS_SEAL
   if (!password) throw new Error('AGONIS_SEAL is not set')
   const secure = entranceKind() === 'home'
   return {
     password,
-    name: cookieName(event),
-    maxAge: aYear,
-    cookie: { httpOnly: true, sameSite: 'strict', secure, path: '/' },
+    name: cookieName(event) + suffix,
+    maxAge,
+    cookie: { httpOnly: true, sameSite: 'strict', secure, path },
     sessionHeader: false,
   }
 }
+
+const cookieOf = (event: H3Event) => sealedCookie(event, { maxAge: aYear, path: '/' })
 
 /** The token in the sealed cookie that came along. */
 async function tokenInCookie(event: H3Event): Promise<string | undefined> {

@@ -6,9 +6,10 @@ import { readScript } from '../../core/script/reader/read-script'
 import type { Session } from '../../core/session/document'
 import { limits } from '../../core/session/limits'
 import type { ImportedFile } from '../../shared/api'
-import type { OwnerTransaction } from '../db/client'
+import type { OwnerTransaction, Transaction } from '../db/client'
 import { fileNameOf } from './archive/layout'
-import { isOfEverything, takeEverything } from './archive/take-in'
+import type { Part } from './archive/take-in'
+import { isOfEverything, partsOfEverything } from './archive/take-in'
 import type { Archive } from './archive/unpack'
 import { FileFault, openArchive } from './archive/unpack'
 import { currentStandpoint } from './athlete'
@@ -17,8 +18,6 @@ import { Problem } from './problem'
 import { storeRecording } from './recording'
 import { importSession, loadSession, saveSession } from './session'
 import { refuseUnsound } from './sound-input'
-
-type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
 
 /** One session as a file: its script, or its document. */
 export async function exportOne(tx: OwnerTransaction, id: string, form: 'script' | 'json'): Promise<{ name: string; text: string }> {
@@ -77,9 +76,9 @@ async function takeOne(transaction: Transaction, file: string, content: Uint8Arr
 }
 
 /** What is said of a file that does not fit; a fault that is none of the file's goes on up. */
-async function said(file: string, work: () => Promise<ImportedFile>): Promise<ImportedFile> {
+async function said({ file, take }: Part): Promise<ImportedFile> {
   try {
-    return await work()
+    return await take()
   } catch (error) {
     const problem = error instanceof Problem ? error : problemOfFault(error)
     if (problem && problem.status < 500) return { file, titles: [], problem: problem.problem }
@@ -96,6 +95,22 @@ const isTaken = /\.(?:json|txt|gpx|csv)$/i
 const withoutTwins = (names: readonly string[], archive: Archive) =>
   names.filter(name => isTaken.test(name) && !(/\.txt$/i.test(name) && archive.has(name.replace(/\.txt$/i, '.json'))))
 
+/** What a file comes to: itself, or what is in it. */
+async function partsOf(transaction: Transaction, owner: string, name: string, bytes: Uint8Array): Promise<Part[]> {
+  if (!isZip(bytes)) return [{ file: name, take: () => takeOne(transaction, name, bytes) }]
+  const archive = await openArchive(bytes)
+  if (isOfEverything(archive)) return partsOfEverything(transaction, owner, archive)
+  const names = withoutTwins(archive.names, archive)
+  if (names.length === 0)
+    throw new Problem(
+      422,
+      'The archive holds no file that can be taken in.',
+      'body',
+      'Scripts, documents and recordings: .txt, .json, .gpx, .csv.',
+    )
+  return names.map(file => ({ file, take: async () => takeOne(transaction, file, await archive.read(file)) }))
+}
+
 /**
  * Takes in a script, a document, a recording, or an archive of such, of everything too. Each file stands for itself and is kept by
  * itself: one that does not fit keeps no other out.
@@ -108,27 +123,9 @@ export async function importFile(
   name: string,
   bytes: Uint8Array,
 ): Promise<{ count: number; results: AsyncGenerator<ImportedFile> }> {
-  if (!isZip(bytes))
-    return {
-      count: 1,
-      results: (async function* () {
-        yield said(name, () => takeOne(transaction, name, bytes))
-      })(),
-    }
-  const archive = await openArchive(bytes)
-  if (isOfEverything(archive)) return takeEverything(transaction, owner, archive, said)
-  const names = withoutTwins(archive.names, archive)
-  if (names.length === 0)
-    throw new Problem(
-      422,
-      'The archive holds no file that can be taken in.',
-      'body',
-      'Scripts, documents and recordings: .txt, .json, .gpx, .csv.',
-    )
-  return {
-    count: names.length,
-    results: (async function* () {
-      for (const file of names) yield said(file, async () => takeOne(transaction, file, await archive.read(file)))
-    })(),
+  const parts = await partsOf(transaction, owner, name, bytes)
+  async function* results() {
+    for (const part of parts) yield said(part)
   }
+  return { count: parts.length, results: results() }
 }

@@ -114,6 +114,9 @@ export function asProblem(error: unknown): unknown {
   return new Problem(409, `The watch refused: ${error.detail}.`, 'watch', hints[error.why] ?? 'Send it again.', { why: error.why })
 }
 
+/** Whether somebody else speaks with the watch now: what was wanted of it can be tried again. */
+export const isAnothersTurn = (error: unknown): boolean => error instanceof Problem && error.details.why === 'busy'
+
 /**
  * Speaks with a watch while no other server does. What fails on the way comes out as a problem.
  *

@@ -7,12 +7,11 @@ import {
 } from '@simplewebauthn/server'
 import { eq, sql } from 'drizzle-orm'
 import { clearSession, getHeader, getSession, updateSession } from 'h3'
-import type { H3Event, SessionConfig } from 'h3'
-import { isIP } from 'node:net'
+import type { H3Event } from 'h3'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { passkey } from '../db/schema'
-import { cookieName } from './entrance'
+import { hostOf, isByName, sealedCookie } from './entrance'
 import { Problem } from './problem'
 import { signInName } from './sign-in'
 
@@ -20,25 +19,17 @@ const challengeSeconds = 300
 
 /** The name of this server as passkeys know it: a host name; a bare address has none. */
 function partyOf(event: H3Event): { rpID: string; origin: string } {
-  const host = getHeader(event, 'host') ?? ''
-  const name = host.replace(/:\d+$/, '')
-  if (isIP(name) || name.startsWith('['))
+  if (!isByName(event))
     throw new Problem(
       409,
       'Passkeys need a host name, and this page was opened by an address.',
       'request',
       'Open it by its name, or use the passphrase.',
     )
-  return { rpID: name, origin: `https://${host}` }
+  return { rpID: hostOf(event).name, origin: `https://${getHeader(event, 'host')}` }
 }
 
-const challengeCookie = (event: H3Event): SessionConfig => ({
-  password: process.env.AGONIS_SEAL ?? '',
-  name: `${cookieName(event)}_challenge`,
-  maxAge: challengeSeconds,
-  cookie: { httpOnly: true, sameSite: 'strict', secure: true, path: '/api' },
-  sessionHeader: false,
-})
+const challengeCookie = (event: H3Event) => sealedCookie(event, { suffix: '_challenge', maxAge: challengeSeconds, path: '/api' })
 const keepChallenge = (event: H3Event, challenge: string) =>
   updateSession<{ challenge?: string }>(event, challengeCookie(event), { challenge })
 

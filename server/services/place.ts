@@ -16,13 +16,13 @@ export interface SlotTarget {
 }
 
 /** Refuses to touch what the athlete made or changed on the watch, unless they have said that it may go. */
-export function refuseHandMade({ by, name }: SlotState, where: string): void {
+export function refuseHandMade({ by, name }: SlotState, may: 'go' | 'be replaced', where: string): void {
   if (by !== 'hand') return
   throw new Problem(
     409,
     `"${name}" was made or changed on the watch, and is nowhere else.`,
     where,
-    'Say that it may go, or read it back first.',
+    `Say that it may ${may}, or read it back first.`,
     { why: 'hand-made' },
   )
 }
@@ -61,7 +61,7 @@ export async function choosePlace<T>(
     const taken = new Set([...held, ...open.filter(entry => entry.state === 'sending')].map(entry => entry.slot))
     const found = slots.find(state => (own ? state.slot === own.slot : state.digest === null && !taken.has(state.slot)))
     if (!found) throw new Problem(409, `All ${slots.length} slots of ${kept.name} are taken.`, 'watch', 'Clear one in Watches first.')
-    if (!isOver) refuseHandMade(found, 'body.over')
+    if (!isOver) refuseHandMade(found, 'be replaced', 'body.over')
     return { value: await reserve(tx, { slot: found.slot, expects: found.generation, incarnation }) }
   })
   if (!reserved) throw new LeaseLostError('another server speaks with the watch now')

@@ -2,7 +2,7 @@ import { defineEventHandler, getHeader, getQuery, getRouterParams, setResponseSt
 import type { H3Event } from 'h3'
 import { ValidationError } from 'yup'
 import type { InferType, ObjectSchema, AnyObject } from 'yup'
-import type { Database, OwnerTransaction } from '../db/client'
+import type { Database, Transaction } from '../db/client'
 import { asOwner, sharedDatabase } from '../db/client'
 import type { Entrance } from './account'
 import { whoAsks } from './entrance'
@@ -28,8 +28,7 @@ export interface Call<P, Q, B> extends OutsideCall<P, Q, B> {
   owner: string
   /** The device that asks, where it is signed in as one. */
   device: string | null
-  /** Runs work in a transaction that sees this owner's rows only. */
-  transaction: <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
+  transaction: Transaction
 }
 
 type Shape = ObjectSchema<AnyObject>

@@ -2,7 +2,7 @@ import { getHeader, getRequestIP } from 'h3'
 import type { H3Event } from 'h3'
 import { sql } from 'drizzle-orm'
 import type { Database, OwnerTransaction } from '../db/client'
-import { asOwner } from '../db/client'
+import { asOwner, becomeOwner } from '../db/client'
 import { account } from '../db/schema'
 import { createAccount, newToken } from './account'
 import { letInBy } from './entrance'
@@ -18,11 +18,14 @@ const triesOfAddress = 50
 /** Names are told apart without regard to case and accents that look alike. */
 const plainName = (name: string) => name.trim().normalize('NFKC').toLowerCase()
 
-/** Lets the browser that asks in, as a device of its own that can be ended. */
-export async function letDeviceIn(event: H3Event, database: Database, owner: string): Promise<void> {
-  const name = deviceName(getHeader(event, 'user-agent') ?? '')
-  await letInBy(event, await asOwner(database, owner, tx => addDevice(tx, name)))
+/** Makes the browser that asks a device of the owner whom a transaction sees, and lets it in. */
+async function letInAsDevice(event: H3Event, tx: OwnerTransaction): Promise<void> {
+  await letInBy(event, await addDevice(tx, deviceName(getHeader(event, 'user-agent') ?? '')))
 }
+
+/** Lets the browser that asks in, as a device of its own that can be ended. */
+export const letDeviceIn = (event: H3Event, database: Database, owner: string): Promise<void> =>
+  asOwner(database, owner, tx => letInAsDevice(event, tx))
 
 /** Counts a try from where it comes; a guesser of many names is slowed down too. */
 export const knockFromAddress = (event: H3Event, database: Database) =>
@@ -88,10 +91,9 @@ export async function joinBy(
     const { name, passphrase } = asked
     if (!name || !passphrase) throw new Problem(422, 'A new athlete needs a name and a passphrase.', 'body', 'Choose both.')
     const owner = await createAccount(tx, name, newToken())
-    await tx.execute(sql`select set_config('agonis.owner', ${owner}, true)`)
+    await becomeOwner(tx, owner)
     await setSignIn(tx, name, passphrase)
-    const token = await addDevice(tx, deviceName(getHeader(event, 'user-agent') ?? ''))
-    await letInBy(event, token)
+    await letInAsDevice(event, tx)
     return 'joined'
   })
 }

@@ -145,7 +145,7 @@ export async function clearThere(
 ): Promise<void> {
   await atWatch(database, owner, watchId, async turn => {
     const state = (await listSlots(turn.exchange)).slots.find(entry => entry.slot === slot)
-    if (state && !isHandMadeToo) refuseHandMade(state, 'query.handMade')
+    if (state && !isHandMadeToo) refuseHandMade(state, 'go', 'query.handMade')
     await clearSlot(deskStore(database, owner, turn), turn.exchange, slot, expects)
   })
 }

@@ -1,4 +1,5 @@
 import { and, asc, eq, isNotNull } from 'drizzle-orm'
+import type { DeskStore } from '../../core/wrist/link/desk'
 import { CancelledError, carrySending, clearSlot } from '../../core/wrist/link/desk'
 import type { Program } from '../../core/wrist/program/program'
 import type { Database, OwnerTransaction } from '../db/client'
@@ -6,7 +7,7 @@ import { asOwner } from '../db/client'
 import { holding, program, transfer, watch } from '../db/schema'
 import { deskStore } from './desk-store'
 import type { Turn } from './lease'
-import { atWatch } from './lease'
+import { atWatch, isAnothersTurn } from './lease'
 import { choosePlace } from './place'
 import { Problem } from './problem'
 import type { Sending } from './transfer'
@@ -50,10 +51,7 @@ async function doDue(database: Database, owner: string, turn: Turn, name: string
   const store = deskStore(database, owner, turn)
   if ('clear' in due) return clearSlot(store, turn.exchange, due.clear.slot, due.clear.expects)
   const sending = await placed(turn, due.send, name)
-  const yielding = {
-    ...store,
-    note: async (id: string, arrived: number) => (Date.now() > yieldAt ? 'lost' : store.note(id, arrived)) as never,
-  }
+  const yielding: DeskStore = { ...store, note: async (id, arrived) => (Date.now() > yieldAt ? 'lost' : store.note(id, arrived)) }
   await carrySending(yielding, turn.exchange, sending, turn.messageBytes)
 }
 
@@ -75,8 +73,6 @@ async function stop(tx: OwnerTransaction, watchId: string, due: Due, error: unkn
     .set({ ...outcome, updatedAt: new Date() })
     .where(and(eq(transfer.id, due.send.id), eq(transfer.state, 'sending')))
 }
-
-const isAnothersTurn = (error: unknown) => error instanceof Problem && error.details.why === 'busy'
 
 /**
  * Does what is due at a watch, one thing in one turn, so that others come to speak with it in between. It can be stopped anywhere and

@@ -10,7 +10,7 @@ import type { KeptWatch, TransferState } from '../../shared/api'
 import type { FittedSession } from './fit'
 import { fitSession } from './fit'
 import { keepProgram } from './program'
-import { atWatch } from './lease'
+import { atWatch, isAnothersTurn } from './lease'
 import type { SlotTarget } from './place'
 import { choosePlace } from './place'
 import { notFound, Problem } from './problem'
@@ -72,12 +72,12 @@ export async function startTransfer(database: Database, owner: string, ask: Send
       { why: 'changed' },
     )
   }
-  await asOwner(database, owner, tx => keepProgram(tx, program, { sessionId, revision }))
   const insert = async (tx: OwnerTransaction, place: SlotTarget) => {
     await tx
       .update(transfer)
       .set({ state: 'cancelled', updatedAt: new Date() })
       .where(and(eq(transfer.watchId, watchId), eq(transfer.sessionId, sessionId), eq(transfer.state, 'stopped')))
+    await keepProgram(tx, program, { sessionId, revision })
     const values = { watchId, sessionId, revision, ...place, digest, day: ask.day ?? null, isOver: ask.isOver ?? false }
     const [made] = await tx
       .insert(transfer)
@@ -104,7 +104,7 @@ async function insertInTurn<T>(
   try {
     return await atWatch(database, owner, kept.id, turn => choosePlace(turn, kept, sessionId, isOver, insert), waitForPlace)
   } catch (error) {
-    if (!(error instanceof Problem) || error.details.why !== 'busy') throw error
+    if (!isAnothersTurn(error)) throw error
     return asOwner(database, owner, tx => insert(tx, { slot: 0, expects: 0, incarnation: '' }))
   }
 }

@@ -5,13 +5,19 @@ const doors = 'server/services/door.ts'
 
 export const server = [
   { what: 'Any host name is let in.', file: doors, from: '!loopback.test(name) &&', to: '!name &&', test: door },
-  { what: 'Any origin is let in.', file: doors, from: 'origin !== `${scheme}://${host}`', to: 'origin === host', test: door },
+  {
+    what: 'Any origin is let in.',
+    file: doors,
+    from: "origin !== `${scheme}://${getHeader(event, 'host')}`",
+    to: 'origin === host',
+    test: door,
+  },
   { what: 'A route signs in.', file: doors, from: "!path.startsWith('/api/') &&", to: '', test: door },
   {
     what: 'Each page signs in anew.',
     file: 'server/middleware/door.ts',
-    from: 'if (await whoAsks(event, database)) return',
-    to: 'if (!database) return',
+    from: 'if (!(await whoAsks(event, database))) {',
+    to: 'if (database) {',
     test: door,
   },
   {

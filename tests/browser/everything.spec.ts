@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -6,7 +5,7 @@ import { expect, test } from '@playwright/test'
 import type { BrowserContext, Page } from '@playwright/test'
 import type { RunningStack } from '../../scripts/stack.mjs'
 import { startStack } from '../../scripts/stack.mjs'
-import { expectAccessible } from './page'
+import { expectAccessible, oneTimeAddress } from './page'
 
 /** A locked installation of its own, which is filled from a download of the other and erased at the end. */
 test.describe.configure({ mode: 'serial' })
@@ -18,7 +17,6 @@ let page: Page
 test.beforeAll(async ({ browser }) => {
   folder = mkdtempSync(join(tmpdir(), 'agonis-everything-'))
   stack = await startStack({ folder, demo: false, entrance: 'locked', quiet: true })
-  writeFileSync(join(folder, 'running.json'), JSON.stringify({ address: stack.address, plainUrl: stack.databaseUrl }))
   context = await browser.newContext({ baseURL: stack.address, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
   page = await context.newPage()
 })
@@ -27,16 +25,11 @@ test.afterAll(async () => {
   await stack?.stop()
   rmSync(folder, { recursive: true, force: true })
 })
-const address = () =>
-  execFileSync(process.execPath, ['--import', 'tsx', 'scripts/one-time-key.ts'], { env: { ...process.env, AGONIS_DATA: folder } })
-    .toString()
-    .trim()
-
 test('a locked door says how it opens, and opens once by its address', async ({ browser }) => {
   await page.goto('/shelf')
   await expect(page.getByText('Agonis is locked on this machine.')).toBeVisible()
   await expectAccessible(page)
-  const key = address()
+  const key = oneTimeAddress(folder, stack)
   await page.goto(key)
   await page.waitForURL(/\/desk/)
   const other = await browser.newPage()

@@ -7,7 +7,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { chromiumOptions } from '../../scripts/chromium.mjs'
 import type { RunningStack } from '../../scripts/stack.mjs'
 import { startStack } from '../../scripts/stack.mjs'
-import { expectAccessible } from './page'
+import { expectAccessible, oneTimeAddress } from './page'
 
 /** Over the home network: TLS by an authority that the browser was told to trust, in its own store, and never past the check. */
 test.describe.configure({ mode: 'serial' })
@@ -45,15 +45,7 @@ const statusOf = (page: Page, path: string, body?: unknown) =>
     path,
     body ? JSON.stringify(body) : '',
   ] as const)
-async function enterByKey(page: Page): Promise<void> {
-  const key = execFileSync(process.execPath, ['--import', 'tsx', 'scripts/one-time-key.ts'], {
-    env: { ...process.env, AGONIS_DATA: join(folder, 'data') },
-  })
-  await page.goto(key.toString().trim())
-}
-test.beforeAll(() =>
-  writeFileSync(join(folder, 'data', 'running.json'), JSON.stringify({ address: stack.address, plainUrl: stack.databaseUrl })),
-)
+const enterByKey = (page: Page) => page.goto(oneTimeAddress(join(folder, 'data'), stack))
 
 /** A key pair in the browser, as a fingerprint reader or a phone would have it. */
 async function withAuthenticator(page: Page): Promise<void> {

@@ -1,6 +1,10 @@
+import { execFileSync } from 'node:child_process'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base } from '@playwright/test'
 import type { Page } from '@playwright/test'
+import type { RunningStack } from '../../scripts/stack.mjs'
 
 /** A test on the running application; a fault in the page's own code fails it. */
 export const test = base.extend<{ app: Page }>({
@@ -38,6 +42,13 @@ export async function paste(page: Page, text: string): Promise<void> {
     data.setData('text/plain', words)
     element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
   }, text)
+}
+
+/** An address that lets in once, as `npm run key` prints it for the application whose data lies in a folder. */
+export function oneTimeAddress(folder: string, { address, databaseUrl }: RunningStack): string {
+  writeFileSync(join(folder, 'running.json'), JSON.stringify({ address, plainUrl: databaseUrl }))
+  const env = { ...process.env, AGONIS_DATA: folder }
+  return execFileSync(process.execPath, ['--import', 'tsx', 'scripts/one-time-key.ts'], { env }).toString().trim()
 }
 
 /** Nothing that axe finds serious on this page. */

@@ -38,7 +38,7 @@ defineExpose({ clear })
         :autocomplete="isNew ? 'new-password' : 'current-password'"
         data-test="passphrase" />
     </el-form-item>
-    <div class="acts"><slot /></div>
+    <div class="buttons"><slot /></div>
   </el-form>
 </template>
 
@@ -49,10 +49,7 @@ defineExpose({ clear })
   gap: 10px;
   align-items: flex-end;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
+.buttons {
   margin: 6px 0 18px;
 }
 </style>

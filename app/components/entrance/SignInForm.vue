@@ -24,5 +24,5 @@ const signInByPasskey = () =>
     <el-button type="primary" native-type="submit" :loading="isBusy" data-test="sign-in-now">Sign in</el-button>
     <el-button v-if="hasPasskeys" :disabled="isBusy" data-test="sign-in-by-passkey" @click="signInByPasskey">Use a passkey</el-button>
   </EntranceNameForm>
-  <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+  <ProblemAlert :problem="problem" />
 </template>

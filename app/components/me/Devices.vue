@@ -17,7 +17,6 @@ const setSignIn = (typed: { name: string; passphrase: string }) =>
     said.value = 'Kept. From now on you sign in by it.'
     await load()
   })
-const hasPasskeys = !/^(?:[\d.]+|\[.*\])$/.test(window.location.hostname)
 const addPasskey = () =>
   guarded(async () => {
     const optionsJSON = await api<Parameters<typeof startRegistration>[0]['optionsJSON']>('/passkeys/options', { method: 'POST' })
@@ -60,7 +59,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
 </script>
 
 <template>
-  <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+  <ProblemAlert :problem="problem" />
   <template v-if="state">
     <p v-if="state.kind === 'open'" class="faint">
       Whoever can open this machine's port is you: nobody signs in. <code>npm start -- --locked</code> asks for a key that opens once;
@@ -79,13 +78,13 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
         <el-button native-type="submit" :loading="isBusy" data-test="set-sign-in">{{ state.signInName ? 'Change' : 'Set' }}</el-button>
       </EntranceNameForm>
       <p v-if="said" role="status" class="good" data-test="sign-in-set">{{ said }}</p>
-      <p class="row">
+      <p class="buttons">
         <el-button v-if="state.trustAt" @click="showTrust">Let a phone trust this server</el-button>
         <el-button data-test="pair-phone" @click="invite('enter')">Pair a phone</el-button>
         <el-button data-test="invite" @click="invite('join')">Somebody joins</el-button>
-        <el-button v-if="hasPasskeys" data-test="add-passkey" @click="addPasskey">Add a passkey</el-button>
+        <el-button v-if="state.hasPasskeys" data-test="add-passkey" @click="addPasskey">Add a passkey</el-button>
       </p>
-      <p v-if="!hasPasskeys" class="faint">Passkeys need a host name; this page was opened by an address.</p>
+      <p v-if="!state.hasPasskeys" class="faint">Passkeys need a host name; this page was opened by an address.</p>
     </template>
     <el-table v-if="state.devices.length > 0" :data="state.devices" class="list" data-test="devices">
       <el-table-column label="Device" min-width="110">
@@ -126,10 +125,7 @@ const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'n
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
+.buttons {
   margin: 8px 0;
 }
 .list {

@@ -48,13 +48,13 @@ const erase = () =>
     Sessions with every wording, recordings, plan and numbers as one zip of open formats. Any Agonis takes it in again, here or on another
     machine; what is there already stays as it is.
   </p>
-  <p class="row">
+  <p class="buttons">
     <el-button tag="a" href="/api/export" download data-test="export">Download everything</el-button>
     <el-button :loading="progress !== null" data-test="take-everything" @click="choose()">Take in a download</el-button>
     <el-button type="danger" plain :disabled="isBusy" data-test="erase" @click="erase">Erase everything…</el-button>
   </p>
   <el-progress v-if="progress" :percentage="share" :format="() => `${progress?.done} of ${progress?.count}`" />
-  <el-alert v-if="problem" type="error" show-icon :closable="false" :title="problem.problem" :description="problem.hint" />
+  <ProblemAlert :problem="problem" />
   <el-alert v-if="isErased" type="success" show-icon :closable="false" title="Everything is erased." data-test="erased" />
   <el-alert
     v-if="imported && !problem"
@@ -68,12 +68,3 @@ const erase = () =>
     </p>
   </el-alert>
 </template>
-
-<style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
-</style>

@@ -139,7 +139,7 @@ async function copy() {
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink>
     </p>
-    <el-alert v-if="failed" type="error" show-icon :closable="false" :title="failed.problem" :description="failed.hint" />
+    <ProblemAlert :problem="failed" />
     <div v-if="isRemoved" class="said note" role="status" data-test="removed">
       {{ logged?.title }} is out of the log. <el-button link type="primary" :disabled="isBusy" @click="bringBack">Bring it back</el-button>
       <NuxtLink to="/log">To the log</NuxtLink>

@@ -1,4 +1,4 @@
-import { entranceKind, reachedAt } from '../../services/entrance'
+import { entranceKind, isByName, reachedAt } from '../../services/entrance'
 import { listDevices, listPasskeys } from '../../services/device'
 import { route } from '../../services/route'
 import { signInName } from '../../services/sign-in'
@@ -7,6 +7,7 @@ export default route({
   handle: ({ event, transaction, device }) =>
     transaction(async tx => ({
       kind: entranceKind(),
+      hasPasskeys: entranceKind() === 'home' && isByName(event),
       signInName: await signInName(tx),
       address: reachedAt(event),
       trustAt: process.env.AGONIS_TRUST_AT ?? null,

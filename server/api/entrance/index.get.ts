@@ -1,15 +1,6 @@
-import { getHeader } from 'h3'
-import { isIP } from 'node:net'
-import { entranceKind, whoAsks } from '../../services/entrance'
+import { entranceKind, isByName } from '../../services/entrance'
 import { outsideRoute } from '../../services/route'
 
 export default outsideRoute({
-  async handle({ event, database }) {
-    const name = (getHeader(event, 'host') ?? '').replace(/:\d+$/, '')
-    return {
-      kind: entranceKind(),
-      hasPasskeys: entranceKind() === 'home' && !isIP(name),
-      isSignedIn: (await whoAsks(event, database)) !== null,
-    }
-  },
+  handle: ({ event }) => Promise.resolve({ kind: entranceKind(), hasPasskeys: entranceKind() === 'home' && isByName(event) }),
 })

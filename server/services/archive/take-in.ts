@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
 import { ValidationError } from 'yup'
 import type { InferType, Schema } from 'yup'
+import type { Validated } from '../../../core/formats/validate'
 import { validateAthlete, validateProgram, validateSession } from '../../../core/formats/validate'
 import { isCalendarDay } from '../../../core/quantity/day'
 import { checkSession } from '../../../core/session/check'
@@ -10,7 +11,7 @@ import { titleOf } from '../../../core/script/title'
 import { saySessionProblem } from '../../../core/words/session-problems'
 import { digestOf } from '../../../core/wrist/program/digest'
 import type { ImportedFile, LinkKind } from '../../../shared/api'
-import type { OwnerTransaction } from '../../db/client'
+import type { OwnerTransaction, Transaction } from '../../db/client'
 import { athleteRevision, planEntry, revision, session, watch } from '../../db/schema'
 import { currentAthlete, currentStandpoint } from '../athlete'
 import { shelvedAs } from '../facets'
@@ -34,7 +35,6 @@ import {
 import type { Archive } from './unpack'
 import { FileFault } from './unpack'
 
-type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
 /** Under which id a session of the archive is here: its own, or another where that one is taken. */
 type Ids = Map<string, string>
 
@@ -65,13 +65,18 @@ const atOr = (iso: string): Date => (Number.isNaN(Date.parse(iso)) ? new Date() 
 
 type SoundWording = Omit<Wordings[number], 'document'> & { document: Session }
 
+/** What fits its format; anything else is a fault of its file that says where. */
+function accepted<T>(validated: Validated<T>, what: string): T {
+  if (validated.ok) return validated.value
+  const { pointer, problem } = validated.problems[0]!
+  throw new FileFault(`Does not fit the format of ${what}: ${pointer} ${problem}.`)
+}
+
 function soundDocument(value: unknown): Session {
-  const validated = validateSession(value)
-  if (!validated.ok)
-    throw new FileFault(`Does not fit the format of a session: ${validated.problems[0]!.pointer} ${validated.problems[0]!.problem}.`)
-  const against = checkSession(validated.value).find(problem => problem.code !== 'unread')
+  const document = accepted(validateSession(value), 'a session')
+  const against = checkSession(document).find(problem => problem.code !== 'unread')
   if (against) throw new FileFault(`The session is not sound: ${saySessionProblem(against)}.`)
-  return validated.value
+  return document
 }
 
 /** Puts a session on the shelf with all its wordings, under its own id where that is free. */
@@ -151,12 +156,7 @@ async function takeSession(
 
 async function takeAthlete(transaction: Transaction, archive: Archive): Promise<ImportedFile> {
   const saves = await fitting(athleteHistoryShape, await jsonIn(archive, athleteHistoryName))
-  const athletes = saves.map(save => {
-    const validated = validateAthlete(save.athlete)
-    if (!validated.ok)
-      throw new FileFault(`Does not fit the format of an athlete: ${validated.problems[0]!.pointer} ${validated.problems[0]!.problem}.`)
-    return { ...save, athlete: validated.value }
-  })
+  const athletes = saves.map(save => ({ ...save, athlete: accepted(validateAthlete(save.athlete), 'an athlete') }))
   return transaction(async tx => {
     const current = await currentAthlete(tx)
     const newest = athletes.at(-1)
@@ -186,12 +186,10 @@ async function takeProgram(
   ids: Ids,
 ): Promise<ImportedFile> {
   const file = programFile(entry.digest)
-  const validated = validateProgram(await jsonIn(archive, file))
-  if (!validated.ok)
-    throw new FileFault(`Does not fit the format of a program: ${validated.problems[0]!.pointer} ${validated.problems[0]!.problem}.`)
-  if (digestOf(validated.value) !== entry.digest) throw new FileFault('Is not the program that the index names.')
+  const document = accepted(validateProgram(await jsonIn(archive, file)), 'a program')
+  if (digestOf(document) !== entry.digest) throw new FileFault('Is not the program that the index names.')
   await transaction(tx =>
-    keepProgram(tx, validated.value, { sessionId: (entry.session && ids.get(entry.session)) ?? null, revision: entry.revision }),
+    keepProgram(tx, document, { sessionId: (entry.session && ids.get(entry.session)) ?? null, revision: entry.revision }),
   )
   return { file, titles: [] }
 }
@@ -266,28 +264,25 @@ async function readIndex(archive: Archive): Promise<ArchiveIndex> {
   }
 }
 
+/** A file that is to be taken in, and how. */
+export interface Part {
+  file: string
+  take: () => Promise<ImportedFile>
+}
+
 /**
- * Takes in an archive of everything, file by file, each in a transaction of its own: a file that is damaged keeps no other out. What
- * is here already stays as it is.
- *
- * @param one does one file's work and turns its faults into what is said of it
- * @returns how many files there are to take in, then what became of each
+ * What an archive of everything comes to, part by part and in their order, each taken in by a transaction of its own: a file that is
+ * damaged keeps no other out. What is here already stays as it is.
  */
-export async function takeEverything(
-  transaction: Transaction,
-  owner: string,
-  archive: Archive,
-  one: (file: string, work: () => Promise<ImportedFile>) => Promise<ImportedFile>,
-): Promise<{ count: number; results: AsyncGenerator<ImportedFile> }> {
+export async function partsOfEverything(transaction: Transaction, owner: string, archive: Archive): Promise<Part[]> {
   const index = await readIndex(archive)
   const ids: Ids = new Map()
-  async function* results() {
-    if (archive.has(athleteHistoryName)) yield one(athleteName, () => takeAthlete(transaction, archive))
-    for (const entry of index.sessions) yield one(`${entry.file}.json`, () => takeSession(transaction, archive, entry, ids))
-    for (const entry of index.programs) yield one(programFile(entry.digest), () => takeProgram(transaction, archive, entry, ids))
-    for (const entry of index.recordings) yield one(entry.file, () => takeRecording(transaction, archive, entry, ids))
-    yield one('plan', () => takePlan(transaction, index.plan, ids))
-    yield one('watches', () => takeWatches(transaction, owner, index.watches))
-  }
-  return { count: index.sessions.length + index.programs.length + index.recordings.length + 3, results: results() }
+  return [
+    ...(archive.has(athleteHistoryName) ? [{ file: athleteName, take: () => takeAthlete(transaction, archive) }] : []),
+    ...index.sessions.map(entry => ({ file: `${entry.file}.json`, take: () => takeSession(transaction, archive, entry, ids) })),
+    ...index.programs.map(entry => ({ file: programFile(entry.digest), take: () => takeProgram(transaction, archive, entry, ids) })),
+    ...index.recordings.map(entry => ({ file: entry.file, take: () => takeRecording(transaction, archive, entry, ids) })),
+    { file: 'plan', take: () => takePlan(transaction, index.plan, ids) },
+    { file: 'watches', take: () => takeWatches(transaction, owner, index.watches) },
+  ]
 }

@@ -6,9 +6,9 @@ import { limits } from '../../../core/session/limits'
 import { Problem } from '../problem'
 
 /** Files in one archive. */
-export const filesAtMost = 20_000
+const filesAtMost = 20_000
 /** Bytes that all files of an archive may come to, counted as they are unpacked, whatever the archive says of itself. */
-export const unpackedAtMost = 8 * limits.uploadBytes
+const unpackedAtMost = 8 * limits.uploadBytes
 
 /** An archive that is read file by file: what it says it holds is known at once, what it holds only when it is unpacked. */
 export interface Archive {

@@ -1,13 +1,11 @@
 import { asc, eq, inArray, isNull } from 'drizzle-orm'
 import { strToU8, Zip, ZipDeflate } from 'fflate'
-import type { OwnerTransaction } from '../../db/client'
+import type { OwnerTransaction, Transaction } from '../../db/client'
 import { athleteRevision, planEntry, program, recording, revision, session, watch } from '../../db/schema'
 import { loadRecording } from '../recording'
 import type { ArchiveIndex, Wordings } from './layout'
 import { athleteHistoryName, athleteName, indexName, programFile, recordingFile, sessionFile, wordingsFile } from './layout'
 
-/** Runs some work with the owner's rows in sight. */
-type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T>
 /** The same content is the same bytes, whenever it is written. */
 const madeAt = '1990-01-01T00:00:00Z'
 type File = [name: string, text: string]

@@ -32,6 +32,12 @@ const parts = [
     ['vitest', 'run', '--project', 'server', 'tests/server/kills.test.ts'],
     { KILLS: half },
   ],
+  [
+    '200 rehearsals of every kind beside their forecast',
+    'npx',
+    ['vitest', 'run', '--project', 'core', 'standin/body'],
+    { REHEARSALS: '200', BODIES: '200' },
+  ],
   [`two copies under load for ${LOAD_SECONDS} s`, 'node', ['bench/load.mjs'], { SECONDS: LOAD_SECONDS }],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]

@@ -17,7 +17,7 @@ describe('numbers as they are said', () => {
     expect(sayNumber({ value: 1349.55, unit: 's', sport: 'run', uncertainty: 27.3 }, ilse)).toEqual({
       value: '22:30',
       unit: '',
-      around: '± 0:27',
+      around: '± 0:25',
     })
     expect(sayNumber({ value: 3.6, unit: 'm/s', sport: 'run', uncertainty: 0.03 }, ilse)).toEqual({
       value: '4:38',
@@ -30,6 +30,22 @@ describe('numbers as they are said', () => {
       around: '',
     })
     expect(sayNumber({ value: 14_712, unit: 'J', sport: 'ride' }, ilse)).toMatchObject({ value: '14.7', unit: 'kJ' })
+  })
+  it('lose the digits that their range does not leave them', () => {
+    const said = (value: number, uncertainty?: number) => {
+      const { value: shown, around } = sayNumber(
+        { value, unit: 'W', sport: 'ride', ...(uncertainty === undefined ? {} : { uncertainty }) },
+        ilse,
+      )
+      return `${shown} ${around}`.trim()
+    }
+    expect([said(214.6), said(214.6, 0.2), said(214.6, 8), said(214.6, 35), said(214.6, 160)]).toEqual([
+      '215',
+      '215 ± 1',
+      '214 ± 8',
+      '210 ± 40',
+      '200 ± 150',
+    ])
   })
   it('are never more than the screen can say', () => {
     for (const number of derivedNumbers(standpointOf(ilse, '2026-03-31'))) {

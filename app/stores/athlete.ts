@@ -1,6 +1,8 @@
 import { useNow } from '@vueuse/core'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { unknownAthlete } from '~~/core/athlete/athlete'
+import { preparingQuiet } from '~~/core/athlete/quiet-room'
+import { usualNudging } from '~~/core/nudge/nudging'
 import { standpointAt, standpointOf } from '~~/core/athlete/standpoint'
 import type { KeptAthlete } from '~~/shared/api'
 
@@ -25,6 +27,15 @@ function lastSeen(): KeptAthlete | null {
   }
 }
 
+/** Goes through a work bit by bit, whenever nothing else is to be done. */
+function whenIdle(work: Generator<void>): void {
+  const soon = (go: () => void) => ('requestIdleCallback' in window ? requestIdleCallback(go) : setTimeout(go, 50))
+  const goOn = () => {
+    if (!work.next().done) soon(goOn)
+  }
+  soon(goOn)
+}
+
 /** The athlete of today and the standpoint that every screen reckons from; loaded once and again after each save. */
 export const useAthleteStore = defineStore('athlete', () => {
   const athlete = shallowRef<Athlete>(unknownAthlete)
@@ -41,6 +52,7 @@ export const useAthleteStore = defineStore('athlete', () => {
     athlete.value = kept.athlete
     number.value = kept.number
     remember(kept)
+    whenIdle(preparingQuiet(kept.athlete, usualNudging))
   }
 
   /** The athlete of the server; where it cannot be asked, as this browser saw them last. */

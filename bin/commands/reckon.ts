@@ -6,9 +6,9 @@ import type { Values } from '../usage'
 import { hintsIn, positionals, write } from '../usage'
 
 export async function run(files: string[], values: Values): Promise<number> {
-  const smoothingSeconds = values.watch === undefined ? undefined : (await import('../documents')).readWatch(values.watch).smoothingSeconds
+  const watch = values.watch === undefined ? undefined : (await import('../documents')).readWatch(values.watch)
   const standpoint = withSchool(await standpointIn(values), values.school)
   const session = await readOneSession(positionals(files, 1)[0]!, standpoint, hintsIn(values))
-  write(withLoad(session, reckon(session, standpoint, { smoothingSeconds }), standpoint))
+  write(withLoad(session, reckon(session, standpoint, watch), standpoint))
   return 0
 }

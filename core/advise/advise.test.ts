@@ -42,7 +42,7 @@ describe('what a training partner would remark on', () => {
       '2 times\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00',
       '2 times, drop last recovery\n  1:00\n  rest 0:30\nrecovery 3:00\n5:00',
     ],
-    ['narrow-band', '20:00 @ 4:59-5:00 /km', '20:00 @ 4:51-5:08 /km'],
+    ['narrow-band', '20:00 @ 4:59-5:00 /km', '20:00 @ 4:48-5:11 /km'],
     ['beyond-shown', 'warm-up 10:00\n3 km @ 3:40 /km\ncool-down 10:00', 'warm-up 10:00\n3 km @ 4:17 /km\ncool-down 10:00'],
     ['implausible', '3 times, drop last recovery\n  4:00:00\n  recovery 2:00', '3 times, drop last recovery\n  4:00\n  recovery 2:00'],
     ['implausible', '5 times, drop last recovery\n  800 m\n  recovery 400 km', '5 times, drop last recovery\n  800 m\n  recovery 400 m'],

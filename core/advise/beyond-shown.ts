@@ -8,7 +8,11 @@ import { isPaceUnit, metresPerSecondOf } from '../quantity/intensity'
 import { formatTime } from '../quantity/time'
 import type { ReckonedStep, Reckoning } from '../reckon/reckon'
 import { printTarget } from '../script/print-target'
-import type { Band, BandTarget, Session, Sport, Step } from '../session/document'
+import { placeAt } from '../session/place'
+import { quietRoom } from '../athlete/quiet-room'
+import { usualNudging } from '../nudge/nudging'
+import { quietTarget } from '../forecast/quiet'
+import type { Band, BandTarget, PlaceKind, Session, Sport, Step } from '../session/document'
 import { isBandTarget } from '../session/document'
 import { limits } from '../session/limits'
 import { remembered } from '../session/settled'
@@ -77,10 +81,9 @@ function beyondShown(entry: ReckonedStep, step: Step, standpoint: Standpoint, sp
 
 /** A band of less than this many standard deviations of the smoothed value, from end to end, is left every few seconds by chance alone. */
 const narrowest = 0.75
-const usualSmoothing = 3
 
 /** The words of a band that the athlete holds without thinking, where the step's own is narrower than that; null elsewhere. */
-const heldWords = remembered((step: Step, standpoint: Standpoint, sport: Sport): string | null => {
+const heldWords = remembered((step: Step, standpoint: Standpoint, sport: Sport, place: PlaceKind | undefined): string | null => {
   const { target } = step
   if (
     !target ||
@@ -93,18 +96,24 @@ const heldWords = remembered((step: Step, standpoint: Standpoint, sport: Sport):
     return null
   const isPace = isPaceUnit(target.unit) && target.unit !== 's/step'
   if (!isPace && target.unit !== 'W') return null
-  const { sd, tau } = steadinessOf(standpoint.athlete, sport, target.unit === 'W' ? 'power' : 'speed')
+  const { sd, tau } = steadinessOf(standpoint.athlete, sport, target.unit === 'W' ? 'power' : 'speed', place)
   const middle = (target.easiest + target.hardest) / 2
   const width = Math.abs(target.easiest - target.hardest) / middle
-  const wander = smoothedSd(sd, tau, Math.max(usualSmoothing, target.over ?? 0))
+  const wander = smoothedSd(sd, tau, Math.max(usualNudging.smoothingSeconds, target.over ?? 0))
   if (width >= narrowest * wander) return null
-  const half = middle * wander
-  const [low, high] = [Math.floor(middle - half), Math.ceil(middle + half)]
-  return printTarget({ ...target, easiest: isPace ? high : low, hardest: isPace ? low : high })
+  const { share } = quietRoom(standpoint.athlete, isPace ? 'pace' : 'power', { sport, place, nudging: usualNudging, over: target.over })
+  const quiet = quietTarget(target, share)
+  return quiet && printTarget(quiet)
 })
 
-function narrowBand(step: Step, path: string, standpoint: Standpoint, sport: Sport): UnkeyedSuggestion | null {
-  const words = heldWords(step, standpoint, sport)
+function narrowBand(
+  step: Step,
+  path: string,
+  standpoint: Standpoint,
+  sport: Sport,
+  place: PlaceKind | undefined,
+): UnkeyedSuggestion | null {
+  const words = heldWords(step, standpoint, sport, place)
   return words === null
     ? null
     : {
@@ -130,7 +139,7 @@ export function abilityAdvice(session: Session, reckoning: Reckoning, standpoint
     const sport = sportAt(session, entry.path)
     if (item?.kind !== 'step' || !item.target || sport === 'multi') continue
     const isBeyond = beyond.length < atMost ? beyondShown(entry, item, standpoint, sport) : null
-    const isNarrow = narrow.length < atMost ? narrowBand(item, entry.path, standpoint, sport) : null
+    const isNarrow = narrow.length < atMost ? narrowBand(item, entry.path, standpoint, sport, placeAt(session, entry.path)?.kind) : null
     if (isBeyond) beyond.push(isBeyond)
     if (isNarrow) narrow.push(isNarrow)
   }

@@ -2,6 +2,7 @@ import { isRecoveryRole } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
 import type { Path } from '../session/item-path'
+import { itemAt, sportAt } from '../session/item-path'
 import { saySuggestion, saySuggestionFix } from '../words/suggestions'
 import { formatTime } from '../quantity/time'
 import type { ReckonedStep, Reckoning } from '../reckon/reckon'
@@ -150,14 +151,16 @@ const veryHardFrom = 98
 const longHardSeconds = 20 * 60
 
 /** How hard a reckoned step is, in percent of critical; null where its target cannot tell. */
-export function shareOf(entry: ReckonedStep, standpoint: Standpoint, sport: Sport): number | null {
-  const band = entry.target ? onEffortAxis(entry.target, standpoint, sport) : null
+export function shareOf(entry: ReckonedStep, session: Session, standpoint: Standpoint): number | null {
+  const sport = sportAt(session, entry.path)
+  const item = entry.target && itemAt(session, entry.path)
+  if (!entry.target || item?.kind !== 'step' || sport === 'multi') return null
+  const band = onEffortAxis(entry.target, item.grade, standpoint, sport)
   return band && (band.low + band.high) / 2
 }
 
 function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, into: UnkeyedSuggestion[]): void {
-  const sport = session.sport as Sport
-  const shares = reckoning.flat.map(entry => shareOf(entry, standpoint, sport) ?? 0)
+  const shares = reckoning.flat.map(entry => shareOf(entry, session, standpoint) ?? 0)
   const [first] = reckoning.flat
   if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
     const words = 'warm-up until press'

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Sport } from '../session/document'
-import { abilityOf, criticalPowerFor, criticalSpeedFor, intensityOver } from './ability'
+import { abilityOf, criticalPowerFor, criticalSpeedFor, intensityOver, uncertaintyAt } from './ability'
 import type { Athlete, Effort } from './athlete'
 import { unknownAthlete } from './athlete'
 import { drawCurve } from './duration-curve'
-import { beyondHuman, isHumanEffort, marksOf } from './marks'
+import { beyondHuman, futureMarks, isHumanEffort, marksOf, standingOf } from './marks'
 import { standpointOf } from './standpoint'
 
 const day = '2026-03-31'
@@ -100,7 +100,36 @@ describe('what an athlete can do', () => {
     expect(marks.map(({ seconds }) => seconds)).toEqual([660, 2400])
     const slow = abilityOf(seen([run(3000, 660), run(5000, 1197), run(10_000, 2400)]), 'run')!
     expect(slow.conflicts.map(({ seconds }) => seconds)).toEqual([1197])
-    expect(abilityOf(seen([run(5000, 1200), run(3000, 800)]), 'run')!.conflicts.map(({ seconds }) => seconds)).toEqual([800])
+    expect(abilityOf(seen([run(5000, 1200), run(3000, 800)]), 'run')!.conflicts).toMatchObject([
+      { seconds: 800, against: { seconds: 1200 } },
+    ])
+  })
+  it('counts no mark that the athlete leaves out, and so settles a conflict either way', () => {
+    const [fast, slow] = [run(5000, 1200), run(3000, 800)]
+    expect(abilityOf(seen([fast, { ...slow, leftOut: true }]), 'run')).toMatchObject({ conflicts: [], marks: [{ seconds: 1200 }] })
+    expect(abilityOf(seen([{ ...fast, leftOut: true }, slow]), 'run')).toMatchObject({ conflicts: [], marks: [{ seconds: 800 }] })
+  })
+  it('is less sure the further a time is from the marks, and beyond them less than between', () => {
+    const one = abilityOf(seen([run(5000, 1200)]), 'run')!
+    const two = abilityOf(seen([run(3000, 690), run(10_000, 2490)]), 'run')!
+    expect(uncertaintyAt(one, 1200)).toBe(one.uncertainty)
+    expect(uncertaintyAt(one, 3600)).toBeGreaterThan(uncertaintyAt(one, 2400))
+    expect(uncertaintyAt(two, 1300) - two.uncertainty).toBeLessThan(uncertaintyAt(two, 5000) - two.uncertainty)
+    expect(uncertaintyAt(one, 3600)).toBeGreaterThan(uncertaintyAt(two, 3600))
+  })
+  it('tells critical power on foot from runs with a power, by the same rule of which count', () => {
+    const powered = (metres: number, seconds: number, watts: number) => ({ ...run(metres, seconds), watts })
+    const efforts = [powered(1200, 240, 330), powered(3000, 720, 285)]
+    expect(criticalPowerFor(seen(efforts), 'run')).toBeCloseTo((285 * 720 - 330 * 240) / 480, 9)
+    expect(criticalPowerFor(seen(efforts.map(effort => ({ ...effort, date: '2026-06-01' }))), 'run')).toBeUndefined()
+    expect(criticalPowerFor(seen(efforts, { run: { criticalPower: 250 } }), 'run')).toBe(250)
+  })
+  it('takes 200 and 400 m in a pool of a fast swimmer, under two minutes as well', () => {
+    const pool = (metres: number, seconds: number) => ({ sport: 'swim' as const, metres, seconds })
+    expect(abilityOf(seen([pool(200, 118), pool(400, 250)]), 'swim')).toMatchObject({
+      criticalFrom: 'marks',
+      critical: expect.closeTo(200 / 132, 9),
+    })
   })
 })
 
@@ -122,5 +151,17 @@ describe('marks', () => {
     expect(isHumanEffort({ sport: 'swim', metres: 1500, seconds: 600, date: day })).toBe(false)
     expect(beyondHuman('run', 206)).toBe(7.5)
     expect(marksOf(seen([run(10_000, 1200)]), 'run').marks).toEqual([])
+  })
+  it('say how they stand', () => {
+    const standing = (change: Partial<Effort>) => standingOf({ ...run(5000, 1200), ...change }, day)
+    expect([{}, { date: '2025-06-01' }, { date: '2026-04-01' }, { seconds: 600 }, { leftOut: true as const }].map(standing)).toEqual([
+      'counts',
+      'old',
+      'future',
+      'impossible',
+      'left-out',
+    ])
+    expect(standingOf(run(5000, 1200, '2025-06-01'), null)).toBe('counts')
+    expect(futureMarks(seen([run(5000, 1200), run(5000, 1200, '2026-04-01')]), 'run')).toBe(1)
   })
 })

@@ -1,6 +1,7 @@
 import { hasCritical, sports } from '../session/sports'
 import type { Sport } from '../session/document'
 import { criticalPowerOf, criticalSpeedOf } from './athlete'
+import type { CriticalFit } from './critical'
 import { fitCritical, isCriticalTrial } from './critical'
 import type { CurvePoint, DurationCurve } from './duration-curve'
 import { drawCurve, timeWhere } from './duration-curve'
@@ -23,11 +24,24 @@ export interface Ability extends DurationCurve {
   /** The marks that the curve meets. */
   marks: Mark[]
   /** Marks slower than the others say by more than 3 % of their time: asked about, and left out until answered. */
-  conflicts: Mark[]
+  conflicts: Conflict[]
+  /** The line through the marks of 2 to 20 min, or of a pool's tests, with the marks it is through; null where there is none. */
+  line: CriticalLine | null
   /** No mark is of the last 120 days. */
   isOld: boolean
   /** How far an intensity of the curve may be off, as a share of it: from misfit, age and number of marks. */
   uncertainty: number
+}
+
+/** A mark that contradicts the others, with the one it contradicts most plainly. */
+export interface Conflict extends Mark {
+  against: Mark
+}
+
+/** Critical speed or power fitted through all-out efforts. */
+export interface CriticalLine {
+  fit: CriticalFit
+  trials: Mark[]
 }
 
 /** A mark further off its fit than this share of time contradicts the others. */
@@ -51,27 +65,35 @@ function slowness(sport: Sport, marks: readonly Mark[]): number[] {
   return efforts.map(({ seconds, metres }) => (law ? seconds / secondsFor(law, metres) - 1 : 0))
 }
 
+/** The mark nearest to another in time, as a ratio. */
+const nearestTo = (mark: Mark, others: readonly Mark[]): Mark =>
+  others.reduce((best, one) =>
+    Math.abs(Math.log(one.seconds / mark.seconds)) < Math.abs(Math.log(best.seconds / mark.seconds)) ? one : best,
+  )
+
 /** Parts marks that fit together from those that others contradict; where two disagree the faster counts. */
-function agreeing(sport: Sport, all: readonly Mark[]): { marks: Mark[]; conflicts: Mark[]; misfit: number } {
+function agreeing(sport: Sport, all: readonly Mark[]): { marks: Mark[]; conflicts: Conflict[]; misfit: number } {
   let marks = [...all]
-  const conflicts: Mark[] = []
+  const out: { mark: Mark; against: Mark | null }[] = []
+  const conflicts = () => out.map(({ mark, against }) => ({ ...mark, against: against ?? nearestTo(mark, marks) }))
   for (;;) {
-    const dominated = marks.find(mark =>
-      marks.some(other => other !== mark && other.seconds >= mark.seconds && other.intensity >= mark.intensity),
-    )
-    if (dominated) {
-      marks = marks.filter(mark => mark !== dominated)
-      conflicts.push(dominated)
+    const beaten = marks.flatMap(mark => {
+      const against = marks.find(other => other !== mark && other.seconds >= mark.seconds && other.intensity >= mark.intensity)
+      return against ? [{ mark, against }] : []
+    })[0]
+    if (beaten) {
+      marks = marks.filter(mark => mark !== beaten.mark)
+      out.push(beaten)
       continue
     }
     const slow = slowness(sport, marks)
     const worst = Math.max(...slow, 0)
     if (marks.length < 2 || worst <= contradicts) {
       const misfit = Math.max(0, ...slow.map(Math.abs))
-      return { marks, conflicts, misfit }
+      return { marks, conflicts: conflicts(), misfit }
     }
     const [mark] = marks.splice(slow.indexOf(worst), 1)
-    conflicts.push(mark!)
+    out.push({ mark: mark!, against: null })
   }
 }
 
@@ -79,14 +101,24 @@ function agreeing(sport: Sport, all: readonly Mark[]): { marks: Mark[]; conflict
 const isPoolTest = (sport: Sport, { seconds, intensity }: Mark) =>
   sport === 'swim' && [200, 400].some(metres => Math.abs(seconds * intensity - metres) < 1)
 
-function criticalOfMarks(sport: Sport, marks: readonly Mark[]): { critical: number; reserve: number } | null {
-  const trials = marks.filter(mark => isCriticalTrial(mark.seconds) || isPoolTest(sport, mark))
+const lineThrough = (trials: readonly Mark[], isAnyLength = false): CriticalLine | null => {
   const reading = fitCritical(
     trials.map(({ seconds, intensity }) => ({ seconds, amount: seconds * intensity })),
+    isAnyLength,
+  )
+  return reading.ok ? { fit: reading.fit, trials: [...trials] } : null
+}
+
+/** The line through the marks that critical is told from: of 2 to 20 min, and in a pool those of its tests. */
+const criticalLine = (sport: Sport, marks: readonly Mark[]): CriticalLine | null =>
+  lineThrough(
+    marks.filter(mark => isCriticalTrial(mark.seconds) || isPoolTest(sport, mark)),
     true,
   )
-  return reading.ok ? reading.fit : null
-}
+
+/** Critical power on foot, from marks that have a power; the standpoint's rule of which marks count. */
+export const runPowerLine = (standpoint: Standpoint): CriticalLine | null =>
+  lineThrough(marksOf(standpoint, 'run', 'power').marks.filter(({ seconds }) => isCriticalTrial(seconds)))
 
 /** The points of an athlete who has no marks: critical power, and what its reserve gives above it. */
 function pointsOfCritical(critical: number, reserve: number): CurvePoint[] {
@@ -103,7 +135,8 @@ function abilityFrom(standpoint: Standpoint, sport: Sport): Ability | null {
     all.filter(({ seconds }) => seconds >= 60),
   )
   const own = sport === 'ride' ? criticalPowerOf(athlete, sport) : criticalSpeedOf(athlete, sport)
-  const fitted = criticalOfMarks(sport, marks)
+  const line = criticalLine(sport, marks)
+  const fitted = line?.fit
   if (marks.length === 0 && own === undefined) return null
   const exponent = exponentOf(sport, marks)
   const ofOne =
@@ -122,6 +155,7 @@ function abilityFrom(standpoint: Standpoint, sport: Sport): Ability | null {
     reserve,
     marks,
     conflicts,
+    line,
     isOld: areOld,
     uncertainty: uncertaintyOf(marks.length, misfit, areOld),
   }
@@ -135,6 +169,23 @@ const spread = { day: 0.006, oneMark: 0.02, noMark: 0.03, old: 0.02 }
 
 const uncertaintyOf = (count: number, misfit: number, areOld: boolean): number =>
   Math.hypot(spread.day, count === 0 ? spread.noMark : count === 1 ? spread.oneMark : 0, areOld ? spread.old : 0, misfit / 3)
+
+/** How much less sure a curve is away from its marks, as a share of intensity for each unit of the logarithm of time. */
+const awayFrom = { oneMark: 0.02, beyond: 0.012, between: 0.004 }
+
+/**
+ * How far an intensity of the curve may be off at a time: one standard deviation as a share of it, from misfit, age and number
+ * of the marks and from how far that time is from what was shown.
+ *
+ * @param seconds more than zero
+ */
+export function uncertaintyAt({ marks, uncertainty }: Pick<Ability, 'marks' | 'uncertainty'>, seconds: number): number {
+  const [first, last] = [marks[0], marks.at(-1)]
+  if (!first || !last) return uncertainty
+  const away = Math.min(...marks.map(mark => Math.abs(Math.log(seconds / mark.seconds))))
+  const isBeyond = seconds < first.seconds || seconds > last.seconds
+  return Math.hypot(uncertainty, away * (marks.length === 1 ? awayFrom.oneMark : isBeyond ? awayFrom.beyond : awayFrom.between))
+}
 
 const known = new WeakMap<Standpoint, Partial<Record<Sport, Ability | null>>>()
 
@@ -156,9 +207,12 @@ export function abilityOf(standpoint: Standpoint, sport: Sport): Ability | null 
 export const criticalSpeedFor = (standpoint: Standpoint, sport: Sport): number | undefined =>
   sport === 'ride' ? undefined : abilityOf(standpoint, sport)?.critical
 
-/** Critical power in W: the athlete's own, else on the bike the one that their marks give; undefined where nothing tells it. */
-export const criticalPowerFor = (standpoint: Standpoint, sport: Sport): number | undefined =>
-  sport === 'ride' ? abilityOf(standpoint, sport)?.critical : criticalPowerOf(standpoint.athlete, sport)
+/** Critical power in W: the athlete's own, else the one that their marks give; undefined where nothing tells it. */
+export function criticalPowerFor(standpoint: Standpoint, sport: Sport): number | undefined {
+  if (sport === 'ride') return abilityOf(standpoint, sport)?.critical
+  const own = criticalPowerOf(standpoint.athlete, sport)
+  return own ?? (sport === 'run' ? runPowerLine(standpoint)?.fit.critical : undefined)
+}
 
 /**
  * The speed that can be held over a distance, all out.

@@ -43,6 +43,8 @@ export interface Effort {
   seconds: number
   watts?: number
   date: string
+  /** The athlete says that it does not hold: not all out, or measured wrong. */
+  leftOut?: true
 }
 export interface Goal {
   name: string

@@ -1,13 +1,11 @@
 import { sports } from '../session/sports'
-import type { Sport, Step } from '../session/document'
+import type { Grade, Sport } from '../session/document'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
-import { heartOf } from './athlete'
-import { defaultBike, powerAtSpeed } from './cycling'
+import { wholeHeart } from './heart'
+import { loadedBike, powerAtSpeed } from './cycling'
+import { shareAtHeart } from '../physiology/heart'
 import { flatSpeedOf, slopeOf } from './grade'
 import type { Standpoint } from './standpoint'
-
-/** The share of heart-rate reserve that goes with critical intensity; custom, between the thresholds of the schools. */
-export const reserveAtCritical = 0.88
 
 /** Perceived effort as a share of critical: the customary mapping, rough; 7 of 10 is about critical. */
 const sharesOfEffort = [0, 0.4, 0.6, 0.72, 0.8, 0.87, 0.94, 1, 1.06, 1.14, 1.25] as const
@@ -41,24 +39,30 @@ export const criticalOf = (standpoint: Standpoint, sport: Sport): Critical => ({
 })
 
 /** Share of critical that a value of a resolved unit is; null where a number of the athlete is missing. */
-export function shareOfCritical(value: number, unit: string, step: Step, standpoint: Standpoint, sport: Sport): number | null {
+export function shareOfCritical(
+  value: number,
+  unit: string,
+  { grade }: { grade?: Grade | undefined },
+  standpoint: Standpoint,
+  sport: Sport,
+): number | null {
   const { speed, power } = criticalOf(standpoint, sport)
+  const slope = grade ? slopeOf(grade) : 0
   switch (unit) {
     case 'W':
       return power === undefined ? null : value / power
     case 'm/s': {
       if (sport === 'ride') {
-        const bike = standpoint.athlete.ride?.bike ?? defaultBike
-        return power === undefined
-          ? null
-          : powerAtSpeed(value, (standpoint.athlete.massKg ?? 75) + bike.massKg, bike, step.grade ? slopeOf(step.grade) : 0) / power
+        if (power === undefined) return null
+        const { totalKg, bike } = loadedBike(standpoint.athlete)
+        return Math.max(0, powerAtSpeed(value, totalKg, bike, slope)) / power
       }
-      const flat = sports[sport].isOnFoot && step.grade ? flatSpeedOf(value, slopeOf(step.grade)) : value
+      const flat = sports[sport].isOnFoot ? flatSpeedOf(value, slope) : value
       return speed === undefined ? null : flat / speed
     }
     case 'bpm': {
-      const { rest, max } = heartOf(standpoint.athlete, sport)
-      return rest === undefined || max === undefined || max <= rest ? null : Math.max(0, (value - rest) / (max - rest) / reserveAtCritical)
+      const heart = wholeHeart(standpoint, sport)
+      return heart && shareAtHeart(value, heart)
     }
     case 'of 10':
       return shareOfEffort(value)

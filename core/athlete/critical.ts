@@ -63,6 +63,19 @@ export function fitCritical(trials: readonly Trial[], isAnyLength = false): Crit
   }
 }
 
+/** Two-sided 95 % quantiles of Student's t by degrees of freedom, from 1; the normal's comes near behind them. */
+const quantiles = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228]
+
+/**
+ * Half the width of the 95 % range of a fitted number.
+ *
+ * @param error standard error; null where there is none
+ * @param trials how many it was fitted through, three or more
+ * @example rangeOf(2, 3) // 25.4
+ */
+export const rangeOf = (error: number | null, trials: number): number | null =>
+  error === null ? null : error * (quantiles[trials - 3] ?? 1.96 + 2.4 / (trials - 2))
+
 /**
  * Critical power (speed) and its reserve from a 3-minute all-out test: what is left in the last half minute, and what was
  * spent above it.

@@ -1,6 +1,12 @@
-import type { Bike } from './athlete'
+import type { Athlete, Bike } from './athlete'
 
 export const defaultBike: Bike = { massKg: 9, cda: 0.32, crr: 0.005 }
+/** Rider and bike, in kg, and the bike's forces; customary ones where the athlete has not said. */
+export function loadedBike({ massKg = 75, ride }: Athlete): { totalKg: number; bike: Bike } {
+  const bike = ride?.bike ?? defaultBike
+  return { totalKg: massKg + bike.massKg, bike }
+}
+
 const airDensity = 1.226
 const gravity = 9.81
 const driveEfficiency = 0.977

@@ -20,7 +20,7 @@ export interface DerivedNumber {
   method: string
   source: string
   inputs: string[]
-  /** One standard error, or the half width that the method's own literature gives; in the number's unit. */
+  /** Half the width of its 95 % range, or what the method's own literature gives; in the number's unit. */
   uncertainty?: number
   /** The day of the youngest input. */
   date?: string

@@ -19,6 +19,17 @@ export function gradeCost(slope: number): number {
 export const gradeFactor = (slope: number): number => gradeCost(slope) / gradeCost(0)
 
 /**
+ * The way on foot that takes so much energy: about a kilocalorie per kilogram and kilometre, by the cost of the slope.
+ *
+ * @param kilocalories more than zero
+ * @param slope rise over run, -0.45 to 0.45
+ * @returns metres, within about 15 %
+ * @example metresOnFoot(70, 70, 0) // 1000
+ */
+export const metresOnFoot = (kilocalories: number, massKg: number, slope: number): number =>
+  ((kilocalories / massKg) * 1000) / gradeFactor(slope)
+
+/**
  * The speed on a slope that costs as much as a speed on the flat.
  *
  * @param flatSpeed in m/s

@@ -1,6 +1,5 @@
 import { sportNames } from '../session/sports'
-import { heartOf } from './athlete'
-import { ageOn, atReserve, estimatedMaximum } from './heart'
+import { ageOn, atReserve, estimatedMaximum, heartFor } from './heart'
 import type { DerivedNumber } from './derived-number'
 import { methodWords, sayNumberInput, sayNumberWeakness } from '../words/numbers'
 import type { Standpoint } from './standpoint'
@@ -25,7 +24,8 @@ export function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> 
     }
   }
   for (const sport of sportNames) {
-    const { max, rest, threshold } = heartOf(standpoint.athlete, sport)
+    const { max, rest, threshold, isMaximumEstimated } = heartFor(standpoint, sport)
+    const rough = isMaximumEstimated ? { weakness: sayNumberWeakness('crowd-estimate') } : {}
     const easy = { name: 'easy heart rate, at most', sport, unit: 'bpm' as const }
     const inputs = (values: Partial<Record<'maximum' | 'at rest' | 'threshold', number>>) =>
       Object.entries(values).map(([code, value]) => sayNumberInput({ code: code as keyof typeof values, value }))
@@ -34,9 +34,11 @@ export function* heartNumbers(standpoint: Standpoint): Generator<DerivedNumber> 
         ...easy,
         value: atReserve(rest, max, easyHeart.reserve),
         ...methodWords.heartReserve,
+        ...rough,
         inputs: inputs({ 'maximum': max, 'at rest': rest }),
       }
-    if (max !== undefined) yield { ...easy, value: max * easyHeart.maximum, ...methodWords.heartMaximum, inputs: inputs({ maximum: max }) }
+    if (max !== undefined)
+      yield { ...easy, value: max * easyHeart.maximum, ...methodWords.heartMaximum, ...rough, inputs: inputs({ maximum: max }) }
     if (threshold !== undefined)
       yield { ...easy, value: threshold * easyHeart.threshold, ...methodWords.heartThreshold, inputs: inputs({ threshold }) }
   }

@@ -1,4 +1,8 @@
-import type { Athlete } from './athlete'
+import type { Sport } from '../session/document'
+import type { Heart } from '../physiology/heart'
+import type { Athlete, HeartNumbers } from './athlete'
+import { heartOf } from './athlete'
+import type { Standpoint } from './standpoint'
 
 /**
  * Maximum heart rate where nobody has measured it.
@@ -17,6 +21,32 @@ export function ageOn(athlete: Athlete, on: string): number | null {
   const [onYear, onMonth, onDay] = on.slice(0, 10).split('-').map(Number) as [number, number, number]
   const years = onYear - year - (onMonth < month || (onMonth === month && onDay < day) ? 1 : 0)
   return years >= 0 && years <= 130 ? years : null
+}
+
+/** Heart numbers for a sport as they count; the maximum may be no more than the estimate of an age. */
+export interface HeartReading extends HeartNumbers {
+  isMaximumEstimated?: true
+}
+
+/** The age from which the estimate of a maximum is made. */
+const adultAge = 10
+
+/**
+ * The heart numbers that count in a sport: the athlete's own, and where they have set no maximum the estimate for their age,
+ * unless it contradicts the others.
+ */
+export function heartFor({ athlete, day }: Standpoint, sport: Sport): HeartReading {
+  const own = heartOf(athlete, sport)
+  const age = own.max !== undefined || day === null ? null : ageOn(athlete, day)
+  if (age === null || age < adultAge) return own
+  const max = Math.round(estimatedMaximum(age))
+  return max > Math.max(own.rest ?? 0, own.threshold ?? 0) ? { ...own, max, isMaximumEstimated: true } : own
+}
+
+/** The heart of an athlete in a sport; null without a maximum and a resting heart rate under it. */
+export function wholeHeart(standpoint: Standpoint, sport: Sport): Heart | null {
+  const { rest, max, threshold } = heartFor(standpoint, sport)
+  return rest === undefined || max === undefined || max <= rest ? null : { rest, max, threshold }
 }
 
 /**

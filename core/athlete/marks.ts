@@ -28,29 +28,51 @@ export function beyondHuman(sport: Sport, seconds: number): number {
   return best.intensity * (seconds / best.seconds) ** -(seconds < best.seconds ? best.before : best.behind)
 }
 
-const asMark = ({ metres, watts, seconds, date }: Effort, sport: Sport): Mark | null => {
-  const intensity = sport === 'ride' ? watts : metres === undefined ? undefined : metres / seconds
+/** What a mark is counted in. */
+export type MarkMeasure = 'speed' | 'power'
+
+const measureIn = (sport: Sport): MarkMeasure => (sport === 'ride' ? 'power' : 'speed')
+
+const asMark = ({ metres, watts, seconds, date }: Effort, measure: MarkMeasure): Mark | null => {
+  const intensity = measure === 'power' ? watts : metres === undefined ? undefined : metres / seconds
   return intensity === undefined || !(intensity > 0) || !(seconds >= 1) ? null : { seconds, intensity, date }
 }
 
 /** Whether an effort is one that a human can have made. */
 export const isHumanEffort = (effort: Effort): boolean => {
-  const mark = asMark(effort, effort.sport)
+  const mark = asMark(effort, measureIn(effort.sport))
   return mark === null || mark.intensity <= beyondHuman(effort.sport, mark.seconds)
+}
+
+/** Whether an effort counts on a day, or why it does not. */
+export type MarkStanding = 'counts' | 'old' | 'future' | 'impossible' | 'left-out'
+
+/** How an effort stands by the rules alone, wherever the other marks put it. */
+export function standingOf(effort: Effort, day: string | null): MarkStanding {
+  if (effort.leftOut) return 'left-out'
+  if (!isHumanEffort(effort)) return 'impossible'
+  if (day === null) return 'counts'
+  return effort.date > day ? 'future' : isOld(effort.date, day) ? 'old' : 'counts'
 }
 
 /**
  * The efforts that tell what an athlete can hold: of the last 120 days before the standpoint's day and none later; older ones
- * only where there is nothing younger. What no human can have done is left out.
+ * only where there is nothing younger. What no human can have done, and what the athlete leaves out, is left out.
  *
  * @returns by rising time
  */
-export function marksOf(standpoint: Standpoint, sport: Sport): { marks: Mark[]; areOld: boolean } {
-  const { day } = standpoint
-  const all = (standpoint.athlete.efforts ?? [])
-    .filter(effort => effort.sport === sport && (day === null || effort.date <= day) && isHumanEffort(effort))
-    .flatMap(effort => asMark(effort, sport) ?? [])
-    .sort((a, b) => a.seconds - b.seconds)
-  const young = day === null ? all : all.filter(mark => !isOld(mark.date, day))
-  return young.length > 0 ? { marks: young, areOld: false } : { marks: all, areOld: all.length > 0 }
+export function marksOf(standpoint: Standpoint, sport: Sport, measure = measureIn(sport)): { marks: Mark[]; areOld: boolean } {
+  const { athlete, day } = standpoint
+  const told = (wanted: MarkStanding) =>
+    (athlete.efforts ?? [])
+      .filter(effort => effort.sport === sport && standingOf(effort, day) === wanted)
+      .flatMap(effort => asMark(effort, measure) ?? [])
+      .sort((a, b) => a.seconds - b.seconds)
+  const young = told('counts')
+  const old = young.length > 0 ? [] : told('old')
+  return young.length > 0 ? { marks: young, areOld: false } : { marks: old, areOld: old.length > 0 }
 }
+
+/** How many efforts of a sport are of days that are still to come. */
+export const futureMarks = ({ athlete, day }: Standpoint, sport: Sport): number =>
+  (athlete.efforts ?? []).filter(effort => effort.sport === sport && standingOf(effort, day) === 'future').length

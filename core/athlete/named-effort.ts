@@ -1,9 +1,8 @@
-import { isOld } from './age'
 import { metresPer } from '../quantity/distance'
 import type { Missing } from '../words/missing'
 import type { EffortName, Sport } from '../session/document'
 import type { Standpoint } from './standpoint'
-import { oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
+import { isWithinOxygenModel, oxygenCapacity, secondsAtCapacity, speedAtCapacity } from './oxygen'
 import { abilityOf, intensityOver } from './ability'
 import { fitPowerLaw } from './power-law'
 import type { PowerLaw } from './power-law'
@@ -21,31 +20,18 @@ export const raceMetres: Partial<Record<EffortName, number>> = {
 /** A speed in m/s or a power in W for a named effort, or the number that is missing. */
 export type EffortReading = { ok: true; of: 'pace' | 'power'; easiest?: number; hardest?: number } | { ok: false; missing: Missing }
 
-/** Efforts over a distance in the last 120 days before the standpoint's day, or all of them when none is that young. */
-export function raceEffortsOf(standpoint: Standpoint, sport: Sport): { metres: number; seconds: number; date: string }[] {
-  const all = (standpoint.athlete.efforts ?? []).flatMap(({ sport: own, metres, seconds, date }) =>
-    own === sport && metres !== undefined ? [{ metres, seconds, date }] : [],
-  )
-  const { day } = standpoint
-  const recent = day === null ? all : all.filter(effort => effort.date <= day && !isOld(effort.date, day))
-  return recent.length > 0 ? recent : all
-}
+/** The marks over a distance that count, conflicts settled: what races are told from. */
+export const raceEffortsOf = (standpoint: Standpoint, sport: 'run' | 'swim'): { metres: number; seconds: number; date: string }[] =>
+  (abilityOf(standpoint, sport)?.marks ?? []).map(({ seconds, intensity, date }) => ({ seconds, metres: seconds * intensity, date }))
 
-const laws = new WeakMap<Standpoint, Partial<Record<Sport, PowerLaw | null>>>()
+/** The power law through the marks over a distance that count; null without one. */
+export const raceLawOf = (standpoint: Standpoint, sport: 'run' | 'swim'): PowerLaw | null =>
+  fitPowerLaw(sport, raceEffortsOf(standpoint, sport))
 
-/**
- * The power law through the athlete's efforts of the last 120 days before the standpoint's day, or of all when none is that
- * young. Fitted once for each standpoint.
- */
-export function raceLawOf(standpoint: Standpoint, sport: Sport): PowerLaw | null {
-  const known = laws.get(standpoint) ?? {}
-  laws.set(standpoint, known)
-  return (known[sport] ??= fitPowerLaw(sport, raceEffortsOf(standpoint, sport)))
-}
-
-/** The highest oxygen capacity that the athlete's runs of the last 120 days speak of; null without one. */
+/** The highest oxygen capacity that the athlete's marks speak of, of those within the model's 3.5 to 230 min; null without one. */
 export function oxygenCapacityOf(standpoint: Standpoint): number | null {
   const capacities = raceEffortsOf(standpoint, 'run')
+    .filter(({ seconds }) => isWithinOxygenModel(seconds))
     .map(effort => oxygenCapacity(effort.metres, effort.seconds))
     .filter(value => value !== null)
   return capacities.length === 0 ? null : Math.max(...capacities)

@@ -213,6 +213,28 @@ describe('the derived numbers', () => {
     expect(named(ilse, 'critical swim speed')[0]).toMatchObject({ field: 'swim.criticalSpeed', value: expect.closeTo(200 / 224, 9) })
     expect(named(ilse, 'maximum heart rate')[0]).toMatchObject({ value: expect.closeTo(208 - 0.7 * 41, 9), uncertainty: 10 })
   })
+  it('give 95 % ranges: of three trials with one degree of freedom, of two none, and say what is hardly known', () => {
+    const ride = (seconds: number, watts: number) => ({ sport: 'ride' as const, seconds, watts, date: '2026-03-01' })
+    const power = (...efforts: ReturnType<typeof ride>[]) => named({ ...unknownAthlete, efforts }, 'critical power')[0]!
+    const three = [ride(180, 300), ride(480, 250), ride(900, 236)]
+    const reading = fitCritical(three.map(({ seconds, watts }) => ({ seconds, amount: seconds * watts })))
+    expect(power(...three).uncertainty).toBeCloseTo(12.706 * (reading.ok ? reading.fit.criticalError! : 0), 6)
+    expect(power(...three.slice(0, 2))).toMatchObject({ weakness: expect.stringContaining('two efforts') })
+    expect(power(...three.slice(0, 2)).uncertainty).toBeUndefined()
+    expect(power(ride(180, 300), ride(480, 250), ride(900, 205)).weakness).toContain('hardly known')
+  })
+  it('are less sure of a race the further it is from the known', () => {
+    const sure = (name: string) =>
+      named({ ...unknownAthlete, efforts: [{ sport: 'run', metres: 5000, seconds: 1200, date: '2026-03-01' }] }, name)[0]!
+    const share = (name: string) => sure(name).uncertainty! / sure(name).value
+    expect(share('5k')).toBeCloseTo(1.96 * Math.hypot(0.006, 0.02), 3)
+    expect(share('marathon')).toBeGreaterThan(2 * share('5k'))
+  })
+  it('leave the oxygen model where it holds: 3.5 to 230 min', () => {
+    const slow = { ...unknownAthlete, efforts: [{ sport: 'run' as const, metres: 42_195, seconds: 15_000, date: '2026-03-01' }] }
+    expect(named(slow, 'marathon').map(({ method }) => method)).toEqual(['power law'])
+    expect(named(slow, 'oxygen capacity as run')).toEqual([])
+  })
   it('say nothing from nothing', () => expect(derivedNumbers(standpointOf(unknownAthlete, '2026-03-31'))).toEqual([]))
   it('hold no NaN, infinity, zero or negative number, whatever is known', () => {
     const effort = fc.record({

@@ -2,24 +2,27 @@ import { sportNames } from '../session/sports'
 import { sayFitWeakness } from '../words/benchmarks'
 import { methodWords, sayCriticalSpeed, sayNumberInput, sayNumberWeakness } from '../words/numbers'
 import type { EffortName, Sport } from '../session/document'
-import { abilityOf, intensityOver } from './ability'
-import type { Effort } from './athlete'
+import type { Ability, CriticalLine } from './ability'
+import { abilityOf, criticalSeconds, intensityOver, runPowerLine, uncertaintyAt } from './ability'
+import type { Mark } from './marks'
 import type { Standpoint } from './standpoint'
-import type { CriticalFit } from './critical'
-import { fitCritical, isCriticalTrial } from './critical'
+import { rangeOf } from './critical'
 import { heartNumbers } from './heart-numbers'
-import type { DerivedNumber } from './derived-number'
+import type { DerivedNumber, NumberField } from './derived-number'
 import { isOld } from './age'
 import { oxygenCapacityOf, raceEffortsOf, raceLawOf, raceMetres, resolveEffort } from './named-effort'
-import { secondsAtCapacity, speedAtCapacity } from './oxygen'
+import { isWithinOxygenModel, secondsAtCapacity, speedAtCapacity } from './oxygen'
 
 export type { DerivedNumber, NumberField } from './derived-number'
 
-/** A race time is as sure as the day, about 1 %, and the exponent, which may be 0.02 off. */
-const raceUncertainty = (seconds: number, metres: number, known: readonly { metres: number }[]) => {
-  const away = Math.min(...known.map(effort => Math.abs(Math.log(metres / effort.metres))))
-  return seconds * (0.01 + 0.02 * away)
-}
+/** Standard deviations in half a 95 % range. */
+const within95 = 1.96
+
+/** Half the 95 % range of a race time: of the speed held for it, as the time goes by it. */
+const raceUncertainty = (ability: Ability, seconds: number) => within95 * uncertaintyAt(ability, seconds) * seconds
+
+/** How far apart runners of one oxygen capacity are in what they can keep up of it, as a share. */
+const oxygenSpread = 0.03
 
 const effortWords = (effort: { metres?: number; watts?: number; seconds: number; date: string }) =>
   sayNumberInput({ code: 'effort', ...effort })
@@ -51,7 +54,7 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
       name: 'oxygen capacity as run',
       value: capacity,
       unit: 'ml/kg/min',
-      uncertainty: capacity * 0.03,
+      uncertainty: capacity * oxygenSpread * within95,
     }
   const distances =
     sport === 'run'
@@ -63,77 +66,81 @@ function* raceNumbers(standpoint: Standpoint, sport: 'run' | 'swim'): Generator<
         ] as const)
   for (const [name, metres] of distances) {
     const seconds = metres / intensityOver(ability, metres)
-    yield { ...common, ...methodWords.raceLaw, name, value: seconds, unit: 's', uncertainty: raceUncertainty(seconds, metres, efforts) }
-    if (capacity !== null) yield { ...common, ...methodWords.oxygen, name, value: secondsAtCapacity(capacity, metres), unit: 's' }
+    yield { ...common, ...methodWords.raceLaw, name, value: seconds, unit: 's', uncertainty: raceUncertainty(ability, seconds) }
+    const byOxygen = capacity === null ? null : secondsAtCapacity(capacity, metres)
+    if (byOxygen !== null && isWithinOxygenModel(byOxygen)) yield { ...common, ...methodWords.oxygen, name, value: byOxygen, unit: 's' }
   }
   if (sport !== 'run') return
-  yield { ...common, ...methodWords.raceLawHour, name: 'threshold', value: ability.intensityFor(3600), unit: 'm/s' }
+  const hour = ability.intensityFor(3600)
+  yield {
+    ...common,
+    ...methodWords.raceLawHour,
+    name: 'threshold',
+    value: hour,
+    unit: 'm/s',
+    uncertainty: within95 * uncertaintyAt(ability, 3600) * hour,
+  }
   if (capacity !== null)
     yield { ...common, ...methodWords.oxygenHour, name: 'threshold', value: speedAtCapacity(capacity, 3600), unit: 'm/s' }
 }
 
-function fitNumbers(sport: Sport, measure: 'speed' | 'power', fit: CriticalFit, efforts: readonly Effort[]): DerivedNumber[] {
+const markWords = (measure: 'speed' | 'power', { seconds, intensity, date }: Mark) =>
+  effortWords({ seconds, date, ...(measure === 'power' ? { watts: intensity } : { metres: seconds * intensity }) })
+
+/** Half a 95 % range, and whether it is wider than the value itself. */
+function sure(value: number, error: number | null, trials: number): { uncertainty?: number; isHardlyKnown: boolean } {
+  const range = rangeOf(error, trials)
+  return range === null ? { isHardlyKnown: false } : { uncertainty: range, isHardlyKnown: 2 * range > value }
+}
+
+function fitNumbers(sport: Sport, measure: 'speed' | 'power', { fit, trials }: CriticalLine): DerivedNumber[] {
   const common = {
     ...(sport === 'swim' ? methodWords.criticalSwim : methodWords.criticalLine),
     sport,
-    inputs: efforts.map(effortWords),
-    date: youngest(efforts),
-    ...(fit.weaknesses.length > 0 ? { weakness: fit.weaknesses.map(sayFitWeakness).join('; ') } : {}),
+    inputs: trials.map(mark => markWords(measure, mark)),
+    date: youngest(trials),
   }
-  const sure = (error: number | null) => (error === null ? {} : { uncertainty: error })
+  const number = (
+    name: string,
+    unit: DerivedNumber['unit'],
+    value: number,
+    error: number | null,
+    field: NumberField | undefined,
+  ): DerivedNumber => {
+    const { isHardlyKnown, ...range } = sure(value, error, trials.length)
+    const weaknesses = [...(isHardlyKnown ? [sayNumberWeakness('hardly-known')] : []), ...fit.weaknesses.map(sayFitWeakness)]
+    return {
+      ...common,
+      name,
+      value,
+      unit,
+      ...range,
+      ...(weaknesses.length > 0 ? { weakness: weaknesses.join('; ') } : {}),
+      ...(field === undefined ? {} : { field }),
+    }
+  }
+  const { critical, criticalError, reserve, reserveError } = fit
   if (measure === 'power') {
+    const holder = sport as 'run' | 'ride'
     return [
-      {
-        ...common,
-        name: 'critical power',
-        value: fit.critical,
-        unit: 'W',
-        ...sure(fit.criticalError),
-        field: `${sport as 'run' | 'ride'}.criticalPower`,
-      },
-      { ...common, name: "W'", value: fit.reserve, unit: 'J', ...sure(fit.reserveError), field: `${sport as 'run' | 'ride'}.wPrime` },
+      number('critical power', 'W', critical, criticalError, `${holder}.criticalPower`),
+      number("W'", 'J', reserve, reserveError, `${holder}.wPrime`),
     ]
   }
   const isSwim = sport === 'swim'
-  const speed: DerivedNumber = {
-    ...common,
-    name: sayCriticalSpeed(sport),
-    value: fit.critical,
-    unit: 'm/s',
-    ...sure(fit.criticalError),
-    field: isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed',
-  }
   return [
-    speed,
-    {
-      ...common,
-      name: "D'",
-      value: fit.reserve,
-      unit: 'm',
-      ...sure(fit.reserveError),
-      ...(isSwim ? {} : { field: 'run.dPrime' as const }),
-    },
+    number(sayCriticalSpeed(sport), 'm/s', critical, criticalError, isSwim ? 'swim.criticalSpeed' : 'run.criticalSpeed'),
+    number("D'", 'm', reserve, reserveError, isSwim ? undefined : 'run.dPrime'),
   ]
 }
 
-function recentOf(standpoint: Standpoint, fits: (effort: Effort) => boolean): Effort[] {
-  const all = (standpoint.athlete.efforts ?? []).filter(fits)
-  const isYoung = ({ date }: Effort) => standpoint.day === null || (date <= standpoint.day && !isOld(date, standpoint.day))
-  const young = all.filter(isYoung)
-  return young.length > 1 ? young : all
-}
-
 function* criticalNumbers(standpoint: Standpoint): Generator<DerivedNumber> {
-  for (const sport of ['run', 'swim'] as const) {
-    const efforts = recentOf(standpoint, effort => effort.sport === sport && effort.metres !== undefined && isCriticalTrial(effort.seconds))
-    const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.metres! })))
-    if (reading.ok) yield* fitNumbers(sport, 'speed', reading.fit, efforts)
+  for (const sport of sportNames) {
+    const line = abilityOf(standpoint, sport)?.line
+    if (line) yield* fitNumbers(sport, sport === 'ride' ? 'power' : 'speed', line)
   }
-  for (const sport of ['run', 'ride'] as const) {
-    const efforts = recentOf(standpoint, effort => effort.sport === sport && effort.watts !== undefined && isCriticalTrial(effort.seconds))
-    const reading = fitCritical(efforts.map(effort => ({ seconds: effort.seconds, amount: effort.watts! * effort.seconds })))
-    if (reading.ok) yield* fitNumbers(sport, 'power', reading.fit, efforts)
-  }
+  const onFoot = runPowerLine(standpoint)
+  if (onFoot) yield* fitNumbers('run', 'power', onFoot)
 }
 
 /** Critical speed or power where too few marks tell it: what the curve holds for 45 min. */
@@ -147,11 +154,9 @@ function* roughCriticals(standpoint: Standpoint): Generator<DerivedNumber> {
       value: ability.critical,
       unit: sport === 'ride' ? 'W' : 'm/s',
       ...methodWords.curve45,
-      inputs: ability.marks.map(({ seconds, intensity, date }) =>
-        effortWords({ seconds, date, ...(sport === 'ride' ? { watts: intensity } : { metres: seconds * intensity }) }),
-      ),
+      inputs: ability.marks.map(mark => markWords(sport === 'ride' ? 'power' : 'speed', mark)),
       date: youngest(ability.marks),
-      uncertainty: ability.critical * ability.uncertainty,
+      uncertainty: within95 * uncertaintyAt(ability, criticalSeconds) * ability.critical,
       weakness: sayNumberWeakness(ability.marks.length === 1 ? 'one-race' : 'no-trials'),
     }
   }

@@ -22,6 +22,9 @@ export function sustainableShare(seconds: number): number {
   return 0.8 + 0.1894393 * Math.exp(-0.012778 * t) + 0.2989558 * Math.exp(-0.1932605 * t)
 }
 
+/** Whether a time lies where the model was fitted: 3.5 to 230 min. */
+export const isWithinOxygenModel = (seconds: number): boolean => seconds >= 210 && seconds <= 13_800
+
 /**
  * The oxygen capacity that a running performance speaks of.
  *

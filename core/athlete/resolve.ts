@@ -1,16 +1,18 @@
 import { sports } from '../session/sports'
 import type { Missing } from '../words/missing'
-import type { Band, BandTarget, EffortTarget, Sport, Target, ZoneTarget } from '../session/document'
+import type { Band, BandTarget, EffortTarget, PlaceKind, Sport, Target, ZoneTarget } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf, paceToSpeed, speedToPace } from '../quantity/intensity'
 import type { Standpoint } from './standpoint'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
-import { heartOf } from './athlete'
+import { heartFor } from './heart'
+import type { Ends } from '../quantity/band'
 import { resolveEffort } from './named-effort'
 import { zoneBounds } from './zones'
 import { speedOnGrade } from './grade'
-import { steadinessOf } from './steadiness'
-import { smoothedSd } from '../nudge/steadiness'
+import { quietRoom } from './quiet-room'
+import type { Nudging } from '../nudge/nudging'
+import { usualNudging } from '../nudge/nudging'
 
 export type ResolvedMeasure = 'pace' | 'heart-rate' | 'power' | 'cadence' | 'rpe'
 export type ResolvedUnit = 'm/s' | 'bpm' | 'W' | 'rpm' | 'spm' | 'of 10'
@@ -23,7 +25,7 @@ export interface ResolvedTarget {
   hardest?: number
   to?: { easiest?: number; hardest?: number }
   /** The ends as said, without the school's room. */
-  said: { easiest?: number; hardest?: number }
+  said: Ends & { to?: Ends }
   over?: number
 }
 
@@ -33,8 +35,10 @@ export interface ResolveContext {
   sport: Sport
   /** The step's own distance, for `400 m in 1:32`. */
   stepMetres?: number
-  /** The watch's smoothing in seconds; 3 where no watch is named. */
-  smoothingSeconds?: number
+  /** How the watch judges; the usual way where none is named. */
+  nudging?: Nudging | undefined
+  /** Where it is done. */
+  place?: PlaceKind | undefined
   /** The step's grade as rise over run: what is meant as effort is slower uphill. */
   slope?: number
 }
@@ -70,7 +74,7 @@ function resolveBand(
     if (unit === 's/step' && context.stepMetres === undefined) return missing({ code: 'step-distance' })
     return plain('pace', 'm/s', value => paceToSpeed(value, unit, context.stepMetres)!)
   }
-  const heart = heartOf(standpoint.athlete, sport)
+  const heart = heartFor(standpoint, sport)
   switch (unit) {
     case 'km/h':
     case 'mi/h':
@@ -179,9 +183,9 @@ function schoolRoom(standpoint: Standpoint, of: ResolvedMeasure, context: Resolv
       return evenRoom(of, context.sport, school.easier, school.harder)
     case 'quiet': {
       if (of === 'rpe') return evenRoom(of, context.sport, undefined, undefined)
-      const steadiness = steadinessOf(standpoint.athlete, context.sport, of === 'pace' ? 'speed' : of)
-      const width = 1.96 * smoothedSd(steadiness.sd, steadiness.tau, Math.max(over ?? 1, context.smoothingSeconds ?? 3))
-      return shareRoom(width, width)
+      const { sport, place, nudging = usualNudging } = context
+      const { share } = quietRoom(standpoint.athlete, of, { sport, place, nudging, over })
+      return shareRoom(share, share)
     }
   }
 }
@@ -250,6 +254,7 @@ export function resolveTarget(target: Target, standpoint: Standpoint, context: R
       ...(toHardest === undefined ? {} : { hardest: toHardest }),
     }
     resolved.to = withRoom(to, roomFor(to))
+    resolved.said.to = to
   }
   if (target.over !== undefined) resolved.over = target.over
   return { ok: true, target: resolved }

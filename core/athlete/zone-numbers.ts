@@ -1,7 +1,7 @@
 import { sportNames, sports } from '../session/sports'
 import type { Sport, ZoneMeasure } from '../session/document'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
-import { heartOf } from './athlete'
+import { heartFor } from './heart'
 import type { DerivedNumber } from './derived-number'
 import type { NumberInput, ZoneMethod } from '../words/numbers'
 import { sayNumberInput, zoneWords } from '../words/numbers'
@@ -12,7 +12,7 @@ const units: Readonly<Record<ZoneMeasure, DerivedNumber['unit']>> = { 'heart-rat
 
 function inputOf(method: ZoneMethod, of: ZoneMeasure, standpoint: Standpoint, sport: Sport): NumberInput {
   if (method === 'own') return { code: 'own-zones' }
-  if (of === 'heart-rate') return { code: 'maximum', value: heartOf(standpoint.athlete, sport).max! }
+  if (of === 'heart-rate') return { code: 'maximum', value: heartFor(standpoint, sport).max! }
   return of === 'power'
     ? { code: 'critical-power', watts: criticalPowerFor(standpoint, sport)! }
     : { code: 'critical-speed', metresPerSecond: criticalSpeedFor(standpoint, sport)! }

@@ -1,9 +1,8 @@
 import type { Missing } from '../words/missing'
 import type { ZoneMethod } from '../words/numbers'
 import type { Sport, ZoneTarget } from '../session/document'
-import type { Athlete } from './athlete'
 import { criticalPowerFor, criticalSpeedFor } from './ability'
-import { heartOf } from './athlete'
+import { heartFor } from './heart'
 import type { Standpoint } from './standpoint'
 
 /** Shares of critical power or speed where zones begin; custom of this application, editable as own zones. */
@@ -28,14 +27,14 @@ export function zoneBounds(target: Pick<ZoneTarget, 'of' | 'scheme'>, standpoint
   if (own && (target.scheme === undefined || target.scheme === 'own')) return { ok: true, bounds: own, method: 'own' }
   if (target.scheme === 'own') return missing({ code: 'own-zones', of: target.of, sport })
   const scheme = target.scheme ?? 5
-  if (target.of === 'heart-rate') return heartBounds(scheme, athlete, sport)
+  if (target.of === 'heart-rate') return heartBounds(scheme, standpoint, sport)
   const critical = target.of === 'power' ? criticalPowerFor(standpoint, sport) : criticalSpeedFor(standpoint, sport)
   if (critical === undefined) return missing({ code: target.of === 'power' ? 'critical-power' : 'critical-speed', sport })
   return { ok: true, bounds: criticalShares[scheme].map(share => share * critical), method: 'critical-shares' }
 }
 
-function heartBounds(scheme: 3 | 5, athlete: Athlete, sport: Sport): ZoneBounds {
-  const { max, threshold, aerobicThreshold } = heartOf(athlete, sport)
+function heartBounds(scheme: 3 | 5, standpoint: Standpoint, sport: Sport): ZoneBounds {
+  const { max, threshold, aerobicThreshold } = heartFor(standpoint, sport)
   if (scheme === 5) {
     return max === undefined
       ? { ok: false, missing: { code: 'heart-max', sport } }

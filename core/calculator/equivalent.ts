@@ -1,5 +1,5 @@
 import type { Standpoint } from '../athlete/standpoint'
-import { oxygenCapacity, secondsAtCapacity } from '../athlete/oxygen'
+import { isWithinOxygenModel, oxygenCapacity, secondsAtCapacity } from '../athlete/oxygen'
 import { fitPowerLaw, secondsFor } from '../athlete/power-law'
 import { raceEffortsOf, raceLawOf } from '../athlete/named-effort'
 import type { Sport } from '../session/document'
@@ -8,7 +8,7 @@ export interface EquivalentTime {
   metres: number
   /** By the power law, with the athlete's own exponent where two efforts or more tell one. */
   byPowerLaw: number
-  /** By the oxygen model; running only. */
+  /** By the oxygen model; running only, and only within the 3.5 to 230 min that it holds for. */
   byOxygen: number | null
 }
 
@@ -27,15 +27,15 @@ export function equivalentTimes(
   standpoint: Standpoint,
 ): EquivalentTime[] {
   if (!(known.metres > 0) || !(known.seconds > 0)) return []
-  const own = raceLawOf(standpoint, sport)
+  const own = sport === 'ride' ? null : raceLawOf(standpoint, sport)
   const law = fitPowerLaw(sport, [known])!
-  const exponent = own && raceEffortsOf(standpoint, sport).length > 1 ? own.exponent : law.exponent
-  const capacity = sport === 'run' ? oxygenCapacity(known.metres, known.seconds) : null
+  const exponent = own && sport !== 'ride' && raceEffortsOf(standpoint, sport).length > 1 ? own.exponent : law.exponent
+  const capacity = sport === 'run' && isWithinOxygenModel(known.seconds) ? oxygenCapacity(known.metres, known.seconds) : null
+  const byOxygen = (metres: number) => {
+    const seconds = capacity === null ? null : secondsAtCapacity(capacity, metres)
+    return seconds !== null && isWithinOxygenModel(seconds) ? seconds : null
+  }
   return distances
     .filter(metres => metres > 0)
-    .map(metres => ({
-      metres,
-      byPowerLaw: secondsFor({ ...law, exponent }, metres),
-      byOxygen: capacity === null || metres < 400 ? null : secondsAtCapacity(capacity, metres),
-    }))
+    .map(metres => ({ metres, byPowerLaw: secondsFor({ ...law, exponent }, metres), byOxygen: byOxygen(metres) }))
 }

@@ -1,6 +1,7 @@
 import type { Standpoint } from '../athlete/standpoint'
-import { heartOf } from '../athlete/athlete'
-import { criticalOf, reserveAtCritical } from '../athlete/critical-share'
+import { heartFor, wholeHeart } from '../athlete/heart'
+import { heartAt } from '../physiology/heart'
+import { criticalOf } from '../athlete/critical-share'
 import { isPaceUnit, metresOfPaceUnit, metresPerSecondOf } from '../quantity/intensity'
 import type { BandTarget, Sport, Target } from '../session/document'
 import type { BandUnit } from '../quantity/units'
@@ -9,8 +10,9 @@ import { isBandTarget } from '../session/document'
 /** A percentage of critical intensity in a unit that targets are said in; null where a number of the athlete is missing. */
 function inUnit(percent: number, unit: BandUnit, standpoint: Standpoint, sport: Sport): number | null {
   const { speed, power } = criticalOf(standpoint, sport)
-  const { rest, max, threshold } = heartOf(standpoint.athlete, sport)
-  const bpm = rest === undefined || max === undefined ? null : rest + ((max - rest) * reserveAtCritical * percent) / 100
+  const { threshold } = heartFor(standpoint, sport)
+  const heart = wholeHeart(standpoint, sport)
+  const bpm = heart && heartAt(percent / 100, heart)
   if (unit === 's/step') return null
   if (isPaceUnit(unit)) return speed === undefined ? null : metresOfPaceUnit[unit] / ((speed * percent) / 100)
   switch (unit) {
@@ -26,9 +28,9 @@ function inUnit(percent: number, unit: BandUnit, standpoint: Standpoint, sport: 
     case 'bpm':
       return bpm
     case '%HRmax':
-      return bpm === null ? null : (bpm / max!) * 100
+      return bpm === null ? null : (bpm / heart!.max) * 100
     case '%HRR':
-      return bpm === null ? null : percent * reserveAtCritical
+      return bpm === null ? null : ((bpm - heart!.rest) / (heart!.max - heart!.rest)) * 100
     case '%LTHR':
       return bpm === null || threshold === undefined ? null : (bpm / threshold) * 100
     default:

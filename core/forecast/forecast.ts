@@ -2,8 +2,11 @@ import { metresOfEnd } from '../session/ends'
 import type { Missing } from '../words/missing'
 import { sayAbility, sayLeftOut, sayLevel } from '../words/forecast'
 import { abilityOf } from '../athlete/ability'
+import { heartFor } from '../athlete/heart'
+import { futureMarks } from '../athlete/marks'
 import type { Standpoint } from '../athlete/standpoint'
 import { itemAt, sportAt } from '../session/item-path'
+import { placeAt } from '../session/place'
 import type { ReckonedStep } from '../reckon/reckon'
 import { reckon } from '../reckon/reckon'
 import type { Session } from '../session/document'
@@ -81,7 +84,10 @@ function notesOn({ segments, leftOut }: Course, flat: readonly ReckonedStep[], s
   const codes = [...new Set(leftOut.map(({ code }) => code))]
   return [
     ...codes.map(code => sayLeftOut(leftOut.filter(one => one.code === code).length, code)),
-    ...abilities.flatMap(ability => sayAbility(ability)),
+    ...abilities.flatMap(ability => sayAbility({ ...ability, future: futureMarks(standpoint, ability.sport) })),
+    ...(abilities.some(({ sport }) => heartFor(standpoint, sport).isMaximumEstimated)
+      ? ['Your maximum heart rate is an estimate from your age, within about 10 bpm.']
+      : []),
     ...(flat.some(entry => entry.target?.unit === 'of 10') ? ['What an effort out of 10 comes to is a rough custom.'] : []),
     ...(segments.some(({ sport }) => sport === 'ride') ? ['Way and speed on the bike are for still air: wind is left out.'] : []),
   ]
@@ -136,19 +142,20 @@ export function* picturingNudges(
   nudging: Nudging,
   options: SimulationOptions = {},
 ): Generator<number, NudgePicture> {
-  const reckoning = reckon(session, standpoint, { smoothingSeconds: nudging.smoothingSeconds })
+  const reckoning = reckon(session, standpoint, nudging)
   const held = heldSteps(session, reckoning, standpoint, nudging)
   const forecast = yield* forecastingNudges(held, nudging, options)
   const main = mainStep(session, held)
   const item = main && itemAt(session, main.entry.path)
   const sport = main ? sportAt(session, main.entry.path) : 'multi'
-  const stepMetres = item?.kind === 'step' ? metresOfEnd(item.end) : undefined
-  const schools =
-    main && item?.kind === 'step' && item.target && sport !== 'multi'
-      ? compareSchools(item.target, main.entry.target!, main.held.seconds, standpoint, sport, nudging, { stepMetres })
-      : []
   yield 1
-  return { forecast, quiet: quietBands(session, reckoning, held, nudging), schools, schoolsAt: main?.entry.path ?? null }
+  const quiet = quietBands(session, held, forecast, standpoint, nudging)
+  if (!main || item?.kind !== 'step' || !item.target || sport === 'multi') return { forecast, quiet, schools: [], schoolsAt: null }
+  const { path } = main.entry
+  const rounds = forecast.perStep.filter(one => one.path === path)
+  const expected = rounds.reduce((sum, one) => sum + one.expected, 0) / rounds.length
+  const context = { standpoint, sport, place: placeAt(session, path), nudging, over: item.target.over, stepMetres: metresOfEnd(item.end) }
+  return { forecast, quiet, schools: compareSchools(item.target, main, expected, context), schoolsAt: path }
 }
 
 /** `picturingNudges` to its end. */

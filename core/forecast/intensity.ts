@@ -1,9 +1,9 @@
 import type { Missing } from '../words/missing'
 import type { Ability } from '../athlete/ability'
 import { abilityOf, intensityOver } from '../athlete/ability'
-import { criticalOf, shareOfCritical } from '../athlete/critical-share'
+import { shareOfCritical } from '../athlete/critical-share'
+import { usualShare } from '../athlete/usual-share'
 import type { Standpoint } from '../athlete/standpoint'
-import { speedOfPace } from '../athlete/athlete'
 import { itemAt, sportAt } from '../session/item-path'
 import type { ReckonedStep, ReckonedTarget } from '../reckon/reckon'
 import type { Role, Session, Sport, Step } from '../session/document'
@@ -22,19 +22,6 @@ export interface IntensitySegment {
   bpm?: number
 }
 
-/** What an untargeted step is likely gone at, as a share of critical, where no pace says more. */
-const likelyShare: Readonly<Record<Role, number>> = {
-  'warm-up': 0.68,
-  'work': 0.8,
-  'recovery': 0.6,
-  'rest': 0,
-  'cool-down': 0.62,
-  'transition': 0.4,
-}
-
-/** A stride as a whole, its speeding up and slowing down included: relaxed and fast only for a few seconds. */
-const strideShare = 1.08
-
 /** The middle of a band as typed: of paces the mean pace, of all else the mean. */
 function middle({ easiest, hardest, unit }: { easiest: number | null; hardest: number | null; unit: string }): number | null {
   if (easiest === null || hardest === null) return easiest ?? hardest
@@ -44,26 +31,11 @@ function middle({ easiest, hardest, unit }: { easiest: number | null; hardest: n
 /** The intensity of a target at its beginning and end; null where a number of the athlete is missing. */
 function ofTarget(target: ReckonedTarget, step: Step, standpoint: Standpoint, sport: Sport): [number, number] | null {
   const from = middle(target)
-  const to = target.to ? middle({ ...target.to, unit: target.unit }) : from
+  const isLedAlong = step.end.on === 'time' || step.end.on === 'distance' || step.end.on === 'send-off'
+  const to = target.to && isLedAlong ? middle({ ...target.to, unit: target.unit }) : from
   if (from === null || to === null) return null
   const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, standpoint, sport))
   return shares[0] === null || shares[1] === null ? null : (shares as [number, number])
-}
-
-function byRole(step: Step, standpoint: Standpoint, sport: Sport): number {
-  if (step.role === 'rest') return 0
-  if (step.role === 'work' && step.manner === 'stride') return strideShare
-  const { speed } = criticalOf(standpoint, sport)
-  const own =
-    step.manner === 'walk'
-      ? standpoint.athlete.walkPace
-      : step.role === 'recovery'
-        ? standpoint.athlete.recoveryPace
-        : step.role === 'work'
-          ? undefined
-          : standpoint.athlete.easyPace
-  const pace = speedOfPace(own, sport)
-  return pace !== undefined && speed !== undefined ? pace / speed : likelyShare[step.role]
 }
 
 /** A step that a forecast leaves out or only guesses, and why. */
@@ -128,7 +100,7 @@ export function courseOf(session: Session, flat: readonly ReckonedStep[], standp
       const missing = missingFor(entry.target!.unit, sport)
       leave(path, missing.code, missing)
     } else if (!shares && step.role === 'work' && step.manner !== 'stride') leave(path, 'no-target')
-    const [from, to] = shares ?? [byRole(step, standpoint, sport), byRole(step, standpoint, sport)]
+    const [from, to] = shares ?? [usualShare(step, standpoint, sport), usualShare(step, standpoint, sport)]
     const bpm = entry.target?.unit === 'bpm' ? middle(entry.target) : null
     course.segments.push({ path, round, role, sport, seconds, from, to, ...(bpm === null ? {} : { bpm }) })
   }

@@ -1,8 +1,9 @@
-import { abilityOf } from '../athlete/ability'
+import type { Ability } from '../athlete/ability'
+import { abilityOf, uncertaintyAt } from '../athlete/ability'
 import type { Standpoint } from '../athlete/standpoint'
 import type { Interval } from '../reckon/interval'
 import type { Sport } from '../session/document'
-import type { Course } from './intensity'
+import type { Course, IntensitySegment } from './intensity'
 import type { UsedCourse } from './share-used'
 import { shareUsed } from './share-used'
 
@@ -42,6 +43,24 @@ export interface UsedForecast {
   between: [Level, Level | null]
 }
 
+/** No further from the marks than that counts, as a logarithm of time: an easy hour is far from every race, and still easy. */
+const furthest = 0.7
+
+/** How far the intensities of a course may be off as the marks tell them, each by what it takes of the whole. */
+function spreadOf(segments: readonly IntensitySegment[], abilityIn: (sport: Sport) => Ability | null): number {
+  let [sum, cost] = [0, 0]
+  for (const { sport, seconds, from, to } of segments) {
+    const ability = abilityIn(sport)!
+    const lasts = ability.secondsAt(((from + to) / 2) * ability.critical)
+    if (!Number.isFinite(lasts)) continue
+    const [first, last] = [ability.marks[0]?.seconds ?? lasts, ability.marks.at(-1)?.seconds ?? lasts]
+    const near = Math.min(last * Math.exp(furthest), Math.max(first * Math.exp(-furthest), lasts))
+    sum += (seconds / lasts) * uncertaintyAt(ability, near)
+    cost += seconds / lasts
+  }
+  return cost > 0 ? sum / cost : Math.max(0, ...segments.map(({ sport }) => abilityIn(sport)!.uncertainty))
+}
+
 /** The share used of a course; null where the ability in one of its sports is not known. */
 export function usedOf(course: Course, standpoint: Standpoint): UsedForecast | null {
   const { segments, leftOut } = course
@@ -49,7 +68,7 @@ export function usedOf(course: Course, standpoint: Standpoint): UsedForecast | n
   const abilityIn = (sport: Sport) => abilityOf(standpoint, sport)
   const likely = shareUsed(segments, abilityIn)
   if (!likely) return null
-  const spread = Math.max(...[...new Set(segments.map(({ sport }) => sport))].map(sport => abilityIn(sport)!.uncertainty))
+  const spread = spreadOf(segments, abilityIn)
   const most = (faster: number) => shareUsed(segments, abilityIn, faster)!.most.used
   const isWhole = leftOut.length === 0
   const used = { low: most(1 + spread), likely: likely.most.used, high: isWhole ? most(1 - spread) : null }

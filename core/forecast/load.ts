@@ -1,7 +1,7 @@
 import type { Missing } from '../words/missing'
 import { sayReckonRemark } from '../words/reckoning'
 import type { Standpoint } from '../athlete/standpoint'
-import { heartOf } from '../athlete/athlete'
+import { wholeHeart } from '../athlete/heart'
 import type { Interval } from '../reckon/interval'
 import { mapInterval, roundInterval, unknown } from '../reckon/interval'
 import type { Reckoning } from '../reckon/reckon'
@@ -58,15 +58,14 @@ const heartRange = 5
  *
  * @source session effort: Foster et al., J Strength Cond Res 15 (2001); the forecast of the effort is our own, from the share used
  */
-export function loadOf(course: Course, used: UsedForecast | null, standpoint: Standpoint): Load {
-  const { segments } = course
+export function loadOf({ segments }: Course, used: UsedForecast | null, standpoint: Standpoint): Load {
   if (segments.length === 0) return { sessionEffort: unknown, heartRateImpulse: unknown }
   const minutes = segments.reduce((sum, { seconds }) => sum + seconds, 0) / 60
   const sessionEffort = used ? mapInterval(used.effort, effort => effort * minutes) : unknown
-  const heart = heartThrough(segments, standpoint)
-  const { rest, max } = heartOf(standpoint.athlete, segments[0]!.sport)
-  if (!heart || rest === undefined || max === undefined) return { sessionEffort, heartRateImpulse: unknown }
-  const impulse = (shift: number) => heartRateImpulse(heart.points, rest, max, standpoint.athlete.sex, shift)
+  const course = heartThrough(segments, standpoint)
+  const heart = wholeHeart(standpoint, segments[0]!.sport)
+  if (!course || !heart) return { sessionEffort, heartRateImpulse: unknown }
+  const impulse = (shift: number) => heartRateImpulse(course.points, heart.rest, heart.max, standpoint.athlete.sex, shift)
   return { sessionEffort, heartRateImpulse: { low: impulse(-heartRange), likely: impulse(0), high: impulse(heartRange) } }
 }
 

@@ -1,54 +1,65 @@
 import type { HeldStep, Nudging } from '../nudge/nudging'
 import { nudgesIn } from '../nudge/nudging'
 import type { Standpoint } from '../athlete/standpoint'
-import { steadinessOf } from '../athlete/steadiness'
+import { outward, partsOf } from '../athlete/round-target'
+import { positionMetres, steadinessOf } from '../athlete/steadiness'
+import type { SteadinessMeasure } from '../nudge/steadiness'
 import { smoothedSd } from '../nudge/steadiness'
 import { itemAt, sportAt } from '../session/item-path'
+import type { Ends } from '../quantity/band'
+import { meantBy } from '../nudge/meant'
 import { normalsFrom } from '../quantity/normal'
 import type { ReckonedStep, ReckonedTarget, Reckoning } from '../reckon/reckon'
-import type { Session, Sport } from '../session/document'
+import type { PlaceOfSession, Session, Sport } from '../session/document'
+import { placeAt, poolMetres } from '../session/place'
 import { settlingSeconds } from '../nudge/settling'
+import { heartCourses, keyOf } from './heart-courses'
 
-const measureOf = (target: ReckonedTarget) =>
-  target.of === 'pace'
-    ? ('speed' as const)
-    : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence'
-      ? target.of
-      : null
+const measureOf = (target: ReckonedTarget): SteadinessMeasure | null =>
+  target.of === 'pace' ? 'speed' : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence' ? target.of : null
 
-const middleOf = (band: { easiest: number | null; hardest: number | null }) =>
-  band.easiest !== null && band.hardest !== null ? (band.easiest + band.hardest) / 2 : null
+/** Nobody is led for longer in one step. */
+const mostSeconds = 6 * 3600
 
-/** Beyond an open bound one stays by this many spreads of the smoothed value: close enough to mean it. */
-const clearOfBound = 2
+/** Where a step is held, and by whom. */
+export interface HoldingContext {
+  standpoint: Standpoint
+  sport: Sport
+  place?: PlaceOfSession | undefined
+  nudging: Nudging
+  /** The target's own smoothing in seconds, where it is longer than the watch's. */
+  over?: number | undefined
+}
+
+const bandOf = ({ easiest, hardest }: Pick<ReckonedTarget, 'easiest' | 'hardest'>): Ends => ({
+  ...(easiest === null ? {} : { easiest }),
+  ...(hardest === null ? {} : { hardest }),
+})
 
 /**
  * The step as it is to be held; null without a target that a watch can judge.
  *
- * @param over the target's own smoothing in seconds, where it is longer than the watch's
+ * @param course what the value comes to without wandering, in the target's unit, second by second
  */
-export function heldStep(
-  target: ReckonedTarget,
-  seconds: number,
-  standpoint: Standpoint,
-  sport: Sport,
-  nudging: Nudging,
-  over = 0,
-): HeldStep | null {
+export function heldStep(target: ReckonedTarget, seconds: number, context: HoldingContext, course?: Float64Array): HeldStep | null {
+  const { standpoint, sport, place, nudging, over = 0 } = context
   const measure = measureOf(target)
   if (!measure || !(seconds > 0)) return null
-  const steadiness = steadinessOf(standpoint.athlete, sport, measure)
-  const smoothing = Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over)))
-  const settling = settlingSeconds[target.of as 'pace']
-  const meant = middleOf(target)
-  const bounds =
-    meant === null
-      ? {
-          low: target.easiest === null ? -Infinity : 1 / (1 + clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)),
-          high: target.hardest === null ? Infinity : 1 / (1 - clearOfBound * smoothedSd(steadiness.sd, steadiness.tau, smoothing)),
-        }
-      : { low: target.easiest! / meant, high: target.hardest! / meant }
-  return { seconds: Math.min(seconds, 6 * 3600), settling, smoothing, steadiness, ...bounds }
+  const band = outward(bandOf(target), partsOf(target.unit))
+  const meant = meantBy(band, target.of as 'pace')
+  const length = measure === 'speed' ? poolMetres(sport, place) : null
+  return {
+    seconds: Math.min(seconds, mostSeconds),
+    settling: settlingSeconds[target.of as 'pace'],
+    smoothing: Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over))),
+    steadiness: steadinessOf(standpoint.athlete, sport, measure, place?.kind),
+    answers: measure === 'speed' || measure === 'power',
+    positionSeconds: measure === 'speed' ? positionMetres(standpoint.athlete, sport, place?.kind) / meant : 0,
+    lengthSeconds: length === null ? 0 : length / meant,
+    low: (band.easiest ?? -Infinity) / meant,
+    high: (band.hardest ?? Infinity) / meant,
+    ...(course ? { course: course.map(value => value / meant) } : {}),
+  }
 }
 
 export interface NudgeCount {
@@ -82,12 +93,14 @@ export interface Held {
 
 /** The steps of a session that a watch would judge, in their order. */
 export function heldSteps(session: Session, reckoning: Reckoning, standpoint: Standpoint, nudging: Nudging): Held[] {
+  const hearts = heartCourses(session, reckoning, standpoint)
   return reckoning.flat.flatMap(entry => {
     const sport = sportAt(session, entry.path)
     const item = entry.target && itemAt(session, entry.path)
-    const over = item?.kind === 'step' ? item.target?.over : undefined
-    const held =
-      entry.target && sport !== 'multi' ? heldStep(entry.target, entry.seconds.likely ?? 0, standpoint, sport, nudging, over) : null
+    if (!entry.target || item?.kind !== 'step' || sport === 'multi') return []
+    const seconds = entry.swimSeconds?.likely ?? entry.seconds.likely ?? 0
+    const context = { standpoint, sport, place: placeAt(session, entry.path), nudging, over: item.target?.over }
+    const held = heldStep(entry.target, seconds, context, hearts.get(keyOf(entry.path, entry.round)))
     return held ? [{ entry, held }] : []
   })
 }

@@ -1,48 +1,19 @@
-import type { BandSchoolKind } from '../athlete/athlete'
+import type { Athlete, BandSchoolKind } from '../athlete/athlete'
+import type { QuietContext, QuietMeasure } from '../athlete/quiet-room'
+import { quietRoom } from '../athlete/quiet-room'
 import type { Standpoint } from '../athlete/standpoint'
 import { withAthlete } from '../athlete/standpoint'
 import { resolveTarget } from '../athlete/resolve'
 import { itemAt, sportAt } from '../session/item-path'
+import { placeAt } from '../session/place'
 import { isPaceUnit } from '../quantity/intensity'
-import { normalsFrom } from '../quantity/normal'
-import type { ReckonedTarget, Reckoning } from '../reckon/reckon'
 import { printTarget } from '../script/print-target'
-import type { BandTarget, Session, Sport, Target } from '../session/document'
+import type { BandTarget, Session, Target } from '../session/document'
 import { isBandTarget, isEffortTarget } from '../session/document'
-import type { Held } from './nudges'
-import type { HeldStep, Nudging } from '../nudge/nudging'
+import type { Held, HoldingContext, NudgeForecast } from './nudges'
 import { heldStep } from './nudges'
-import { nudgesIn } from '../nudge/nudging'
-
-const quietRuns = 300
-const quietSeed = 7
-
-/** Mean nudges in one carrying out of a step, from the same numbers each time. */
-export function expectedNudges(step: HeldStep, nudging: Nudging, runs = quietRuns): number {
-  const normal = normalsFrom(quietSeed)
-  const window = new Float64Array(step.smoothing)
-  let sum = 0
-  for (let run = 0; run < runs; run++) sum += nudgesIn(step, nudging, normal, window)
-  return sum / runs
-}
-
-const widest = 0.5
-
-/**
- * The narrowest band around what is meant, to each side as a share of it, with at most one expected nudge in the step.
- *
- * @param step its own bounds are not looked at
- * @returns 0 to 0.5, to a two-thousandth, rounded outward
- */
-export function quietShare(step: HeldStep, nudging: Nudging): number {
-  let [narrow, wide] = [0, widest]
-  for (let round = 0; round < 11; round++) {
-    const middle = (narrow + wide) / 2
-    if (expectedNudges({ ...step, low: 1 - middle, high: 1 + middle }, nudging) > 1) narrow = middle
-    else wide = middle
-  }
-  return Math.ceil(wide * 2000) / 2000
-}
+import type { Nudging } from '../nudge/nudging'
+import { expectedNudges } from '../nudge/quiet-width'
 
 function quietBandTarget(target: BandTarget, share: number): BandTarget | null {
   const { easiest, hardest, unit } = target
@@ -71,44 +42,69 @@ export function quietTarget(target: Target, share: number): Target | null {
   return { ...target, give: { easier: percent, harder: percent, unit: '%' } }
 }
 
+/** A row whose band would nudge more than once in five minutes. */
 export interface QuietStep {
   path: string
-  target: Target
+  /** Nudges expected in one of its rounds. */
+  expected: number
+  /** The band that would not, or the same led by the mean of more seconds; null where no room can be given to it. */
+  target: Target | null
   words: string
+  /** Seconds of the mean that it is better led by, where no band alone is quiet; null where one is. */
+  byMeanOf: number | null
 }
 
 export interface QuietProposal {
   /** For the target held longest in the session; null where none can be given room. */
   main: Target | null
-  /** Every row whose band would nudge more than once, with the band that would not. */
   steps: QuietStep[]
 }
 
-/** The quiet bands of a session, for a watch that judges so. */
-export function quietBands(session: Session, reckoning: Reckoning, held: readonly Held[], nudging: Nudging): QuietProposal {
-  const longest = new Map<string, { step: HeldStep; total: number }>()
-  for (const { entry, held: step } of held) {
-    const known = longest.get(entry.path)
-    longest.set(entry.path, {
-      step: known && known.step.seconds > step.seconds ? known.step : step,
+/** One nudge in so many seconds is quiet, with some room for a mean that is only simulated. */
+const quietSeconds = 300
+const slack = 1.25
+/** Means that somebody can be led by where no band is quiet, in seconds, the shortest first. */
+const longerMeans = [10, 20, 30, 60, 120] as const
+
+const isNagging = (expected: number, seconds: number) => expected > slack * Math.max(1, seconds / quietSeconds)
+
+/** The target made quiet, and by the mean of how many seconds where its band alone is not. */
+function madeQuiet(target: Target, of: QuietMeasure, athlete: Athlete, context: QuietContext): Pick<QuietStep, 'target' | 'byMeanOf'> {
+  const room = quietRoom(athlete, of, context)
+  if (!room.stillNags) return { target: quietTarget(target, room.share), byMeanOf: null }
+  const over = longerMeans.find(seconds => !quietRoom(athlete, of, { ...context, over: seconds }).stillNags) ?? longerMeans.at(-1)!
+  const quiet = quietTarget(target, quietRoom(athlete, of, { ...context, over }).share)
+  return { target: quiet && { ...quiet, over }, byMeanOf: over }
+}
+
+/** The quiet bands of a session, for a watch that judges so: the width that resolving goes by as well. */
+export function quietBands(
+  session: Session,
+  held: readonly Held[],
+  { perStep }: NudgeForecast,
+  standpoint: Standpoint,
+  nudging: Nudging,
+): QuietProposal {
+  const rows = new Map<string, { of: QuietMeasure; expected: number; seconds: number; total: number }>()
+  for (const [index, { entry, held: step }] of held.entries()) {
+    const known = rows.get(entry.path)
+    rows.set(entry.path, {
+      of: entry.target!.of as QuietMeasure,
+      expected: Math.max(known?.expected ?? 0, perStep[index]!.expected),
+      seconds: Math.max(known?.seconds ?? 0, step.seconds),
       total: (known?.total ?? 0) + step.seconds,
     })
   }
-  const shares = new Map<string, number>()
-  const shareFor = (step: HeldStep) => {
-    const key = `${Math.round(step.seconds)} ${step.settling} ${step.smoothing} ${step.steadiness.sd} ${step.steadiness.tau}`
-    const share = shares.get(key) ?? quietShare(step, nudging)
-    shares.set(key, share)
-    return share
-  }
   const steps: QuietStep[] = []
   let main: { target: Target; total: number } | null = null
-  for (const [path, { step, total }] of longest) {
+  for (const [path, { of, expected, seconds, total }] of rows) {
     const item = itemAt(session, path)
-    const target = item?.kind === 'step' && item.target ? quietTarget(item.target, shareFor(step)) : null
-    if (item?.kind !== 'step' || !target) continue
-    if (item.role === 'work' && (main === null || total > main.total)) main = { target, total }
-    if (expectedNudges(step, nudging) > 1) steps.push({ path, target, words: wordsOf(target, item.also) })
+    const sport = sportAt(session, path)
+    if (item?.kind !== 'step' || !item.target || sport === 'multi') continue
+    const context = { sport, place: placeAt(session, path)?.kind, nudging, over: item.target.over }
+    const { target, byMeanOf } = madeQuiet(item.target, of, standpoint.athlete, context)
+    if (target && item.role === 'work' && (main === null || total > main.total)) main = { target, total }
+    if (isNagging(expected, seconds)) steps.push({ path, expected, target, words: target ? wordsOf(target, item.also) : '', byMeanOf })
   }
   return { main: main?.target ?? null, steps }
 }
@@ -140,49 +136,32 @@ function pointOf(target: Target): Target | null {
   return { ...band, easiest: middle, hardest: middle }
 }
 
-/** The band of each school around one step's target, and how often each would nudge in that step; and the band as said. */
+/**
+ * The band of each school around one step's target, and how often each would nudge in that step; and the band as said.
+ *
+ * @param expected nudges in the step as it is said
+ */
 export function compareSchools(
   target: Target,
-  resolved: ReckonedTarget,
-  seconds: number,
-  standpoint: Standpoint,
-  sport: Sport,
-  nudging: Nudging,
-  context: { stepMetres?: number } = {},
+  main: Held,
+  expected: number,
+  context: HoldingContext & { stepMetres?: number | undefined },
 ): SchoolBand[] {
+  const { standpoint, sport, place, nudging, stepMetres } = context
+  const tenths = (value: number) => Math.round(value * 10) / 10
   const bands: SchoolBand[] = []
-  const add = (kind: SchoolBand['kind'], band: ReckonedTarget) => {
-    const held = heldStep(band, seconds, standpoint, sport, nudging, target.over)
-    if (held && band.easiest !== null && band.hardest !== null)
-      bands.push({
-        kind,
-        easiest: band.easiest,
-        hardest: band.hardest,
-        unit: band.unit,
-        expected: Math.round(expectedNudges(held, nudging) * 10) / 10,
-      })
-  }
   const point = pointOf(target)
-  if (point) {
-    for (const kind of schools) {
-      const resolution = resolveTarget(
-        point,
-        withAthlete(standpoint, { ...standpoint.athlete, schools: { ...standpoint.athlete.schools, band: { kind } } }),
-        { sport, smoothingSeconds: nudging.smoothingSeconds, ...context },
-      )
-      if (!resolution.ok) continue
-      const { of, unit, easiest = null, hardest = null } = resolution.target
-      if (kind !== 'quiet' || easiest === null || hardest === null) {
-        add(kind, { of, unit, easiest, hardest })
-        continue
-      }
-      const middle = (easiest + hardest) / 2
-      const held = heldStep({ of, unit, easiest, hardest }, seconds, standpoint, sport, nudging, target.over)
-      const share = held ? quietShare(held, nudging) : 0
-      add(kind, { of, unit, easiest: middle * (1 - share), hardest: middle * (1 + share) })
-    }
+  for (const kind of point ? schools : []) {
+    const ofSchool = withAthlete(standpoint, { ...standpoint.athlete, schools: { ...standpoint.athlete.schools, band: { kind } } })
+    const resolution = resolveTarget(point!, ofSchool, { sport, nudging, place: place?.kind, stepMetres })
+    if (!resolution.ok) continue
+    const { of, unit, easiest = null, hardest = null } = resolution.target
+    const held = heldStep({ of, unit, easiest, hardest }, main.held.seconds, context)
+    if (held && easiest !== null && hardest !== null)
+      bands.push({ kind, easiest, hardest, unit, expected: tenths(expectedNudges(held, nudging)) })
   }
-  add('as-said', resolved)
+  const { easiest, hardest, unit } = main.entry.target!
+  if (easiest !== null && hardest !== null) bands.push({ kind: 'as-said', easiest, hardest, unit, expected: tenths(expected) })
   return bands
 }
 

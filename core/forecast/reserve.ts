@@ -1,7 +1,7 @@
 import type { Ability } from '../athlete/ability'
 import type { IntensitySegment } from './intensity'
-import type { Missing } from './recovery'
-import { nothingMissing, recovered, spent, sumOf } from './recovery'
+import type { Missing } from '../physiology/recovery'
+import { nothingMissing, recovered, spent, sumOf } from '../physiology/recovery'
 
 /** Critical over reserve, in 1/s: how fast W' or D' goes for each share above critical. Null where it is not known. */
 export const reserveRate = (ability: Pick<Ability, 'critical' | 'reserve'> | null): number | null =>

@@ -9,9 +9,10 @@ import { readScript } from '../script/reader/read-script'
 import { forecastOf } from './forecast'
 import type { IntensitySegment } from './intensity'
 import { effortOfUsed, levelOf } from './level'
-import { recovered, sumOf } from './recovery'
+import { recovered, sumOf } from '../physiology/recovery'
 import { leastReserve, reserveAfter } from './reserve'
-import { returningPart, shareUsed } from './share-used'
+import { returningPart } from '../physiology/wear'
+import { shareUsed } from './share-used'
 
 const date = '2026-03-01'
 const standpoint = (efforts: Omit<Effort, 'date'>[], more: Partial<Athlete> = {}) =>

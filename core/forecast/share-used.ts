@@ -1,8 +1,7 @@
 import type { Ability } from '../athlete/ability'
 import type { Sport } from '../session/document'
 import type { IntensitySegment } from './intensity'
-import type { Missing } from './recovery'
-import { nothingMissing, recovered, spent, sumOf } from './recovery'
+import { unworn, wornAfter, wornBy } from '../physiology/wear'
 
 /** How much of what the athlete has shown is used up at a moment: 1 is a race. */
 export interface UsedPoint {
@@ -21,28 +20,19 @@ export type AbilityIn = (sport: Sport) => Ability | null
 const sliceSeconds = 15
 /** At most so many slices of one step, and points of a whole course. */
 const most = { slices: 240, points: 4000 }
-/** Of a second's cost a part comes back: none up to the first share of critical, the most of it from the second on. */
-const comesBack = { from: 0.95, to: 1.07, most: 0.94 }
-
-/** The part of a cost that comes back in easier stretches, by its intensity as a share of critical. */
-export function returningPart(intensity: number): number {
-  const along = (intensity - comesBack.from) / (comesBack.to - comesBack.from)
-  return comesBack.most * Math.min(1, Math.max(0, along))
-}
-
 /**
  * The share used through a session: each second costs what it is of the time that its intensity can be held; a part of that
  * comes back in easier stretches, the rest stays for the session. All sports wear one athlete.
  *
  * @param faster the curves of an athlete so much faster, as for the range of the answer; 1 as they are
  * @returns null where the ability in a sport is not known
- * @source own model: the curve of duration after the athlete's marks; recovery as in `recovery.ts`
+ * @source own model, as in `core/physiology/wear.ts`
  */
 export function shareUsed(segments: readonly IntensitySegment[], abilityIn: AbilityIn, faster = 1): UsedCourse | null {
   const points: UsedPoint[] = [{ t: 0, used: 0 }]
   let highest: UsedCourse['most'] = { used: 0, t: 0, path: segments[0]?.path ?? '', round: segments[0]?.round ?? [] }
-  let [t, stays] = [0, 0]
-  let missing: Missing = nothingMissing
+  let t = 0
+  let wear = unworn
   for (const { path, round, sport, seconds, from, to } of segments) {
     const ability = abilityIn(sport)
     if (!ability) return null
@@ -54,12 +44,9 @@ export function shareUsed(segments: readonly IntensitySegment[], abilityIn: Abil
     for (let slice = 0; slice < slices; slice++) {
       const intensity = (from + ((to - from) * (slice + 0.5)) / slices) / faster
       if (slice === 0 || !isEven) lasts = ability.secondsAt(intensity * ability.critical)
-      const cost = length / lasts
-      const back = returningPart(intensity)
-      missing = intensity < comesBack.from ? recovered(missing, intensity, length) : spent(missing, back * cost)
-      stays += (1 - back) * cost
+      wear = wornAfter(wear, intensity, length, lasts)
       t += length
-      const used = stays + sumOf(missing)
+      const used = wornBy(wear)
       if (slice % every === 0 || slice === slices - 1) points.push({ t, used })
       if (used > highest.used) highest = { used, t, path, round }
     }

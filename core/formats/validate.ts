@@ -8,6 +8,7 @@ import programSchema from '../../docs/formats/program.schema.json'
 import sessionSchema from '../../docs/formats/session.schema.json'
 import watchSchema from '../../docs/formats/watch.schema.json'
 import type { Athlete } from '../athlete/athlete'
+import { athleteProblem } from '../athlete/check-athlete'
 import type { Recording } from '../record/recording'
 import type { Score } from '../record/score'
 import type { Session } from '../session/document'
@@ -54,8 +55,14 @@ function validator<T>(schema: object): (value: unknown) => Validated<T> {
 
 /** Checks a value against `docs/formats/session.schema.json`; the semantic check is `checkSession`. */
 export const validateSession = validator<Session>(sessionSchema)
-/** Checks a value against `docs/formats/athlete.schema.json`. */
-export const validateAthlete = validator<Athlete>(athleteSchema)
+/** Checks a value against `docs/formats/athlete.schema.json` alone: what was once accepted stays. */
+export const validateKeptAthlete = validator<Athlete>(athleteSchema)
+/** Checks a value against `docs/formats/athlete.schema.json`, and that its numbers do not contradict each other. */
+export function validateAthlete(value: unknown): Validated<Athlete> {
+  const validated = validateKeptAthlete(value)
+  const problem = validated.ok ? athleteProblem(validated.value) : null
+  return problem ? { ok: false, problems: [problem] } : validated
+}
 /** Checks a value against `docs/formats/watch.schema.json`. */
 export const validateWatchProfile = validator<WatchProfile>(watchSchema)
 /** Checks a value against `docs/formats/program.schema.json`. */

@@ -1,3 +1,5 @@
+import type { PlaceKind, Sport } from '../session/document'
+
 /** How a value wanders around what is meant: first-order autoregressive noise of one-second values. */
 export interface Steadiness {
   /** Standard deviation as a share of the intended value. */
@@ -6,13 +8,33 @@ export interface Steadiness {
   tau: number
 }
 
-/** Used until the athlete's own recordings say better; by measure. Own estimates, editable. */
-export const defaultSteadiness = {
-  'speed': { sd: 0.03, tau: 6 },
+export type SteadinessMeasure = 'speed' | 'power' | 'heart-rate' | 'cadence'
+
+/** By measure, where neither sport nor place says better. Own estimates, editable. */
+const bySensor: Readonly<Record<SteadinessMeasure, Steadiness>> = {
+  'speed': { sd: 0.02, tau: 6 },
   'power': { sd: 0.07, tau: 3 },
   'heart-rate': { sd: 0.008, tau: 20 },
   'cadence': { sd: 0.02, tau: 4 },
-} as const satisfies Record<string, Steadiness>
+}
+const onBelt: Steadiness = { sd: 0.012, tau: 6 }
+const onTrainer: Steadiness = { sd: 0.035, tau: 3 }
+const onFoot: Steadiness = { sd: 0.04, tau: 4 }
+const inWater: Steadiness = { sd: 0.02, tau: 10 }
+
+/** How a value wanders until the athlete's own recordings say better, by sport, sensor and place. */
+export function usualSteadiness(sport: Sport, measure: SteadinessMeasure, place?: PlaceKind): Steadiness {
+  if (measure === 'speed') return sport === 'swim' ? inWater : place === 'treadmill' ? onBelt : bySensor.speed
+  if (measure !== 'power') return bySensor[measure]
+  return sport === 'run' ? onFoot : place === 'trainer' ? onTrainer : bySensor.power
+}
+
+/** How far a position is off, in metres, and for how many seconds about. Own estimate for open sky. */
+export const positionError = { metres: 0.4, tau: 30 } as const
+
+/** Whether the distance comes from a position, with its error; not where a wheel, a belt or a wall counts it. */
+export const isByPosition = (sport: Sport, place: PlaceKind | undefined): boolean =>
+  sport === 'swim' ? place === 'open-water' : place !== 'treadmill' && place !== 'trainer' && place !== 'pool'
 
 /**
  * Standard deviation of the moving average of first-order autoregressive noise.
@@ -31,5 +53,3 @@ export function smoothedSd(sd: number, tau: number, seconds: number): number {
   for (let lag = 1; lag < n; lag++) sum += 2 * (n - lag) * phi ** lag
   return (sd * Math.sqrt(sum)) / n
 }
-
-export type SteadinessMeasure = keyof typeof defaultSteadiness

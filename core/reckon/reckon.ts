@@ -4,6 +4,8 @@ import type { Standpoint } from '../athlete/standpoint'
 import { metresPer, toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, PlaceOfSession, Session, Step } from '../session/document'
+import type { Nudging } from '../nudge/nudging'
+import { usualNudging } from '../nudge/nudging'
 import { limits } from '../session/limits'
 import type { FlatStep } from '../session/walk'
 import { eachStep, walk } from '../session/walk'
@@ -43,10 +45,10 @@ export interface Reckoning {
   remarks: ReckonRemark[]
 }
 
-/** What a reckoning is made for: from where it is seen, and the watch's smoothing where one is named. */
+/** What a reckoning is made for: from where it is seen, and how the watch judges. */
 interface ReckonContext {
   standpoint: Standpoint
-  smoothingSeconds?: number
+  nudging: Nudging
 }
 
 interface Reckoned {
@@ -57,14 +59,7 @@ interface Reckoned {
 
 function reckonStep(flat: FlatStep, context: ReckonContext, remarks: Map<string, ReckonRemark>, isLast: boolean): Reckoned {
   const { step, path, round, rounds } = flat
-  const { noted, isOpen, ...measured } = measureStep(
-    step,
-    flat.sport,
-    flat.place?.kind,
-    context.standpoint,
-    context.smoothingSeconds,
-    isLast,
-  )
+  const { noted, isOpen, ...measured } = measureStep(step, flat.sport, flat.place?.kind, context.standpoint, context.nudging, isLast)
   for (const note of noted) remarks.set(`${path} ${JSON.stringify(note)}`, { path, ...note })
   const entry = { path, round, rounds, role: step.role, end: step.end, ...measured, startsAt: null }
   return { entry, flat, isOpen }
@@ -167,10 +162,10 @@ function amountFor(open: OpenBlock, { entry, flat }: Reckoned): number | null {
  * Sums are interval sums; a null in any part makes that end of the sum null. An open step counts 0 in low, the usual
  * length in likely and null in high. A repeat until a distance or time is unrolled on the likely clock.
  *
- * @param watch.smoothingSeconds the watch's, 3 s where none is named
+ * @param nudging how the watch judges; the usual way where none is named
  */
-export function reckon(session: Session, standpoint: Standpoint, watch: { smoothingSeconds?: number } = {}): Reckoning {
-  const context: ReckonContext = { standpoint, smoothingSeconds: watch.smoothingSeconds }
+export function reckon(session: Session, standpoint: Standpoint, nudging: Nudging = usualNudging): Reckoning {
+  const context: ReckonContext = { standpoint, nudging }
   const found = new Map<string, ReckonRemark>()
   const reckoned = unroll(session, context, found)
   settleLastSendOff(reckoned, context, found)

@@ -51,7 +51,7 @@ describe('the rows of the cue sheet', () => {
 
   it('say what each comes to for this athlete', () => {
     expect(rows.map(row => row.comesTo)).toEqual([
-      '140-161 W',
+      '139-162 W',
       '14:00 each',
       '2:30 each',
       '219-228 W',
@@ -70,8 +70,8 @@ describe('the rows of the cue sheet', () => {
       'sport run\n\n10:00 @ 90-95 %CS\n10:00 @ 75 %HRR or below\n10:00 @ RPE 7-8\n10:00 @ 4:30 /km or faster',
     )
     expect(pace!.band!.low).toBeCloseTo(90, 0)
-    expect(heart!.band).toEqual({ low: effortAxis.low, high: expect.closeTo(75 / 0.88, 0) })
-    expect(effort!.band).toEqual({ low: expect.closeTo(94, 0), high: expect.closeTo(101, 0) })
+    expect(heart!.band).toEqual({ low: effortAxis.low, high: expect.closeTo(75 / 0.886, 0) })
+    expect(effort!.band).toEqual({ low: expect.closeTo(100, 0), high: expect.closeTo(106, 0) })
     expect(open!.band!.high).toBe(effortAxis.high)
   })
 

@@ -1,12 +1,13 @@
 import { isOpenEnd } from '../session/ends'
 import type { ShownTarget } from '../athlete/say-target'
 import type { Standpoint } from '../athlete/standpoint'
-import { criticalPowerFor, criticalSpeedFor } from '../athlete/ability'
-import { heartOf, unitsOf } from '../athlete/athlete'
+import { shareOfCritical } from '../athlete/critical-share'
+import { unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
 import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
-import type { Block, Item, Session, Sport, Step } from '../session/document'
+import { itemAt, sportAt } from '../session/item-path'
+import type { Block, Grade, Item, Session, Sport, Step } from '../session/document'
 import { remembered } from '../session/settled'
 import { paceReadingFor, sayTarget } from '../athlete/say-target'
 import { add, zero } from './interval'
@@ -37,35 +38,21 @@ export const effortAxis = { low: 45, high: 130 } as const
 
 type Reckoned = NonNullable<ReckonedStep['target']>
 
-/** A resolved target as percent of critical intensity: power, speed, or the share of heart-rate reserve that goes with it. */
-export const onEffortAxis = remembered((target: Reckoned, standpoint: Standpoint, sport: Sport): { low: number; high: number } | null => {
-  const share = (value: number): number | null => {
-    switch (target.unit) {
-      case 'W': {
-        const critical = criticalPowerFor(standpoint, sport)
-        return critical === undefined ? null : (value / critical) * 100
-      }
-      case 'm/s': {
-        const critical = criticalSpeedFor(standpoint, sport)
-        return critical === undefined ? null : (value / critical) * 100
-      }
-      case 'bpm': {
-        const { rest, max } = heartOf(standpoint.athlete, sport)
-        return rest === undefined || max === undefined ? null : ((value - rest) / (max - rest) / 0.88) * 100
-      }
-      case 'of 10':
-        return 45 + value * 7
-      default:
-        return null
+/** A resolved target as percent of critical intensity, on the grade of its step. */
+export const onEffortAxis = remembered(
+  (target: Reckoned, grade: Grade | undefined, standpoint: Standpoint, sport: Sport): { low: number; high: number } | null => {
+    const share = (value: number): number | null => {
+      const of = shareOfCritical(value, target.unit, { grade }, standpoint, sport)
+      return of === null ? null : of * 100
     }
-  }
-  const ends = [target.easiest ?? target.hardest, target.hardest ?? target.easiest].map(value => (value === null ? null : share(value)))
-  const [low, high] = ends
-  if (low === null || high === null || low === undefined || high === undefined) return null
-  const openLow = target.easiest === null ? effortAxis.low : low
-  const openHigh = target.hardest === null ? effortAxis.high : high
-  return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
-})
+    const ends = [target.easiest ?? target.hardest, target.hardest ?? target.easiest].map(value => (value === null ? null : share(value)))
+    const [low, high] = ends
+    if (low === null || high === null || low === undefined || high === undefined) return null
+    const openLow = target.easiest === null ? effortAxis.low : low
+    const openHigh = target.hardest === null ? effortAxis.high : high
+    return { low: Math.min(openLow, openHigh), high: Math.max(openLow, openHigh) }
+  },
+)
 
 const known = ({ easiest, hardest }: { easiest: number | null; hardest: number | null }) => ({
   easiest: easiest ?? undefined,
@@ -185,7 +172,7 @@ export function sheetRows(session: Session, reckoning: Reckoning, standpoint: St
         case 'step':
           row.words = stepWords(item)
           row.comesTo = stepComesTo(item, found.first, standpoint, sport)
-          row.band = found.first?.target ? onEffortAxis(found.first.target, standpoint, sport) : null
+          row.band = found.first?.target ? onEffortAxis(found.first.target, item.grade, standpoint, sport) : null
           break
         case 'leg':
           row.words = `leg ${item.sport}`
@@ -221,9 +208,11 @@ function blankRow(path: string, depth: number, kind: Item['kind'], found: Found,
 
 /** Seconds at or above nine tenths of critical, likely: the hard part of a session. */
 export function hardSeconds(session: Session, reckoning: Reckoning, standpoint: Standpoint): number {
-  const sport: Sport = session.sport === 'multi' ? 'run' : session.sport
   return reckoning.flat.reduce((sum, entry) => {
-    const band = entry.target ? onEffortAxis(entry.target, standpoint, sport) : null
+    const sport = sportAt(session, entry.path)
+    const item = entry.target && itemAt(session, entry.path)
+    if (!entry.target || item?.kind !== 'step' || sport === 'multi') return sum
+    const band = onEffortAxis(entry.target, item.grade, standpoint, sport)
     return band && (band.low + band.high) / 2 >= 90 ? sum + (entry.seconds.likely ?? 0) : sum
   }, 0)
 }

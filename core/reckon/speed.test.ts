@@ -8,6 +8,7 @@ import { readScript } from '../script/reader/read-script'
 import { defaultBike, speedAtPower } from '../athlete/cycling'
 import { add, exactly, mapInterval, roundInterval, unknown } from './interval'
 import { metresIn, secondsOver, speedOfStep } from './speed'
+import { speedOnGrade } from '../athlete/grade'
 import { nobody } from '../athlete/standpoint'
 import { seenBy } from '../../tests/support/standpoint'
 
@@ -40,8 +41,29 @@ describe('the speed of a step', () => {
   it('leaves the open side of a one-sided target open', () => {
     expect(speedOf('10:00 @ 4:00 /km or faster').speed).toEqual({ low: 1000 / 240, likely: 1000 / 240, high: null })
   })
-  it('is half-way between the ends of a target that changes, in paces', () => {
-    expect(speedOf('10:00 @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo(1000 / 330, 9)
+  it('is the mean along a target that changes, as a watch leads it: over the time, over the distance, or not at all', () => {
+    const [slow, fast] = [1000 / 360, 1000 / 300]
+    expect(speedOf('10:00 @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo((slow + fast) / 2, 9)
+    expect(speedOf('2 km @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo((fast - slow) / Math.log(fast / slow), 3)
+    expect(speedOf('until press @ 6:00 to 5:00 /km').speed.likely).toBeCloseTo(slow, 9)
+    const ridden = speedOf('10:00 @ 100 to 300 W', athlete, 'ride', 'outdoors').speed.likely!
+    const speeds = Array.from({ length: 2000 }, (_, part) => speedAtPower(100 + (200 * (part + 0.5)) / 2000, 72, defaultBike))
+    expect(ridden).toBeCloseTo(speeds.reduce((sum, speed) => sum + speed, 0) / 2000, 2)
+  })
+  it('goes by the grade: powers and efforts give the real speed up and down, a pace that is said stays', () => {
+    const ride = (row: string) => speedOf(row, athlete, 'ride', 'outdoors').speed.likely!
+    expect(ride('10:00 uphill 8 % @ 200 W') * 3.6).toBeCloseTo(speedAtPower(200, 72, defaultBike, 0.08) * 3.6, 6)
+    expect(ride('10:00 uphill 8 % @ 200 W') * 3.6).toBeLessThan(14)
+    expect(ride('10:00 downhill 4 % @ 200 W') * 3.6).toBeGreaterThan(45)
+    expect(ride('10:00 uphill 8 % @ 20 km/h') * 3.6).toBeCloseTo(20, 6)
+    expect(speedOf('10:00 uphill 8 % @ 200 W').speed.likely).toBeCloseTo(speedOnGrade((3.6 * 200) / 240, 0.08), 9)
+    expect(speedOf('recovery 1:00 downhill 8 %').speed.likely).toBeCloseTo(speedOnGrade(2.5, -0.08), 9)
+  })
+  it('of a heart rate or an effort out of ten is that of the share of critical they stand for', () => {
+    const known = { ...athlete, heart: { rest: 50, max: 180, threshold: 160 } }
+    expect(speedOf('10:00 @ 160 bpm', known).speed.likely).toBeCloseTo(3.6, 9)
+    expect(speedOf('10:00 @ RPE 7', known).speed.likely).toBeCloseTo(3.6, 9)
+    expect(speedOf('10:00 @ 50 bpm', known).speed.likely).toBeCloseTo(1000 / 360, 9)
   })
   it('goes by critical power and speed on foot, by the forces on the bike', () => {
     expect(speedOf('10:00 @ 200 W').speed.likely).toBeCloseTo((3.6 * 200) / 240, 9)

@@ -2,11 +2,14 @@ import { metresOfEnd } from '../session/ends'
 import type { Missing } from '../words/missing'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualSecondsOf } from '../athlete/athlete'
-import { slopeOf } from '../athlete/grade'
+import { metresOnFoot, slopeOf } from '../athlete/grade'
 import type { ResolvedTarget } from '../athlete/resolve'
 import { resolveTarget } from '../athlete/resolve'
+import { outward } from '../athlete/round-target'
+import type { Ends } from '../quantity/band'
 import { toMetres } from '../quantity/distance'
 import { pedalJoulesOf } from '../quantity/energy'
+import type { Nudging } from '../nudge/nudging'
 import type { End, PlaceOfSession, SessionSport, Sport, Step } from '../session/document'
 import { remembered } from '../session/settled'
 import type { Interval } from './interval'
@@ -29,9 +32,10 @@ interface Measured {
   isOpen: boolean
 }
 
-/** The seconds a step's energy takes: the work of a ride over its power, a kilocalorie per kilogram and kilometre on foot. */
+/** The seconds a step's energy takes: the work of a ride over its power, the metres of its cost on foot. */
 function energySeconds(
   kilocalories: number,
+  slope: number,
   target: ResolvedTarget | undefined,
   speed: Interval,
   standpoint: Standpoint,
@@ -43,10 +47,9 @@ function energySeconds(
     const mean = watts.reduce((sum, value) => sum + value, 0) / watts.length
     return aboutFifteen(pedalJoulesOf(kilocalories) / mean)
   }
-  if (sport === 'run' && standpoint.athlete.massKg !== undefined && speed.likely) {
-    return aboutFifteen(((kilocalories / standpoint.athlete.massKg) * 1000) / speed.likely)
-  }
-  return unknown
+  const { massKg } = standpoint.athlete
+  if (sport !== 'run' || massKg === undefined || !speed.likely) return unknown
+  return aboutFifteen(metresOnFoot(kilocalories, massKg, slope) / speed.likely)
 }
 
 /** A send-off lasts until its clock, or until the touch where that comes later; with no speed known it is taken as made. */
@@ -97,7 +100,7 @@ function measure(
       return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
     }
     case 'energy': {
-      const seconds = energySeconds(end.kilocalories, target, speed, standpoint, sport)
+      const seconds = energySeconds(end.kilocalories, step.grade ? slopeOf(step.grade) : 0, target, speed, standpoint, sport)
       return { seconds, metres: metresIn(seconds, speed), isOpen: false }
     }
     case 'send-off': {
@@ -113,16 +116,15 @@ function measure(
   }
 }
 
-const asShown = (value: number | undefined, decimals: number) =>
-  value === undefined ? null : Math.round(value * 10 ** decimals) / 10 ** decimals
+/** Parts of a unit that a reckoned target is told in: finer than a watch holds it. */
+const partsToldIn = (unit: string) => (unit === 'm/s' ? 1e4 : 1e3)
 
-function reckonedTarget(target: ResolvedTarget): ReckonedTarget {
-  const decimals = target.unit === 'm/s' ? 4 : 1
-  const ends = (band: { easiest?: number; hardest?: number }) => ({
-    easiest: asShown(band.easiest, decimals),
-    hardest: asShown(band.hardest, decimals),
-  })
-  return { of: target.of, ...ends(target), unit: target.unit, ...(target.to ? { to: ends(target.to) } : {}) }
+function reckonedTarget({ of, unit, to, ...band }: ResolvedTarget): ReckonedTarget {
+  const ends = (said: Ends) => {
+    const { easiest = null, hardest = null } = outward(said, partsToldIn(unit))
+    return { easiest, hardest }
+  }
+  return { of, ...ends(band), unit, ...(to ? { to: ends(to) } : {}) }
 }
 
 /** A remark on one step, before it is known where the step stands. */
@@ -138,7 +140,7 @@ export interface MeasuredStep extends Measured {
 /**
  * What one step comes to.
  *
- * @param smoothingSeconds the watch's, 3 where not told
+ * @param nudging how the watch judges, for the room of a point
  * @param isLast the last send-off of a session ends at the touch
  */
 export const measureStep = remembered(
@@ -147,7 +149,7 @@ export const measureStep = remembered(
     sport: SessionSport,
     place: PlaceOfSession['kind'] | undefined,
     standpoint: Standpoint,
-    smoothingSeconds: number | undefined,
+    nudging: Nudging,
     isLast: boolean,
   ): MeasuredStep => {
     if (sport === 'multi') {
@@ -160,7 +162,8 @@ export const measureStep = remembered(
       const resolution = resolveTarget(step.target, standpoint, {
         sport,
         stepMetres: metresOfEnd(step.end),
-        smoothingSeconds,
+        nudging,
+        place,
         slope: step.grade && slopeOf(step.grade),
       })
       if (resolution.ok) target = resolution.target

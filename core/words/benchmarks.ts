@@ -9,6 +9,23 @@ const weaknesses: Readonly<Record<FitWeakness, string>> = {
 
 export const sayFitWeakness = (weakness: FitWeakness): string => weaknesses[weakness]
 
+/** Why an effort does not count, or counts only for want of younger ones. */
+const standings = {
+  'old': 'over 120 days old: counted only where nothing is younger',
+  'future': 'of a day to come: not counted yet',
+  'impossible': 'nobody has ever done that: not counted',
+  'left-out': 'left out by you',
+} as const
+
+export const sayMarkStanding = (standing: keyof typeof standings): string => standings[standing]
+
+/**
+ * What two marks that contradict each other say: the slower one's words.
+ *
+ * @param against the one that it does not fit, in words
+ */
+export const sayConflict = (against: string): string => `slower than ${against} says: not counted until you settle it`
+
 /** What a fit through all-out efforts lacks. */
 export type TrialsMissing = 'two-lengths' | 'fitting-together'
 

@@ -56,14 +56,17 @@ export function sayAbility(ability: {
   conflicts: readonly unknown[]
   isOld: boolean
   criticalFrom: 'own' | 'marks' | 'one-race'
+  /** Marks of days that are still to come. */
+  future: number
 }): string[] {
-  const { sport, marks, conflicts, isOld, criticalFrom } = ability
+  const { sport, marks, conflicts, isOld, criticalFrom, future } = ability
   const of = sports[sport]
   return [
     ...(isOld ? [`Your marks in ${of} are more than 120 days old.`] : []),
     ...(marks.length === 0 ? [`There is no mark in ${of}: all follows from your critical number, and is rough.`] : []),
     ...(marks.length === 1 ? [`One mark tells what you can do in ${of}: rough.`] : []),
-    ...(conflicts.length > 0 ? [`Marks in ${of} contradict each other: the faster counts until you say which holds.`] : []),
+    ...(conflicts.length > 0 ? [`Marks in ${of} contradict each other: the faster counts until you say in Me which holds.`] : []),
+    ...(future > 0 ? [`${future === 1 ? 'A mark' : `${future} marks`} in ${of} of a day to come: not counted yet.`] : []),
     ...(marks.length > 1 && criticalFrom === 'one-race' ? [`Critical speed in ${of} is taken from the curve, not from tests of it.`] : []),
   ]
 }

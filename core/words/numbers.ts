@@ -32,13 +32,14 @@ export const methodWords = {
 } as const satisfies Record<string, MethodWords>
 
 /** What else weakens a derived number. */
-export type NumberWeakness = 'exponent-clamped' | 'exponent-customary' | 'one-race' | 'no-trials' | 'crowd-estimate'
+export type NumberWeakness = 'exponent-clamped' | 'exponent-customary' | 'one-race' | 'no-trials' | 'crowd-estimate' | 'hardly-known'
 
 const weaknesses: Readonly<Record<NumberWeakness, string>> = {
   'exponent-clamped': 'held to 1.02-1.15: the efforts alone would say more or less',
   'exponent-customary': 'customary: one effort tells no exponent',
   'one-race': 'from one race, rough',
   'no-trials': 'no two marks of 2 to 20 min tell it',
+  'hardly-known': 'hardly known: its range is wider than itself',
   'crowd-estimate': 'an estimate for a crowd, not for you',
 }
 

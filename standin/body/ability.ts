@@ -1,79 +1,96 @@
+import { abilityOf, criticalPowerFor } from '../../core/athlete/ability'
+import type { Ability } from '../../core/athlete/ability'
 import type { Athlete } from '../../core/athlete/athlete'
-import { heartOf, speedOfPace } from '../../core/athlete/athlete'
+import { youngestDayOf } from '../../core/athlete/athlete'
+import { shareOfCritical } from '../../core/athlete/critical-share'
+import { loadedBike, powerAtSpeed, speedAtPower } from '../../core/athlete/cycling'
 import { flatSpeedOf, speedOnGrade } from '../../core/athlete/grade'
-import { reserveAtCritical } from '../../core/athlete/critical-share'
-import { defaultBike, powerAtSpeed, speedAtPower } from '../../core/athlete/cycling'
+import { wholeHeart } from '../../core/athlete/heart'
+import type { Standpoint } from '../../core/athlete/standpoint'
+import { standpointOf } from '../../core/athlete/standpoint'
+import { usualShare } from '../../core/athlete/usual-share'
+import type { Heart } from '../../core/physiology/heart'
+import { meantBy } from '../../core/nudge/meant'
+import { bandAlong } from '../../core/quantity/band'
 import type { Sport } from '../../core/session/document'
-import { bandAt } from '../../core/wrist/engine/holding'
+import { sportNames } from '../../core/session/sports'
 import type { ProgramStep } from '../../core/wrist/program/program'
 
-/** What a body can do in a sport, from the athlete's numbers, with customary ones where they are not known. */
-export interface Ability {
-  sport: Sport
-  criticalSpeed: number
-  criticalPower: number
-  easySpeed: number
-  recoverySpeed: number
-  heart: { rest: number; max: number; threshold?: number }
-  massKg: number
-  /** Critical over reserve, in 1/s. */
-  reserveRate: number
+/** Of whoever is not known: m/s on foot and in the water, W on the bike, bpm. */
+const customary = { run: 3.6, ride: 210, swim: 0.9, heart: { rest: 52, max: 180 } } as const
+
+/** Whom the body is of: the athlete as their marks say, with customary numbers where nothing tells theirs. */
+function completed(athlete: Athlete): Standpoint {
+  const day = youngestDayOf(athlete)
+  const known = standpointOf(athlete, day)
+  const lacks = (sport: Sport) => abilityOf(known, sport) === null
+  return standpointOf(
+    {
+      ...athlete,
+      ...(lacks('run') ? { run: { ...athlete.run, criticalSpeed: customary.run } } : {}),
+      ...(lacks('ride') ? { ride: { ...athlete.ride, criticalPower: customary.ride } } : {}),
+      ...(lacks('swim') ? { swim: { criticalSpeed: customary.swim } } : {}),
+      ...(sportNames.every(sport => wholeHeart(known, sport)) ? {} : { heart: { ...customary.heart } }),
+    },
+    day,
+  )
 }
 
-const customaryReserveRate = 0.012
+const standpoints = new WeakMap<Athlete, Standpoint>()
 
-/** Critical over reserve as the athlete has set them, in 1/s. */
-function ownRate({ run, ride }: Athlete, sport: Sport): number | undefined {
-  const of = (critical: number | undefined, reserve: number | undefined) => (critical && reserve ? critical / reserve : undefined)
-  if (sport === 'ride') return of(ride?.criticalPower, ride?.wPrime)
-  return sport === 'run' ? (of(run?.criticalSpeed, run?.dPrime) ?? of(run?.criticalPower, run?.wPrime)) : undefined
+/** The standpoint of the body itself, worked out once for each athlete. */
+export function bodyOf(athlete: Athlete): Standpoint {
+  const known = standpoints.get(athlete)
+  if (known) return known
+  const made = completed(athlete)
+  standpoints.set(athlete, made)
+  return made
 }
 
-export function abilityOf(athlete: Athlete, sport: Sport): Ability {
-  const criticalSpeed = sport === 'ride' ? 9 : (athlete[sport]?.criticalSpeed ?? (sport === 'run' ? 3.6 : 0.9))
-  const criticalPower = sport === 'swim' ? 200 : (athlete[sport]?.criticalPower ?? 210)
-  const heart = heartOf(athlete, sport)
-  const easySpeed = speedOfPace(athlete.easyPace, sport) ?? criticalSpeed * 0.78
+/** What a body can do in a sport. */
+export interface BodyAbility {
+  standpoint: Standpoint
+  ability: Ability
+  heart: Heart
+  /** Power at critical in W, where this sport has a power. */
+  criticalPower: number | undefined
+}
+
+export function bodyAbility(athlete: Athlete, sport: Sport): BodyAbility {
+  const standpoint = bodyOf(athlete)
   return {
-    sport,
-    criticalSpeed,
-    criticalPower,
-    easySpeed,
-    recoverySpeed: speedOfPace(athlete.recoveryPace, sport) ?? easySpeed * 0.9,
-    heart: { rest: heart.rest ?? 52, max: heart.max ?? 180, ...(heart.threshold === undefined ? {} : { threshold: heart.threshold }) },
-    massKg: athlete.massKg ?? 70,
-    reserveRate: ownRate(athlete, sport) ?? customaryReserveRate,
+    standpoint,
+    ability: abilityOf(standpoint, sport)!,
+    heart: wholeHeart(standpoint, sport)!,
+    criticalPower: criticalPowerFor(standpoint, sport),
   }
 }
 
-const totalKg = (ability: Ability) => ability.massKg + defaultBike.massKg
-
 /** The speed that a share of critical comes to on a slope. */
-export function speedAt(share: number, ability: Ability, slope: number): number {
-  if (ability.sport === 'ride') return speedAtPower(share * ability.criticalPower, totalKg(ability), defaultBike, slope)
-  const flat = share * ability.criticalSpeed
-  return ability.sport === 'run' ? speedOnGrade(flat, slope) : flat
+export function speedAt(share: number, { ability, standpoint }: BodyAbility, slope: number): number {
+  const intensity = share * ability.critical
+  if (ability.sport === 'swim') return intensity
+  if (ability.sport === 'run') return speedOnGrade(intensity, slope)
+  const { totalKg, bike } = loadedBike(standpoint.athlete)
+  return speedAtPower(intensity, totalKg, bike, slope)
 }
 
 /** The share of critical that a speed on a slope asks for. */
-export function shareAt(speed: number, ability: Ability, slope: number): number {
-  if (ability.sport === 'ride') return Math.max(0, powerAtSpeed(speed, totalKg(ability), defaultBike, slope)) / ability.criticalPower
-  return (ability.sport === 'run' ? flatSpeedOf(speed, slope) : speed) / ability.criticalSpeed
+export function shareAt(speed: number, { ability, standpoint }: BodyAbility, slope: number): number {
+  if (ability.sport === 'swim') return speed / ability.critical
+  if (ability.sport === 'run') return flatSpeedOf(speed, slope) / ability.critical
+  const { totalKg, bike } = loadedBike(standpoint.athlete)
+  return Math.max(0, powerAtSpeed(speed, totalKg, bike, slope)) / ability.critical
 }
 
 /** The share of critical that the body means to go at, given what the wrist leads it to. */
-export function intendedShare(step: ProgramStep | null, along: number, ability: Ability, slope: number): number {
+export function intendedShare(step: ProgramStep | null, along: number, body: BodyAbility, slope: number): number {
   if (!step || step.role === 'rest') return 0
   const { target } = step
-  if (target && (target.of === 'pace' || target.of === 'power' || target.of === 'heart-rate')) {
-    const band = bandAt(target, along)
-    const value =
-      band.easiest !== undefined && band.hardest !== undefined ? (band.easiest + band.hardest) / 2 : (band.easiest ?? band.hardest! * 0.95)
-    if (target.of === 'pace') return shareAt(value, ability, slope)
-    if (target.of === 'power') return value / ability.criticalPower
-    return Math.max(0.3, (value - ability.heart.rest) / (ability.heart.max - ability.heart.rest) / reserveAtCritical)
-  }
-  if (step.role === 'recovery' || step.role === 'transition')
-    return step.manner === 'walk' ? 0.35 : ability.recoverySpeed / ability.criticalSpeed
-  return step.role === 'work' && step.manner === 'stride' ? 1.2 : ability.easySpeed / ability.criticalSpeed
+  if (!target || target.of === 'cadence') return usualShare(step, body.standpoint, body.ability.sport)
+  const value = meantBy(bandAlong(target, along), target.of)
+  if (target.of === 'pace') return shareAt(value, body, slope)
+  return (
+    shareOfCritical(value, target.unit, step, body.standpoint, body.ability.sport) ?? usualShare(step, body.standpoint, body.ability.sport)
+  )
 }

@@ -84,8 +84,10 @@ describe('the simulated body', () => {
   })
 
   it('heeds a nudge, and nothing else', () => {
-    const strayed = { ...restedBody(ilse), noise: 0.1 }
-    expect(heed(strayed, [{ kind: 'nudge', t: 1, side: 'too-hard' }]).noise).toBeCloseTo(0.04)
+    const rested = restedBody(ilse)
+    const strayed = { ...rested, wander: { ...rested.wander, quick: 0.1 } }
+    expect(heed(strayed, [{ kind: 'nudge', t: 1, side: 'too-hard' }]).wander.quick).toBeCloseTo(0.04)
+    expect(strayed.wander.quick).toBe(0.1)
     expect(heed(strayed, [{ kind: 'halfway', t: 1 }])).toBe(strayed)
   })
 

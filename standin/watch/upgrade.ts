@@ -1,4 +1,5 @@
 import { nothingJudged } from '../../core/wrist/engine/judging'
+import { restedBody } from '../body/body'
 import type { Going } from './going'
 
 /** Names that what is carried out had in the storage of earlier versions, and the ones it has now. */
@@ -15,8 +16,10 @@ export function upgradeGoing(stored: Going | null): Going | null {
   if (!stored) return null
   const { manner, ...wearer } = stored.wearer as Going['wearer'] & { manner?: Going['wearer']['behaviour'] }
   const state = withNames(stored.state) as Going['state']
+  const { t, metres, speed, heartRate, worked } = stored.body
   return {
     ...stored,
+    body: 'wear' in stored.body ? stored.body : { ...restedBody(wearer.athlete), t, metres, speed, heartRate, worked },
     state: { ...state, ended: state.ended ?? null, step: state.step && { ...state.step, judging: state.step.judging ?? nothingJudged } },
     wearer: { ...wearer, behaviour: wearer.behaviour ?? manner ?? { bias: 0 } },
   }

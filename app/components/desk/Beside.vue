@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quietEdits } from '~/forecast/quiet-edits'
 import { manyRuns, useForecast } from '~/forecast/use-forecast'
 import { unitsOf } from '~~/core/athlete/athlete'
 import { paceReadingFor } from '~~/core/athlete/say-target'
@@ -53,8 +54,7 @@ const forecastMissing = computedAlike(() =>
 )
 defineExpose({
   /** The edits that give every row its quiet band. */
-  quiet: (): Edit[] =>
-    (forecast.picture.value?.quiet.steps ?? []).map(step => ({ do: 'target' as const, at: step.path, words: step.words })),
+  quiet: (): Edit[] => quietEdits(forecast.picture.value?.quiet ?? null),
 })
 </script>
 

@@ -9,9 +9,10 @@ import type { NudgePicture } from '~~/core/forecast/forecast'
 import type { SchoolBand } from '~~/core/forecast/quiet'
 import { printTarget } from '~~/core/script/print-target'
 import type { ProgramTarget } from '~~/core/wrist/program/program'
-import { sayValue, unitWords } from '~~/core/athlete/say-target'
+import { sayTarget } from '~~/core/athlete/say-target'
 import type { PaceReading } from '~~/core/athlete/say-target'
 import type { KeptWatch } from '~~/shared/api'
+import { quietEdits } from '~/forecast/quiet-edits'
 import { manyRuns } from '~/forecast/use-forecast'
 import { smallChart } from '~/theme/small-chart'
 
@@ -30,8 +31,12 @@ const emit = defineEmits<{ watch: [id: string]; many: []; stop: []; take: [edits
 
 const total = computed(() => props.picture?.forecast.total ?? null)
 const quiet = computed(() => props.picture?.quiet ?? null)
-const edits = computed<Edit[]>(() => (quiet.value?.steps ?? []).map(step => ({ do: 'target', at: step.path, words: step.words })))
-const wide = computed(() => [...new Set((quiet.value?.steps ?? []).map(step => step.words))])
+const edits = computed<Edit[]>(() => quietEdits(quiet.value))
+const mended = computed(() => (quiet.value?.steps ?? []).filter(step => step.target !== null))
+const wide = computed(() => [...new Set(mended.value.map(step => step.words))])
+const byMean = computed(() => mended.value.find(step => step.byMeanOf !== null)?.byMeanOf ?? null)
+/** Rows that nag and cannot be given room. */
+const nagging = computed(() => (quiet.value?.steps ?? []).filter(step => step.target === null))
 const names: Record<SchoolBand['kind'], string> = {
   'quiet': 'quiet',
   'lean-fast': 'lean fast',
@@ -39,12 +44,11 @@ const names: Record<SchoolBand['kind'], string> = {
   'percent': 'percent',
   'as-said': 'as said',
 }
-const bandOf = (school: SchoolBand) => {
-  const of = school.unit === 'm/s' ? ('pace' as const) : school.unit === 'W' ? ('power' as const) : ('heart-rate' as const)
-  const words = [school.easiest, school.hardest].map(value => sayValue(value, of, props.reading))
-  const [first, second] = of === 'pace' && props.reading.startsWith('min') ? words.reverse() : words
-  return `${first}–${second} ${unitWords({ of, unit: school.unit as ProgramTarget['unit'] }, props.reading)}`
-}
+const bandOf = ({ unit, easiest, hardest }: SchoolBand) =>
+  sayTarget(
+    { of: unit === 'm/s' ? 'pace' : unit === 'W' ? 'power' : 'heart-rate', unit: unit as ProgramTarget['unit'], easiest, hardest },
+    props.reading,
+  )
 
 const option = computed(() => {
   const { tokens, text, base } = smallChart()
@@ -85,6 +89,10 @@ const option = computed(() => {
   }
 })
 const isLong = computed(() => props.progress !== null && (props.runs >= manyRuns || props.progress > 0.02))
+const sayNagging = (steps: readonly { path: string; expected: number }[]) =>
+  steps.length === 1
+    ? `Row ${steps[0]!.path} nudges about ${Math.round(steps[0]!.expected)} times.`
+    : `${steps.length} rows nudge up to ${Math.round(Math.max(...steps.map(step => step.expected)))} times each.`
 const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.main) : ''))
 </script>
 
@@ -109,11 +117,19 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
     </p>
     <template v-if="picture && picture.forecast.perStep.length > 0">
       <p v-if="edits.length > 0" class="line">
-        <button class="plain" data-test="take-quiet" @click="emit('take', edits)">Take the quiet band</button> <kbd>Alt Q</kbd>{{ ' ' }}
-        <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: at most one a step</span>
+        <button class="plain" data-test="take-quiet" @click="emit('take', edits)">
+          {{ byMean === null ? 'Take the quiet band' : `Be led by the mean of ${byMean} s` }}
+        </button>
+        <kbd>Alt Q</kbd>{{ ' ' }}
+        <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: about one in five minutes</span>
       </p>
-      <p v-else class="line good">
-        Quiet: no step nudges more than once.<template v-if="quietWords">
+      <p v-if="byMean !== null" class="faint small">No band alone is quiet here: it would have to be wider than what you mean to do.</p>
+      <p v-if="nagging.length > 0" class="line" data-test="nagging">
+        {{ sayNagging(nagging) }}
+        <span class="faint">A zone or an open band has no room to give: say a band of your own to be nudged less.</span>
+      </p>
+      <p v-if="edits.length === 0 && nagging.length === 0" class="line good">
+        Quiet: no more than about one nudge in five minutes.<template v-if="quietWords">
           <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template
         >
       </p>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Athlete, Effort } from '~~/core/athlete/athlete'
 import { abilityOf } from '~~/core/athlete/ability'
-import { isOld } from '~~/core/athlete/age'
-import { isHumanEffort } from '~~/core/athlete/marks'
+import { isHumanEffort, standingOf } from '~~/core/athlete/marks'
+import { sayConflict, sayMarkStanding } from '~~/core/words/benchmarks'
 import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
@@ -21,9 +21,27 @@ const wrong = ref('')
 const removed = ref<Effort | null>(null)
 const byWatts = computed(() => sport.value === 'ride')
 const efforts = computed(() => [...(props.athlete.efforts ?? [])].sort((a, b) => b.date.localeCompare(a.date)))
-/** Whether the other marks say that this one is too slow by far: the faster count until the athlete takes one away. */
-const isContradicted = ({ sport: of, seconds, date: on }: Effort) =>
-  abilityOf(athletes.standpoint, of)?.conflicts.some(mark => mark.seconds === seconds && mark.date === on) ?? false
+const isMark = ({ seconds, date: on }: Effort, mark: { seconds: number; date: string }) => mark.seconds === seconds && mark.date === on
+/** The effort that says that this one is too slow by far: the faster counts until the athlete settles it. */
+function contradicting(effort: Effort): Effort | null {
+  const conflict = abilityOf(athletes.standpoint, effort.sport)?.conflicts.find(mark => isMark(effort, mark))
+  return (conflict && efforts.value.find(other => other.sport === effort.sport && isMark(other, conflict.against))) ?? null
+}
+const amountOf = ({ metres, watts }: Effort) => (metres ? showDistance(metres) : `${watts} W`)
+const sayEffort = (effort: Effort) => `${amountOf(effort)} in ${formatTime(effort.seconds)}`
+const rows = computed(() =>
+  efforts.value.map(effort => ({ effort, standing: standingOf(effort, day.value), against: contradicting(effort) })),
+)
+function leaveOut(effort: Effort, isOut: boolean) {
+  emit('keep', athlete => ({
+    ...athlete,
+    efforts: (athlete.efforts ?? []).map(known => {
+      if (!same(known, effort)) return known
+      const { leftOut: _, ...rest } = known
+      return isOut ? { ...rest, leftOut: true as const } : rest
+    }),
+  }))
+}
 const key = (effort: Effort) => `${effort.sport} ${effort.date} ${effort.metres ?? ''} ${effort.watts ?? ''} ${effort.seconds}`
 const same = (one: Effort, other: Effort) => key(one) === key(other)
 
@@ -73,16 +91,21 @@ function bringBack() {
 <template>
   <table v-if="efforts.length > 0" class="ruled" data-test="efforts">
     <tbody>
-      <tr v-for="effort in efforts" :key="key(effort)">
+      <tr v-for="{ effort, standing, against } in rows" :key="key(effort)" :class="{ faint: standing === 'left-out' }">
         <td class="mono">{{ effort.date }}</td>
         <td>{{ effort.sport }}</td>
-        <td class="number">{{ effort.metres ? showDistance(effort.metres) : `${effort.watts} W` }}</td>
+        <td class="number">{{ amountOf(effort) }}</td>
         <td class="number">{{ formatTime(effort.seconds) }}</td>
         <td>
-          <span v-if="isOld(effort.date, day)" class="doubt">old</span
-          ><span v-if="isContradicted(effort)" class="doubt"> the others say more: not counted, or remove what does not hold</span>
+          <span v-if="standing !== 'counts'" class="doubt">{{ sayMarkStanding(standing) }}</span>
+          <span v-else-if="against" class="doubt" data-test="conflict">
+            {{ sayConflict(sayEffort(against)) }}.
+            <button class="plain" @click="leaveOut(effort, true)">It was not all out</button>
+            <button class="plain" @click="leaveOut(against, true)">{{ sayEffort(against) }} does not hold</button>
+          </span>
         </td>
         <td class="end">
+          <button v-if="standing === 'left-out'" class="plain" @click="leaveOut(effort, false)">count it</button>{{ ' ' }}
           <button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button>
         </td>
       </tr>
@@ -118,7 +141,7 @@ function bringBack() {
 <style scoped>
 table {
   width: 100%;
-  max-width: 620px;
+  max-width: 760px;
 }
 .end {
   text-align: right;

@@ -74,8 +74,8 @@ function take(number: DerivedNumber) {
     </section>
   </div>
   <p class="faint small">
-    ± is one standard error, or what the method's own literature gives. Estimates, not diagnoses: a doctor knows more about a heart than a
-    formula.
+    ± is half of the range in which the number lies 95 times of 100, or what the method's own literature gives. Estimates, not diagnoses: a
+    doctor knows more about a heart than a formula.
   </p>
 </template>
 

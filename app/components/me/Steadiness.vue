@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Athlete } from '~~/core/athlete/athlete'
-import { steadinessOf } from '~~/core/athlete/steadiness'
-import { defaultSteadiness } from '~~/core/nudge/steadiness'
+import { hasOwnSteadiness, steadinessOf } from '~~/core/athlete/steadiness'
 import type { LearntSteadiness } from '~~/core/record/steadiness'
 
 const props = defineProps<{ athlete: Athlete }>()
@@ -23,7 +22,7 @@ const rows = computed(() =>
       sport,
       measure,
       now,
-      isOwn: now !== defaultSteadiness[measure],
+      isOwn: hasOwnSteadiness(props.athlete, sport, measure),
       found: learnt.value?.find(one => one.sport === sport && one.measure === measure) ?? null,
     }
   }),

@@ -2,12 +2,12 @@ import { endKinds } from '../../session/ends'
 import type { Run, Signal } from './engine-state'
 import { isCeilingCalled, isPool, mark, stepOf } from './engine-state'
 import { progressOf } from './engine-ends'
-import type { SensorSample } from './holding'
+import type { SensorSample, Side } from './holding'
 import { sideOf, slide, smoothedValue } from './holding'
-import { judgeSample } from './judging'
+import { judgeSample, sideWithin } from './judging'
 import { settlingSeconds } from '../../nudge/settling'
 import type { ResolvedMeasure } from '../../athlete/resolve'
-import type { ProgramEnd, ProgramStep } from '../program/program'
+import type { ProgramEnd, ProgramStep, ProgramTarget } from '../program/program'
 import { poolLengthOf } from '../program/program'
 
 const ceilingAfterSeconds = 5
@@ -107,19 +107,33 @@ export function countSample(run: Run, seconds: number): void {
   state.step!.judging = judgeSample(state.step!.judging, state.reading!, seconds, judged, progressOf(step.end, state) ?? 0)
 }
 
+/**
+ * On which side of its band the smoothed value lies; null without one. A length of the pool is told to the grain of the samples
+ * only, and is outside where no time within that grain would be inside.
+ */
+function sideNow(run: Run, target: ProgramTarget): Side | null {
+  const { state } = run
+  const { window, judging } = state.step!
+  const value = smoothedValue(target.of, window)
+  if (value === null) return null
+  const share = progressOf(stepOf(run).end, state) ?? 0
+  const [from, to] = [window[0]!, window.at(-1)!]
+  if (target.of !== 'pace' || !isPool(run, state.cursor!)) return sideOf(value, target, share)
+  return sideWithin({ amount: to.metres! - from.metres!, seconds: to.t - from.t }, judging.grain, judging.grain, target, share)
+}
+
 /** Judges the smoothed value of the last seconds, and nudges when it has been outside for long enough. */
 export function judge(run: Run, seconds: number): void {
   const { state, program } = run
   const target = stepOf(run).target
   const step = state.step!
   if (!target || seconds <= 0 || hasTouched(run, seconds)) return
-  const value = smoothedValue(target.of, step.window)
-  if (value === null) {
+  const side = sideNow(run, target)
+  if (side === null) {
     step.outSince = null
     return
   }
   if (state.moving - step.startMoving <= settlingSeconds[target.of]) return
-  const side = sideOf(value, target, progressOf(stepOf(run).end, state) ?? 0)
   const inside = side === 'inside'
   step.outSince = inside ? null : (step.outSince ?? state.t - seconds)
   if (inside) {

@@ -100,10 +100,10 @@ describe('words of the wrist', () => {
 
   const pace: ProgramTarget = { of: 'pace', unit: 'm/s', easiest: 3.9, hardest: 4.1 }
   it.each<[ProgramTarget, string]>([
-    [pace, '4:04-4:16 /km'],
+    [pace, '4:04-4:17 /km'],
     [{ ...pace, easiest: undefined }, '4:04 /km or slower'],
-    [{ ...pace, hardest: undefined }, '4:16 /km or faster'],
-    [{ ...pace, to: { easiest: 4, hardest: 4 } }, '4:04-4:16 /km to 4:10 /km'],
+    [{ ...pace, hardest: undefined }, '4:17 /km or faster'],
+    [{ ...pace, to: { easiest: 4, hardest: 4 } }, '4:04-4:17 /km to 4:10 /km'],
     [{ of: 'power', unit: 'W', easiest: 219.3, hardest: 227.9 }, '219-228 W'],
     [{ of: 'heart-rate', unit: 'bpm', hardest: 145 }, '145 bpm or below'],
     [{ of: 'rpe', unit: 'of 10', easiest: 6, hardest: 7 }, '6-7 of 10'],

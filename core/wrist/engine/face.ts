@@ -7,13 +7,14 @@ import type { EngineState, Signal } from './engine'
 import { progressOf } from './engine'
 import { isCeilingCalled, signalWords } from './engine-state'
 import type { Side } from './holding'
-import { bandAt, sideOf, smoothedValue } from './holding'
+import { bandAlong } from '../../quantity/band'
+import { sideOf, smoothedValue } from './holding'
 import { settlingSeconds } from '../../nudge/settling'
 import type { Program, ProgramEnd, ProgramStep, ProgramTarget } from '../program/program'
 import { poolLengthOf } from '../program/program'
 import type { PaceReading } from '../../athlete/say-target'
 import { sayEnd } from '../program/words'
-import { paceReadingFor, sayTarget, sayValue, unitWords } from '../../athlete/say-target'
+import { paceReadingFor, sayEndOfBand, sayTarget, sayValue, unitWords } from '../../athlete/say-target'
 
 /** What the wrist shows of a running program: everything readable at arm's length, nothing hidden after a few seconds. */
 export interface Face {
@@ -82,17 +83,18 @@ function left(end: ProgramEnd, state: EngineState, poolLength: number | null): P
 }
 
 function faceTarget(target: ProgramTarget, state: EngineState, share: number, reading: PaceReading): FaceTarget {
-  const band = bandAt(target, share)
+  const band = bandAlong(target, share)
   const value = smoothedValue(target.of, state.step!.window)
   const settled = state.moving - state.step!.startMoving > settlingSeconds[target.of]
-  const say = (number: number | undefined) => (number === undefined ? null : sayValue(number, target.of, reading))
+  const say = (number: number | undefined, end: 'easiest' | 'hardest') =>
+    number === undefined ? null : sayEndOfBand(number, end, target.of, reading)
   const low = band.easiest ?? band.hardest! * 0.9
   const high = band.hardest ?? band.easiest! * 1.1
   const width = Math.max(high - low, high * 0.005)
   return {
     words: sayTarget(target, reading),
-    easiest: say(band.easiest),
-    hardest: say(band.hardest),
+    easiest: say(band.easiest, 'easiest'),
+    hardest: say(band.hardest, 'hardest'),
     unit: unitWords(target, reading),
     value: value === null ? null : sayValue(value, target.of, reading),
     side: value === null || !settled ? null : sideOf(value, target, share),

@@ -1,20 +1,12 @@
 import type { ResolvedMeasure } from '../../athlete/resolve'
+import { bandAlong } from '../../quantity/band'
 import type { ProgramTarget } from '../program/program'
 
 export type Side = 'inside' | 'too-easy' | 'too-hard'
 
-const between = (from: number | undefined, to: number | undefined, share: number) =>
-  from === undefined || to === undefined ? (from ?? to) : from + (to - from) * share
-
-/** The band at a share of the step, from 0 to 1, for a target that changes over it. */
-export function bandAt(target: ProgramTarget, share: number): { easiest?: number; hardest?: number } {
-  if (!target.to) return target
-  return { easiest: between(target.easiest, target.to.easiest, share), hardest: between(target.hardest, target.to.hardest, share) }
-}
-
 /** Where a value, in the target's own unit, stands to the band; a missing side is open. */
 export function sideOf(value: number, target: ProgramTarget, share = 0): Side {
-  const band = bandAt(target, share)
+  const band = bandAlong(target, share)
   if (band.easiest !== undefined && value < band.easiest) return 'too-easy'
   if (band.hardest !== undefined && value > band.hardest) return 'too-hard'
   return 'inside'

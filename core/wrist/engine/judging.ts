@@ -29,7 +29,7 @@ export interface Judging {
   grain: number
 }
 
-interface Amount {
+export interface Amount {
   amount: number
   seconds: number
 }
@@ -85,7 +85,7 @@ export const begunAt = (sample: SensorSample): Judging => ({ ...nothingJudged, w
 const columns = { 'power': 'power', 'heart-rate': 'heartRate', 'cadence': 'cadence' } as const
 
 /** Where a speed over a way lies that was timed to a grain only: inside where any time within the grain would be. */
-function sideWithin({ amount, seconds }: Amount, early: number, late: number, target: ProgramTarget, share: number): Side {
+export function sideWithin({ amount, seconds }: Amount, early: number, late: number, target: ProgramTarget, share: number): Side {
   const [slowest, fastest] = [
     sideOf(amount / (seconds + late), target, share),
     sideOf(amount / Math.max(0.1, seconds - early), target, share),

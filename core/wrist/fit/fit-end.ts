@@ -1,3 +1,4 @@
+import { metresOnFoot, slopeOf } from '../../athlete/grade'
 import { usualSecondsOf } from '../../athlete/athlete'
 import { toMetres } from '../../quantity/distance'
 import { pedalJoulesOf } from '../../quantity/energy'
@@ -66,7 +67,7 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
     case 'energy': {
       const metres =
         sport === 'run' && standpoint.athlete.massKg !== undefined
-          ? Math.round((end.kilocalories / standpoint.athlete.massKg) * 1000)
+          ? Math.round(metresOnFoot(end.kilocalories, standpoint.athlete.massKg, step.grade ? slopeOf(step.grade) : 0))
           : null
       return [
         ...(metres === null ? [] : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'energy-of-distance' as const }]),

@@ -1,10 +1,12 @@
 import { metresOfEnd } from '../../session/ends'
 import { sayInstead, sayLoss } from '../../words/losses'
-import { heartOf } from '../../athlete/athlete'
+import { heartFor, wholeHeart } from '../../athlete/heart'
+import { heartAt } from '../../physiology/heart'
 import { slopeOf } from '../../athlete/grade'
 import { resolveTarget } from '../../athlete/resolve'
+import { roundTarget } from '../../athlete/round-target'
 import type { ResolvedMeasure, ResolvedTarget } from '../../athlete/resolve'
-import { criticalOf, effortOfShare, reserveAtCritical, shareOfCritical } from '../../athlete/critical-share'
+import { criticalOf, effortOfShare, shareOfCritical } from '../../athlete/critical-share'
 import { printTarget } from '../../script/print-target'
 import type { Band, PlaceKind, Sport, Step, Target } from '../../session/document'
 import type { FitContext, Way } from './loss'
@@ -21,24 +23,6 @@ export function allows(profile: WatchProfile, sport: Sport, place: PlaceKind | u
   })
 }
 
-const stepOf = (unit: ResolvedTarget['unit']) => (unit === 'm/s' ? 1e4 : unit === 'of 10' ? 10 : 1)
-
-/** A band in numbers that the face can show as they are, rounded outward. */
-function rounded(target: Omit<ResolvedTarget, 'said'>): ProgramTarget {
-  const step = stepOf(target.unit)
-  const outward = (value: number | undefined, by: (value: number) => number) =>
-    value === undefined ? undefined : by(value * step - (by === Math.ceil ? 1e-6 : -1e-6)) / step
-  const ends = (band: Band) =>
-    JSON.parse(JSON.stringify({ easiest: outward(band.easiest, Math.floor), hardest: outward(band.hardest, Math.ceil) })) as Band
-  return {
-    of: target.of,
-    unit: target.unit,
-    ...ends(target),
-    ...(target.to ? { to: ends(target.to) } : {}),
-    ...(target.over === undefined ? {} : { over: target.over }),
-  }
-}
-
 /** Seconds below which a heart rate tells nothing of the step it is in; above critical it goes to its maximum and tells nothing either. */
 const heartNeedsSeconds = 150
 
@@ -51,20 +35,21 @@ const nearest: Readonly<Record<ResolvedMeasure, ResolvedMeasure[]>> = {
   'rpe': ['heart-rate'],
 }
 
+/** Above this share of critical a heart rate, long at its maximum, is not even an offer. */
+const heartTells = 1.15
+
 /** A value of another measure at a share of critical; null where a number of the athlete is missing. */
 function valueAt(share: number, of: ResolvedMeasure, context: FitContext): number | null {
   const { standpoint, sport } = context
-  const { rest, max } = heartOf(standpoint.athlete, sport)
   const { speed, power } = criticalOf(standpoint, sport)
+  const heart = wholeHeart(standpoint, sport)
   switch (of) {
     case 'pace':
       return speed === undefined ? null : share * speed
     case 'power':
       return power === undefined ? null : share * power
     case 'heart-rate':
-      return rest === undefined || max === undefined || share > 1 / reserveAtCritical
-        ? null
-        : rest + (max - rest) * reserveAtCritical * share
+      return heart === null || share > heartTells ? null : heartAt(share, heart)
     case 'rpe':
       return effortOfShare(share)
     case 'cadence':
@@ -93,7 +78,7 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
     const [low, high] = ends as (number | undefined)[]
     const middle = low !== undefined && high !== undefined ? (low + high) / 2 : null
     const room = to === 'rpe' ? convertedRoom.rpe : (middle ?? low ?? high ?? 0) * convertedRoom[to]
-    const { max = Infinity } = heartOf(context.standpoint.athlete, context.sport)
+    const { max = Infinity } = heartFor(context.standpoint, context.sport)
     const bounded = (value: number) =>
       to === 'rpe' ? Math.min(10, Math.max(0, Math.round(value * 2) / 2)) : to === 'heart-rate' ? Math.min(max, value) : value
     return {
@@ -104,7 +89,7 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
   const band = convert(target)
   const end = target.to ? convert(target.to) : null
   if (!band || (target.to && !end)) return null
-  return rounded({ of: to, unit: unitOf[to], ...band, ...(end ? { to: end } : {}) })
+  return roundTarget({ of: to, unit: unitOf[to], ...band, ...(end ? { to: end } : {}) })
 }
 
 const noTarget: Way = { way: 'none', instead: sayInstead({ code: 'no-target' }) }
@@ -123,13 +108,12 @@ export function fitTarget(
   context: FitContext,
 ): ProgramTarget | undefined {
   if (!target) return undefined
-  const { end } = step
   const { sport, place, profile } = context
-  const stepMetres = metresOfEnd(end)
   const resolution = resolveTarget(target, context.standpoint, {
     sport,
-    stepMetres,
-    smoothingSeconds: profile.smoothingSeconds,
+    stepMetres: metresOfEnd(step.end),
+    nudging: profile,
+    place: place?.kind,
     slope: step.grade && slopeOf(step.grade),
   })
   const words = printTarget(target)
@@ -139,7 +123,7 @@ export function fitTarget(
     return undefined
   }
   const { of } = resolution.target
-  if (allows(profile, sport, place?.kind, of)) return rounded(resolution.target)
+  if (allows(profile, sport, place?.kind, of)) return roundTarget(resolution.target)
   const isShort = (context.likely(path).seconds ?? Infinity) < heartNeedsSeconds
   const share = shareOfCritical(
     resolution.target.hardest ?? resolution.target.easiest!,

@@ -67,7 +67,7 @@ describe('fitting', () => {
 
   it('lists every loss with its path and what is used instead', () => {
     expect(losses('sport run\nplace treadmill\n\n10:00 @ 5:10 /km\n5:00 @ 140-150 bpm', 'basic')).toEqual([
-      ['1', 'target', 'about 149-160 bpm'],
+      ['1', 'target', 'about 150-160 bpm'],
     ])
     expect(losses('sport run\n\nuntil HR below 120 walk', 'basic')).toEqual([['1', 'end', 'until press']])
     expect(losses('sport run\n\n2 times\n  1:00\n  recovery 1:00', 'basic')).toEqual([

@@ -38,7 +38,7 @@ export interface FitOptions {
 }
 
 function fitCeiling(ceiling: Ceiling, context: FitContext, path: string): number | null {
-  const reading = ceilingBpm(ceiling, context.standpoint.athlete, context.sport)
+  const reading = ceilingBpm(ceiling, context.standpoint, context.sport)
   if ('bpm' in reading) return reading.bpm
   const heart = reading.missing === 'max' ? 'maximum' : 'threshold'
   lose(

@@ -1,5 +1,5 @@
 import { withoutTrailing } from '../../session/recovery'
-import { toMetres } from '../../quantity/distance'
+import { poolMetres } from '../../session/place'
 import type { Manner, PlaceOfSession, Prompt, Role, SessionSport, Sport, Step, Swim } from '../../session/document'
 import type { ResolvedTarget } from '../../athlete/resolve'
 
@@ -83,11 +83,8 @@ export function roundItems(block: ProgramBlock, isLast: boolean): ProgramItem[] 
 /** Where a step is carried out: in the place of its leg, else in the program's. */
 export const placeOf = (step: ProgramStep | null, program: Program): PlaceOfSession | undefined => step?.place ?? program.place
 
-/** Metres of a length where a step is swum in a pool, whose metres come a length at a time; else null. */
-export function poolLengthOf(step: ProgramStep, program: Program): number | null {
-  const place = placeOf(step, program)
-  return step.sport === 'swim' && place?.kind === 'pool' ? toMetres({ value: place.length, unit: place.unit }) : null
-}
+/** Metres of a length where a step is swum in a pool; else null. */
+export const poolLengthOf = (step: ProgramStep, program: Program): number | null => poolMetres(step.sport, placeOf(step, program))
 
 export const timesOf = (block: ProgramBlock): number | null => ('times' in block.repeat ? block.repeat.times : null)
 

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm'
 import { ValidationError } from 'yup'
 import type { InferType, Schema } from 'yup'
 import type { Validated } from '../../../core/formats/validate'
-import { validateAthlete, validateProgram, validateSession } from '../../../core/formats/validate'
+import { validateKeptAthlete, validateProgram, validateSession } from '../../../core/formats/validate'
 import { isCalendarDay } from '../../../core/quantity/day'
 import { checkSession } from '../../../core/session/check'
 import type { Session } from '../../../core/session/document'
@@ -156,7 +156,7 @@ async function takeSession(
 
 async function takeAthlete(transaction: Transaction, archive: Archive): Promise<ImportedFile> {
   const saves = await fitting(athleteHistoryShape, await jsonIn(archive, athleteHistoryName))
-  const athletes = saves.map(save => ({ ...save, athlete: accepted(validateAthlete(save.athlete), 'an athlete') }))
+  const athletes = saves.map(save => ({ ...save, athlete: accepted(validateKeptAthlete(save.athlete), 'an athlete') }))
   return transaction(async tx => {
     const current = await currentAthlete(tx)
     const newest = athletes.at(-1)

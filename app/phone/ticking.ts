@@ -21,8 +21,8 @@ export function useTicking(hand: RunInHand, say: (utterance: Utterance) => void,
     run.value = taken.run
     held.journal?.add(event)
     held.wearer?.heed(taken.cues)
-    const unit = unitsOf(athlete()).run
-    const spoken = speak(held.speaker, taken.cues, event.t, cue => sayCue(cue, taken.run.head.program, unit))
+    const units = unitsOf(athlete())
+    const spoken = speak(held.speaker, taken.cues, event.t, cue => sayCue(cue, taken.run.head.program, units))
     held.speaker = spoken.state
     if (spoken.utterance) {
       said.value = spoken.utterance.words

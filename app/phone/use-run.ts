@@ -120,7 +120,7 @@ export function usePhoneRun(athlete: () => Athlete, onFinished: () => void) {
   })
 
   const face = computed(() =>
-    run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete()).run) : null,
+    run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete())) : null,
   )
   return {
     ...{ run, face, said, gap, speed, isAwake, isFull, finish },

@@ -112,7 +112,8 @@ export function usualSecondsOf(athlete: Athlete, role: Role): number {
 
 export type Units = NonNullable<Athlete['units']>
 
-const usualUnits = Object.fromEntries(sportNames.map(sport => [sport, sports[sport].units[0]])) as unknown as Units
+/** The units of somebody who has chosen none. */
+export const usualUnits = Object.fromEntries(sportNames.map(sport => [sport, sports[sport].units[0]])) as unknown as Units
 
 /** The unit that each sport's distances are said in; the sport's first where the athlete has chosen none. */
 export const unitsOf = (athlete: Athlete): Units => athlete.units ?? usualUnits

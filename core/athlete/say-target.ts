@@ -8,16 +8,16 @@ import type { ResolvedMeasure, ResolvedTarget } from './resolve'
 export type ShownTarget = Omit<ResolvedTarget, 'said'>
 
 /** Units the athlete reads speeds in on the wrist. */
-export type PaceReading = 'min/km' | 'min/mi' | 'min/100m' | 'km/h' | 'mi/h'
+export type PaceReading = 'min/km' | 'min/mi' | 'min/100m' | 'min/100yd' | 'km/h' | 'mi/h'
 
 export function paceReadingFor(sport: Sport, unit: 'km' | 'mi' | 'm' | 'yd' = 'km'): PaceReading {
   const { paceMetres, speedIsPace } = sports[sport]
-  if (paceMetres === 100) return 'min/100m'
+  if (paceMetres === 100) return unit === 'yd' ? 'min/100yd' : 'min/100m'
   if (!speedIsPace) return unit === 'mi' ? 'mi/h' : 'km/h'
   return unit === 'mi' ? 'min/mi' : 'min/km'
 }
 
-const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100 } as const
+const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100, 'min/100yd': 100 * metresPer.yd } as const
 
 /** Slower than that in m/s there is no pace to read. */
 const slowest = 0.2
@@ -33,6 +33,7 @@ export const paceUnitWords: Readonly<Record<PaceReading, string>> = {
   'min/km': '/km',
   'min/mi': '/mi',
   'min/100m': '/100m',
+  'min/100yd': '/100yd',
   'km/h': 'km/h',
   'mi/h': 'mi/h',
 }

@@ -28,7 +28,7 @@ export const fitsCode = (session: Session): boolean => byteLength(printSession(s
 /** A session on paper: what it comes to on top, its rows below, and its script as a QR code where asked and it fits. */
 export function sessionCard(session: Session, standpoint: Standpoint, { size, withCode, measure }: SessionCardOptions): Card {
   const reckoning = reckon(session, standpoint)
-  const unit = session.sport === 'multi' || session.sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[session.sport]
+  const unit = session.sport === 'multi' ? 'km' : unitsOf(standpoint.athlete)[session.sport]
   const { seconds, metres } = reckoning
   const summary = [
     session.sport,

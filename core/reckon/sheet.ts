@@ -68,7 +68,7 @@ const asShown = (target: Reckoned): ShownTarget => ({
 
 /** A target's numbers as the athlete reads them in a sport. */
 const targetWords = remembered((target: Reckoned, standpoint: Standpoint, sport: Sport) =>
-  sayTarget(asShown(target), paceReadingFor(sport, sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport])),
+  sayTarget(asShown(target), paceReadingFor(sport, unitsOf(standpoint.athlete)[sport])),
 )
 
 const stepWords = remembered(printStep)
@@ -79,7 +79,7 @@ const aboutMetres = (metres: number) => (metres < 200 ? Math.round(metres / 5) *
 function stepComesTo(step: Step, entry: ReckonedStep | undefined, standpoint: Standpoint, sport: Sport): string {
   if (!entry) return step.off ? 'off' : ''
   if (entry.target) return targetWords(entry.target, standpoint, sport)
-  const unit = sport === 'swim' ? 'km' : unitsOf(standpoint.athlete)[sport]
+  const unit = unitsOf(standpoint.athlete)[sport]
   const { seconds, metres } = entry
   if (isOpenEnd(step.end)) return seconds.likely === null ? '' : `about ${sayDuration(seconds.likely)}`
   if (step.end.on === 'time') return metres.likely ? `about ${sayDistance(aboutMetres(metres.likely), unit)}` : ''

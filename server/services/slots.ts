@@ -1,4 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm'
+import { unitsOf } from '../../core/athlete/athlete'
 import { clearSlot } from '../../core/wrist/link/desk'
 import { comparePrograms } from '../../core/wrist/program/compare'
 import type { Program } from '../../core/wrist/program/program'
@@ -8,6 +9,7 @@ import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { holding, program, session, watch } from '../db/schema'
 import type { SlotComparison, SlotRow, WatchState } from '../../shared/api'
+import { currentAthlete } from './athlete'
 import { clockAheadOf } from './clock'
 import { deskStore } from './desk-store'
 import { fitterFor } from './fit'
@@ -115,18 +117,20 @@ export async function inspectWatch(database: Database, owner: string, watchId: s
 /** Reads a slot back from the watch and sets it beside what it should hold, step by step. */
 export async function compareSlot(database: Database, owner: string, watchId: string, slot: number): Promise<SlotComparison> {
   const back = await atWatch(database, owner, watchId, turn => readBack(turn.exchange, slot, turn.messageBytes))
-  const [row] = await asOwner(database, owner, tx =>
-    tx
+  const { row, units } = await asOwner(database, owner, async tx => {
+    const [held] = await tx
       .select({ digest: holding.digest, document: program.document })
       .from(holding)
       .innerJoin(program, ofProgram)
-      .where(and(eq(holding.watchId, watchId), eq(holding.slot, slot))),
-  )
+      .where(and(eq(holding.watchId, watchId), eq(holding.slot, slot)))
+    const { athlete } = await currentAthlete(tx)
+    return { row: held, units: unitsOf(athlete) }
+  })
   const blank = (of: Program): Program => ({ ...of, items: [] })
   const wanted = row ? (JSON.parse(row.document) as Program) : null
   const found = back.program
   if (!wanted && !found) return { rows: [], equal: true, holds: null }
-  const rows = comparePrograms(wanted ?? blank(found!), found ?? blank(wanted!))
+  const rows = comparePrograms(wanted ?? blank(found!), found ?? blank(wanted!), units)
   return { rows, equal: wanted !== null && back.digest === row!.digest, holds: found?.name ?? null }
 }
 

@@ -44,8 +44,8 @@ export interface Going {
 function take(going: Going, event: EngineEvent): Going {
   const outcome = advance(going.program, going.state, event, going.settings)
   addMarks(going.recorder, outcome.marks)
-  const unit = unitsOf(going.wearer.athlete).run
-  const spoken = speak(going.speaker, outcome.cues, outcome.state.t, cue => sayCue(cue, going.program, unit))
+  const units = unitsOf(going.wearer.athlete)
+  const spoken = speak(going.speaker, outcome.cues, outcome.state.t, cue => sayCue(cue, going.program, units))
   return {
     ...going,
     state: outcome.state,

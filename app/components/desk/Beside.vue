@@ -30,7 +30,7 @@ const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
 const isEmpty = computed(() => (desk.reckoning?.flat.length ?? 0) === 0)
 const title = computed(() => (session.value ? titleOf(session.value) : 'New session'))
 const sport = computed(() => (session.value?.sport === 'multi' ? undefined : session.value?.sport))
-const unit = computed(() => (sport.value ? unitsOf(athletes.athlete)[sport.value] : 'km') as 'km' | 'mi' | 'm')
+const unit = computed(() => (sport.value ? unitsOf(athletes.athlete)[sport.value] : 'km'))
 const paceReading = computed(() => paceReadingFor(sport.value ?? 'run', unit.value))
 
 const watchId = ref('')

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { sayReckonRemark } from '~~/core/words/reckoning'
 import { sayDistance } from '~~/core/quantity/distance'
+import type { DistanceUnit } from '~~/core/quantity/units'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 
-const props = defineProps<{ unit: 'km' | 'mi' | 'm' }>()
+const props = defineProps<{ unit: DistanceUnit }>()
 const desk = useDeskReadingStore()
 
 const steps = computed(() => desk.reckoning?.flat.length ?? 0)
@@ -11,15 +12,14 @@ const likely = computed(() => desk.reckoning?.seconds.likely ?? null)
 const total = computed(() => {
   const seconds = likely.value
   if (seconds === null || steps.value === 0) return '–'
-  const minutes = Math.round(seconds / 60)
-  return minutes >= 60 ? `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}` : sayDuration(Math.round(seconds))
+  return sayDuration(seconds < 3600 ? seconds : Math.round(seconds / 60) * 60)
 })
 const habit = computed(() => (likely.value === null ? 0 : Math.max(0, likely.value - desk.fixed)))
 const distance = computed(() => {
   const metres = desk.reckoning?.metres
   if (!metres || metres.likely === null) return 'not known'
   if (steps.value === 0) return '–'
-  const unit = props.unit === 'm' ? 'km' : props.unit
+  const { unit } = props
   if (metres.low === null || metres.high === null || metres.high - metres.low < 50) return `about ${sayDistance(metres.likely, unit)}`
   return `${sayDistance(metres.low, unit).replace(/ \w+$/, '')}–${sayDistance(metres.high, unit)}`
 })

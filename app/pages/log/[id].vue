@@ -40,7 +40,6 @@ const steps = computed(() => {
 })
 const sport = computed(() => (logged.value?.recording.sport === 'multi' ? 'run' : (logged.value?.recording.sport ?? 'run')))
 const unit = computed(() => unitsOf(athletes.athlete)[sport.value])
-const distanceUnit = computed(() => (unit.value === 'mi' ? ('mi' as const) : ('km' as const)))
 const reading = computed(() => paceReadingFor(sport.value, unit.value))
 const byPower = computed(
   () => logged.value?.recording.sport === 'ride' || [...steps.value.values()].some(step => step.target?.of === 'power'),
@@ -87,7 +86,8 @@ const reasonOf = (step: ScoredStep) => {
   return reasonWords[step.reason]
 }
 const roundOf = (step: ScoredStep) => (step.round.length === 0 ? '' : step.round.join(' · '))
-const wordsOf = (step: ScoredStep) => (steps.value.has(step.path) ? printProgramItem(steps.value.get(step.path)!) : step.path)
+const wordsOf = (step: ScoredStep) =>
+  steps.value.has(step.path) ? printProgramItem(steps.value.get(step.path)!, unitsOf(athletes.athlete)) : step.path
 /** Where it was begun by choice, and where it ended early: once, in words. */
 const edges = computed(() => {
   const { beganAt, endedAt } = logged.value?.score ?? {}
@@ -95,7 +95,7 @@ const edges = computed(() => {
     const step = steps.value.get(path)
     const times = roundsAround(logged.value!.program!.items, path)
     const rounds = round.map((count, depth) => (times[depth] ? `${count} of ${times[depth]}` : String(count))).join(', ')
-    return `${step ? printProgramItem(step) : path}${rounds ? `, round ${rounds}` : ''}`
+    return `${step ? printProgramItem(step, unitsOf(athletes.athlete)) : path}${rounds ? `, round ${rounds}` : ''}`
   }
   return `${beganAt ? ` Begun at ${sayPlace(beganAt)}.` : ''}${endedAt ? ` Ended early in ${sayPlace(endedAt)}.` : ''}`
 })
@@ -150,7 +150,7 @@ async function copy() {
         {{ when }} · {{ logged.recording.sport }} ·
         <template v-if="logged.score"
           >{{ sayDuration(logged.score.totals.seconds)
-          }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, distanceUnit) }}</template></template
+          }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, unit) }}</template></template
         >
         <template v-if="logged.sessionId"> · <NuxtLink :to="`/desk/${logged.sessionId}`">the session</NuxtLink></template>
       </p>

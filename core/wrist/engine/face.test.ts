@@ -120,7 +120,7 @@ describe('words of the wrist', () => {
 
   it.each([
     [{ on: 'distance', metres: 2000 }, '2 km'],
-    [{ on: 'distance', metres: 1609.344 }, '1609.3 m'],
+    [{ on: 'distance', metres: 1609.344 }, '1 mi'],
     [{ on: 'energy', joules: 300 * 4184 * 0.24 }, '300 kcal'],
     [{ on: 'heart-rate', above: 150 }, 'until HR above 150'],
     [{ on: 'first', of: [{ on: 'time', seconds: 60 }, { on: 'press' }] }, '1:00 or until press'],
@@ -128,6 +128,6 @@ describe('words of the wrist', () => {
 
   it("says a program's rows", () => {
     const { items } = programOf('sport run\n\nrepeat for 5 km\n  4:00 @ 4:00-4:20 /km\nrepeat for 20:00\n  recovery 1:00 jog')
-    expect(items.map(printProgramItem)).toEqual(['repeat for 5.0 km', 'repeat for 20 min'])
+    expect(items.map(item => printProgramItem(item))).toEqual(['repeat for 5 km', 'repeat for 20 min'])
   })
 })

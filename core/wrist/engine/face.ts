@@ -1,4 +1,6 @@
-import { sayDistance } from '../../quantity/distance'
+import type { Units } from '../../athlete/athlete'
+import { usualUnits } from '../../athlete/athlete'
+import { distanceAsSaid, metresPer, sayDistance } from '../../quantity/distance'
 import { kilocaloriesOf } from '../../quantity/energy'
 import { formatTime } from '../../quantity/time'
 import type { Cursor } from './cursor'
@@ -51,11 +53,18 @@ export interface FaceTarget {
   at: number | null
 }
 
+/** What is left of a distance, in the unit that it was said in: miles to a hundredth, yards, else metres. */
+function sayLeft(left: number, of: number): string {
+  const { unit } = distanceAsSaid(of)
+  if (unit === 'mi') return `${(Math.ceil((left / metresPer.mi) * 100 - 1e-6) / 100).toFixed(2)} mi`
+  return unit === 'yd' ? `${Math.ceil(left / metresPer.yd - 1e-6)} yd` : `${left} m`
+}
+
 function wayLeft(metres: number, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
   const left = Math.max(0, Math.ceil(metres - (state.metres - state.step!.startMetres) - 1e-6))
   return poolLength !== null && left >= poolLength
     ? { figure: String(Math.round(left / poolLength)), figureIs: left < 2 * poolLength ? 'length left' : 'lengths left' }
-    : { figure: `${left} m`, figureIs: 'left' }
+    : { figure: sayLeft(left, metres), figureIs: 'left' }
 }
 
 function left(end: ProgramEnd, state: EngineState, poolLength: number | null): Pick<Face, 'figure' | 'figureIs'> {
@@ -129,9 +138,10 @@ function silentWords({ silent }: EngineState): string | null {
 /**
  * The face for a state of the engine.
  *
- * @param unit the athlete's unit for the sport
+ * @param units the athlete's, for what is to be read
  */
-export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' = 'km'): Face {
+export function faceOf(program: Program, state: EngineState, units: Units = usualUnits): Face {
+  const unit = units[program.sport === 'multi' ? 'run' : program.sport]
   const total = { time: formatTime(Math.floor(state.moving)), distance: sayDistance(state.metres, unit) }
   const heartRate = state.heartRate === null ? null : Math.round(state.heartRate)
   const blank: Face = {
@@ -153,7 +163,7 @@ export function faceOf(program: Program, state: EngineState, unit: 'km' | 'mi' =
   }
   if (!state.cursor || !state.step) return blank
   const step = stepAt(program, state.cursor)
-  const reading = paceReadingFor(step.sport, unit)
+  const reading = paceReadingFor(step.sport, units[step.sport])
   const share = progressOf(step.end, state)
   return {
     ...blank,

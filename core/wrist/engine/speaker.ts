@@ -1,9 +1,11 @@
+import type { Units } from '../../athlete/athlete'
+import { usualUnits } from '../../athlete/athlete'
 import { formatTime } from '../../quantity/time'
 import type { Cue } from './engine-state'
 import { signalWords } from './engine-state'
 import { stepAtPath } from '../program/program-steps'
 import type { Program } from '../program/program'
-import { sayEnd } from '../program/words'
+import { sayEnd, sayMetres } from '../program/words'
 import { paceReadingFor, sayTarget } from '../../athlete/say-target'
 
 /** How a cue comes: as words, as a tone, or as taps on the wrist. */
@@ -66,12 +68,12 @@ const cueStyles: Readonly<Record<Cue['kind'], CueStyle>> = {
 const stepRank = cueStyles.step.rank
 
 /** A cue in words, as the glass shows it and the voice says it. */
-export function sayCue(cue: Cue, program: Program, unit: 'km' | 'mi' = 'km'): string {
+export function sayCue(cue: Cue, program: Program, units: Units = usualUnits): string {
   switch (cue.kind) {
     case 'step': {
       const step = stepAtPath(program, cue.path)
       if (!step) return ''
-      const target = step.target ? `, ${sayTarget(step.target, paceReadingFor(step.sport, unit))}` : ''
+      const target = step.target ? `, ${sayTarget(step.target, paceReadingFor(step.sport, units[step.sport]))}` : ''
       return `${step.role === 'work' ? '' : `${step.role} `}${sayEnd(step.end)}${target}`
     }
     case 'nudge':
@@ -85,7 +87,7 @@ export function sayCue(cue: Cue, program: Program, unit: 'km' | 'mi' = 'km'): st
     case 'prompt':
       return cue.say
     case 'lap':
-      return `${Math.round(cue.metres)} m in ${formatTime(Math.round(cue.seconds))}`
+      return `${sayMetres(cue.metres)} in ${formatTime(Math.round(cue.seconds))}`
     case 'signal':
       return cue.isBack
         ? `${signalWords[cue.of]} is back`

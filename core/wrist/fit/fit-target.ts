@@ -1,5 +1,6 @@
 import { metresOfEnd } from '../../session/ends'
 import { sayInstead, sayLoss } from '../../words/losses'
+import { unitsOf } from '../../athlete/athlete'
 import { heartFor, wholeHeart } from '../../athlete/heart'
 import { heartAt } from '../../physiology/heart'
 import { slopeOf } from '../../athlete/grade'
@@ -143,7 +144,11 @@ export function fitTarget(
   const doubtOf = (measure: ResolvedMeasure) => (measure !== 'heart-rate' ? 'none' : isShort ? 'short' : isAbove ? 'near-maximum' : 'none')
   const ways: Way[] = open.map(({ measure, found }) => ({
     way: measure,
-    instead: sayInstead({ code: 'measure', target: sayTarget(found, paceReadingFor(sport)), doubt: doubtOf(measure) }),
+    instead: sayInstead({
+      code: 'measure',
+      target: sayTarget(found, paceReadingFor(sport, unitsOf(context.standpoint.athlete)[sport])),
+      doubt: doubtOf(measure),
+    }),
   }))
   if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift(noTarget)
   else ways.push(noTarget)

@@ -1,4 +1,5 @@
 import { diffArrays } from 'diff'
+import type { Units } from '../../athlete/athlete'
 import { digestOf } from './digest'
 import type { Program, ProgramItem } from './program'
 import { printProgramItem } from './words'
@@ -19,21 +20,23 @@ interface Row {
   digest: string
 }
 
-function rowsOf(items: readonly ProgramItem[], depth = 0): Row[] {
+function rowsOf(items: readonly ProgramItem[], units: Units | undefined, depth = 0): Row[] {
   return items.flatMap(item => {
     const own = item.kind === 'block' ? { ...item, items: [] } : item
-    const row = { path: item.path, depth, words: printProgramItem(item), digest: digestOf(own) }
-    return item.kind === 'block' ? [row, ...rowsOf(item.items, depth + 1)] : [row]
+    const row = { path: item.path, depth, words: printProgramItem(item, units), digest: digestOf(own) }
+    return item.kind === 'block' ? [row, ...rowsOf(item.items, units, depth + 1)] : [row]
   })
 }
 
 /**
  * Sets two programs side by side, row by row; what only one of them has stands alone, and a changed row beside what it was.
  *
+ * @param units the athlete's, that both are said in
+ *
  * Law: all rows are equal exactly when the items of both programs are.
  */
-export function comparePrograms(should: Program, holds: Program): ComparedRow[] {
-  const [left, right] = [rowsOf(should.items), rowsOf(holds.items)]
+export function comparePrograms(should: Program, holds: Program, units?: Units): ComparedRow[] {
+  const [left, right] = [rowsOf(should.items, units), rowsOf(holds.items, units)]
   const changes = diffArrays(left, right, { comparator: (a, b) => a.digest === b.digest && a.depth === b.depth })
   return changes.flatMap(({ value, added, removed }, index): ComparedRow[] => {
     const [before, after] = [changes[index - 1], changes[index + 1]]

@@ -1,5 +1,7 @@
 import { paceReadingFor, sayTarget } from '../../athlete/say-target'
-import { sayDistance } from '../../quantity/distance'
+import type { Units } from '../../athlete/athlete'
+import { usualUnits } from '../../athlete/athlete'
+import { distanceAsSaid } from '../../quantity/distance'
 import { kilocaloriesOf } from '../../quantity/energy'
 import { formatNumber, formatTime, sayDuration } from '../../quantity/time'
 import type { ProgramEnd, ProgramItem, ProgramStep } from './program'
@@ -24,25 +26,28 @@ export function sayEnd(end: ProgramEnd): string {
   }
 }
 
-const sayMetres = (metres: number) =>
-  metres >= 2000 && metres % 100 === 0 ? `${formatNumber(metres / 1000)} km` : `${formatNumber(Math.round(metres * 10) / 10)} m`
+/** A distance in the unit that it was said in: `400 m`, `1 mi`, `5 km`. */
+export function sayMetres(metres: number): string {
+  const { value, unit } = distanceAsSaid(metres)
+  return `${formatNumber(value)} ${unit}`
+}
 
 /** What a block goes on until, a distance or a time, in words: `repeat for 5 km`. */
 export const sayEndOfBlock = (until: { metres: number } | { seconds: number }): string =>
-  `repeat for ${'metres' in until ? sayDistance(until.metres, 'km') : sayDuration(until.seconds)}`
+  `repeat for ${'metres' in until ? sayMetres(until.metres) : sayDuration(until.seconds)}`
 
 const sayGrade = ({ low, high }: NonNullable<ProgramStep['grade']>) =>
   `${low < 0 ? 'downhill' : 'uphill'} ` +
   `${low === high ? Math.abs(low) : `${Math.min(Math.abs(low), Math.abs(high))}-${Math.max(Math.abs(low), Math.abs(high))}`} %`
 
-/** A program's item as one row of words. */
-export function printProgramItem(item: ProgramItem): string {
+/** A program's item as one row of words, its targets in the athlete's units. */
+export function printProgramItem(item: ProgramItem, units: Units = usualUnits): string {
   if (item.kind === 'block') {
     const { repeat } = item
     const words = 'times' in repeat ? `${repeat.times} times` : sayEndOfBlock(repeat)
     return `${words}${item.dropLastRecovery ? ', drop last recovery' : ''}`
   }
   const role = item.role === 'work' ? '' : `${item.role} `
-  const target = item.target ? ` @ ${sayTarget(item.target, paceReadingFor(item.sport))}` : ''
+  const target = item.target ? ` @ ${sayTarget(item.target, paceReadingFor(item.sport, units[item.sport]))}` : ''
   return `${role}${sayEnd(item.end)}${item.manner ? ` ${item.manner}` : ''}${item.grade ? ` ${sayGrade(item.grade)}` : ''}${target}`
 }

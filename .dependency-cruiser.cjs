@@ -6,7 +6,7 @@ const floors = [
   ['quantity'],
   ['session'],
   ['words'],
-  ['nudge'],
+  ['nudge', 'physiology'],
   ['athlete'],
   ['script'],
   ['script/reader'],

@@ -74,7 +74,6 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
 export type Column = 'before' | 'after'
 
 const clockOf = (row: SheetRow) => (row.startsAt === null ? '\u00B7' : formatTime(Math.round(row.startsAt)))
-const kilometresOf = (row: SheetRow) => (row.metresAt === null ? '' : (row.metresAt / 1000).toFixed(1))
 
 function drawBefore({ row, brackets }: MarginRow): HTMLElement {
   const cell = element('sheet-before')
@@ -82,7 +81,7 @@ function drawBefore({ row, brackets }: MarginRow): HTMLElement {
   const clock = element('sheet-number sheet-clock sheet-handle', clockOf(row))
   clock.dataset.path = row.path
   clock.title = 'Drag to move'
-  cell.append(clock, element('sheet-number sheet-distance', kilometresOf(row)), drawSpine(brackets))
+  cell.append(clock, element('sheet-number sheet-distance', row.distanceAt), drawSpine(brackets))
   return cell
 }
 
@@ -104,7 +103,7 @@ function write(cell: Element, text: string) {
 
 function writeBefore(cell: Element, row: SheetRow) {
   write(cell.children[0]!, clockOf(row))
-  write(cell.children[1]!, kilometresOf(row))
+  write(cell.children[1]!, row.distanceAt)
 }
 
 function writeAfter(cell: Element, row: SheetRow) {

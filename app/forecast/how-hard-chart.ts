@@ -17,7 +17,7 @@ function markedPoint(at: readonly [number, number], words: string, last: number)
     label: {
       ...text,
       color: tokens.slip,
-      position: at[0] > last * 0.9 ? ('top' as const) : ('right' as const),
+      position: at[0] > last * 0.7 ? ('left' as const) : ('right' as const),
       distance: 7,
       backgroundColor: tokens.paper,
       formatter: words,

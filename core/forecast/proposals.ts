@@ -55,7 +55,7 @@ export function nameStep(session: Session, path: string, round: readonly number[
   const alike = segments.filter(segment => segment.path === path)
   const position = alike.findIndex(segment => segment.round.join('.') === round.join('.')) + 1
   const item = itemAt(session, path)
-  const words = item?.kind === 'step' ? printEnd(item.end) : 'step'
+  const words = item?.kind !== 'step' ? 'step' : item.role === 'work' ? printEnd(item.end) : item.role
   return alike.length > 1 ? `the ${ordinal(position)} ${words}` : `the ${words}`
 }
 

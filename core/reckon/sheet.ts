@@ -3,7 +3,8 @@ import type { ShownTarget } from '../athlete/say-target'
 import type { Standpoint } from '../athlete/standpoint'
 import { shareOfCritical } from '../athlete/critical-share'
 import { unitsOf } from '../athlete/athlete'
-import { sayDistance } from '../quantity/distance'
+import { metresPer, sayDistance } from '../quantity/distance'
+import type { DistanceUnit } from '../quantity/units'
 import { formatTime, sayDuration } from '../quantity/time'
 import { printBlockHeader, printStep } from '../script/print'
 import { itemAt, sportAt } from '../session/item-path'
@@ -23,6 +24,8 @@ export interface SheetRow {
   /** Seconds and metres at which it first begins, likely; null where not known or carried out never. */
   startsAt: number | null
   metresAt: number | null
+  /** The metres in the unit of the sheet, without it. */
+  distanceAt: string
   comesTo: string
   /** The step's band on the sheet's one axis of effort, in percent of critical; null where open. */
   band: { low: number; high: number } | null
@@ -140,6 +143,10 @@ function blockComesTo(block: Block, seconds: number | null, path: string, flat: 
   return seconds === null || seconds === 0 ? '' : `${seconds < 3600 ? formatTime(Math.round(seconds)) : sayDuration(seconds)} each`
 }
 
+/** The unit that the distances of a sheet stand in: the athlete's for its sport, kilometres or miles for several. */
+export const sheetUnit = ({ sport }: Pick<Session, 'sport'>, { athlete }: Standpoint): DistanceUnit =>
+  unitsOf(athlete)[sport === 'multi' ? 'run' : sport]
+
 /**
  * The rows of the cue sheet for a session, in the order they are written.
  *
@@ -157,12 +164,13 @@ export function sheetRows(session: Session, reckoning: Reckoning, standpoint: St
     }
   })
   const rows: SheetRow[] = []
+  const unit = sheetUnit(session, standpoint)
   const visit = (items: readonly Item[], prefix: string, depth: number, blocks: number, sport: Sport, isOff: boolean) => {
     for (let position = 0; position < items.length; position++) {
       const item = items[position]!
       const path = `${prefix}${position + 1}`
       const found = firstUnder(path, blocks, starts, reckoning.flat, index)
-      const row = blankRow(path, depth, item.kind, found, isOff || ('off' in item && item.off === true))
+      const row = blankRow(path, depth, item.kind, found, unit, isOff || ('off' in item && item.off === true))
       rows.push(row)
       switch (item.kind) {
         case 'unread':
@@ -190,7 +198,7 @@ export function sheetRows(session: Session, reckoning: Reckoning, standpoint: St
   return rows
 }
 
-function blankRow(path: string, depth: number, kind: Item['kind'], found: Found, off: boolean): SheetRow {
+function blankRow(path: string, depth: number, kind: Item['kind'], found: Found, unit: DistanceUnit, off: boolean): SheetRow {
   return {
     path,
     depth,
@@ -198,6 +206,7 @@ function blankRow(path: string, depth: number, kind: Item['kind'], found: Found,
     words: '',
     startsAt: found.first?.startsAt ?? null,
     metresAt: found.metresAt,
+    distanceAt: found.metresAt === null ? '' : (found.metresAt / metresPer[unit]).toFixed(unit === 'km' || unit === 'mi' ? 1 : 0),
     comesTo: '',
     band: null,
     roundel: null,

@@ -126,7 +126,7 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
       <p v-if="byMean !== null" class="faint small">No band alone is quiet here: it would have to be wider than what you mean to do.</p>
       <p v-if="nagging.length > 0" class="line" data-test="nagging">
         {{ sayNagging(nagging) }}
-        <span class="faint">A zone or an open band has no room to give: say a band of your own to be nudged less.</span>
+        <span class="faint">A zone, an open band or one that changes has no room to give: say a band of your own to be nudged less.</span>
       </p>
       <p v-if="edits.length === 0 && nagging.length === 0" class="line good">
         Quiet: no more than about one nudge in five minutes.<template v-if="quietWords">

@@ -6,6 +6,7 @@ import { EditorView } from '@codemirror/view'
 import type { Edit } from '~~/core/edit/edit'
 import { changeBetween } from '~~/core/edit/retext'
 import type { SheetRow } from '~~/core/reckon/sheet'
+import { sheetUnit } from '~~/core/reckon/sheet'
 import type { ReadResult } from '~~/core/script/reader/read-script'
 import { sayItem } from '~~/core/script/say'
 import type { Remark } from '~~/core/script/remark'
@@ -32,6 +33,7 @@ let view: EditorView | undefined
 let historyTimer: ReturnType<typeof setTimeout> | undefined
 const keepHistoryAfter = 700
 
+const distanceUnit = computed(() => sheetUnit(sessionNow() ?? { sport: 'run' }, athletes.standpoint))
 const sessionNow = () => (desk.reading.sessions.length === 1 ? desk.reading.sessions[0]! : null)
 const say = (path: string) => {
   const session = sessionNow()
@@ -186,9 +188,8 @@ defineExpose({
 <template>
   <div class="sheet" :style="{ '--spine': `${levels * 26 + 14}px` }">
     <div class="heads" aria-hidden="true">
-      <span class="fold" /><span class="clock">clock</span><span class="distance">km</span><span class="spine" /><span class="words"
-        >words</span
-      >
+      <span class="fold" /><span class="clock">clock</span><span class="distance">{{ distanceUnit }}</span
+      ><span class="spine" /><span class="words">words</span>
       <span class="comes">comes to</span>
       <span class="string"
         ><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span

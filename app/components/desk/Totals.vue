@@ -42,7 +42,7 @@ const missing = computedAlike(() =>
     <p class="faint line" data-test="fixed">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
       <template v-else>{{ formatTime(Math.round(desk.fixed)) }} fixed</template
-      ><template v-if="habit > 0">, {{ sayDuration(habit) }} estimated</template>
+      ><template v-if="habit >= 1">, {{ sayDuration(habit) }} estimated</template>
     </p>
     <dl>
       <dt>Distance</dt>

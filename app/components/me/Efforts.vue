@@ -92,13 +92,13 @@ function bringBack() {
   <table v-if="efforts.length > 0" class="ruled" data-test="efforts">
     <tbody>
       <tr v-for="{ effort, standing, against } in rows" :key="key(effort)" :class="{ faint: standing === 'left-out' }">
-        <td class="mono">{{ effort.date }}</td>
+        <td class="mono day">{{ effort.date }}</td>
         <td>{{ effort.sport }}</td>
         <td class="number">{{ amountOf(effort) }}</td>
         <td class="number">{{ formatTime(effort.seconds) }}</td>
         <td>
           <span v-if="standing !== 'counts'" class="doubt">{{ sayMarkStanding(standing) }}</span>
-          <span v-else-if="against" class="doubt" data-test="conflict">
+          <span v-if="against" class="doubt conflict" data-test="conflict">
             {{ sayConflict(sayEffort(against)) }}.
             <button class="plain" @click="leaveOut(effort, true)">It was not all out</button>
             <button class="plain" @click="leaveOut(against, true)">{{ sayEffort(against) }} does not hold</button>
@@ -142,6 +142,15 @@ function bringBack() {
 table {
   width: 100%;
   max-width: 760px;
+}
+.day,
+.end {
+  white-space: nowrap;
+}
+.conflict {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
 }
 .end {
   text-align: right;

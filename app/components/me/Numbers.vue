@@ -49,8 +49,8 @@ function take(number: DerivedNumber) {
             <td>
               <div class="schools">
                 <div v-for="number in row.schools" :key="number.method" class="school">
-                  <span class="mono">{{ sayNumber(number, athlete).value }}</span>
-                  <span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
+                  <span class="mono">{{ sayNumber(number, athlete).value }}</span>{{ ' '
+                  }}<span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
                   <template v-if="number.field"
                     >{{ ' ' }}<span v-if="isTaken(number)" class="good">taken</span
                     ><button v-else class="plain" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">

@@ -95,6 +95,31 @@ function converted(target: ResolvedTarget, to: ResolvedMeasure, step: Step, cont
 
 const noTarget: Way = { way: 'none', instead: sayInstead({ code: 'no-target' }) }
 
+/** The measures that a watch leads by and the target can be told in, the nearest first, and the ways they are offered. */
+function instead(target: ResolvedTarget, step: Step, kind: 'target' | 'also', path: string, context: FitContext) {
+  const { sport, place, profile, standpoint } = context
+  const { of } = target
+  const isShort = (context.likely(path).seconds ?? Infinity) < heartNeedsSeconds
+  const share = shareOfCritical(target.hardest ?? target.easiest!, target.unit, step, standpoint, sport)
+  const isAbove = of !== 'heart-rate' && share !== null && share > 1
+  const isPoorlyTold = isShort || isAbove
+  const measures = kind === 'also' ? [] : nearest[of].filter(measure => allows(profile, sport, place?.kind, measure) && measure !== of)
+  const open = measures.flatMap(measure => {
+    const found = converted(target, measure, step, context)
+    return found ? [{ measure, found }] : []
+  })
+  if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
+  const doubtOf = (measure: ResolvedMeasure) => (measure !== 'heart-rate' ? 'none' : isShort ? 'short' : isAbove ? 'near-maximum' : 'none')
+  const reading = paceReadingFor(sport, unitsOf(standpoint.athlete)[sport])
+  const ways: Way[] = open.map(({ measure, found }) => ({
+    way: measure,
+    instead: sayInstead({ code: 'measure', target: sayTarget(found, reading), doubt: doubtOf(measure) }),
+  }))
+  if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift(noTarget)
+  else ways.push(noTarget)
+  return { open, ways }
+}
+
 /**
  * A target in frozen numbers, as a watch holds it. One that the watch does not lead by is replaced by the nearest measure it
  * does, converted by way of the share of critical intensity, or left out; both are said as a loss.
@@ -125,33 +150,7 @@ export function fitTarget(
   }
   const { of } = resolution.target
   if (allows(profile, sport, place?.kind, of)) return roundTarget(resolution.target)
-  const isShort = (context.likely(path).seconds ?? Infinity) < heartNeedsSeconds
-  const share = shareOfCritical(
-    resolution.target.hardest ?? resolution.target.easiest!,
-    resolution.target.unit,
-    step,
-    context.standpoint,
-    sport,
-  )
-  const isAbove = of !== 'heart-rate' && share !== null && share > 1
-  const isPoorlyTold = isShort || isAbove
-  const measures = kind === 'also' ? [] : nearest[of].filter(measure => allows(profile, sport, place?.kind, measure) && measure !== of)
-  const open = measures.flatMap(measure => {
-    const found = converted(resolution.target, measure, step, context)
-    return found ? [{ measure, found }] : []
-  })
-  if (isPoorlyTold) open.sort((a, b) => Number(a.measure === 'heart-rate') - Number(b.measure === 'heart-rate'))
-  const doubtOf = (measure: ResolvedMeasure) => (measure !== 'heart-rate' ? 'none' : isShort ? 'short' : isAbove ? 'near-maximum' : 'none')
-  const ways: Way[] = open.map(({ measure, found }) => ({
-    way: measure,
-    instead: sayInstead({
-      code: 'measure',
-      target: sayTarget(found, paceReadingFor(sport, unitsOf(context.standpoint.athlete)[sport])),
-      doubt: doubtOf(measure),
-    }),
-  }))
-  if (isPoorlyTold && open[0]?.measure === 'heart-rate') ways.unshift(noTarget)
-  else ways.push(noTarget)
+  const { open, ways } = instead(resolution.target, step, kind, path, context)
   const way = lose(
     context,
     {

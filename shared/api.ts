@@ -2,6 +2,7 @@
 import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
+import type { Cord } from '../core/reckon/cord'
 import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/program/compare'
 import type { Knob } from '../core/wrist/engine/buttons'
@@ -47,6 +48,7 @@ export interface ShelfRow {
   metres: number | null
   steps: number
   open: number
+  cord: Cord | null
   updatedAt: string
   tags: string[]
   isArchived: boolean
@@ -79,6 +81,7 @@ export interface PlanRow {
   title: string
   sport: string
   seconds: number | null
+  cord: Cord | null
 }
 
 export interface KeptWatch {
@@ -173,6 +176,7 @@ export interface LogRow {
   done: number | null
   planned: number | null
   rpe: number | null
+  cord: Cord | null
 }
 
 export interface LoggedRecording {

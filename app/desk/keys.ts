@@ -2,6 +2,7 @@ import { defaultKeymap, history, historyKeymap, indentLess, indentMore, redo } f
 import { indentService, indentUnit } from '@codemirror/language'
 import { EditorState } from '@codemirror/state'
 import type { Extension } from '@codemirror/state'
+import type { Command } from '@codemirror/view'
 import { EditorView, keymap } from '@codemirror/view'
 import { keyedRemark } from './remarks'
 import { sheetField } from './sheet'
@@ -33,6 +34,17 @@ function takeFix(view: EditorView): boolean {
   view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: 'input.fix' })
   return true
 }
+
+/** Carries an indent out and says how deep the row stands then. */
+const told =
+  (indent: Command): Command =>
+  view => {
+    const done = indent(view)
+    const line = view.state.doc.lineAt(view.state.selection.main.head)
+    const depth = /^ */.exec(line.text)![0].length / 2
+    view.dispatch({ effects: EditorView.announce.of(depth === 0 ? 'in no repeat' : `in ${depth} ${depth === 1 ? 'repeat' : 'repeats'}`) })
+    return done
+  }
 
 /** Its guesses and corrections hang on the words that the browser itself holds. */
 const isTouchKeyboard = /Android|iPhone|iPad/.test(navigator.userAgent)
@@ -66,7 +78,8 @@ export const sheetKeys: Extension = [
   EditorState.tabSize.of(2),
   keymap.of([
     { key: 'Alt-Enter', run: takeFix },
-    { key: 'Tab', run: indentMore, shift: indentLess },
+    { key: 'Alt-.', run: told(indentMore), preventDefault: true },
+    { key: 'Alt-,', run: told(indentLess), preventDefault: true },
     { key: 'Mod-Shift-z', run: redo },
     ...historyKeymap,
     ...defaultKeymap,

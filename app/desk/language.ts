@@ -54,19 +54,25 @@ const asSnippet = (own: OwnSession): Completion => ({
   },
 })
 
+/** What may come next, or nothing where the word is whole already. */
+function offered({ pos, explicit }: CompletionContext, typed: string, options: Completion[], fits: RegExp): CompletionResult | null {
+  const isWhole = (text: string) => !explicit && options.some(({ label }) => label.toLowerCase() === text.trim().toLowerCase())
+  return isWhole(typed) ? null : { from: pos - typed.length, options, validFor: text => fits.test(text) && !isWhole(text) }
+}
+
 function complete(own: () => readonly OwnSession[]) {
   return (context: CompletionContext): CompletionResult | null => {
     const line = context.state.doc.lineAt(context.pos)
     const before = line.text.slice(0, context.pos - line.from)
     if (/^\s*#|\s#\s/.test(before) || /^(?:title|prompt)\s/.test(before)) return null
     const target = /(?:@|\band)\s+([\w%:-]*(?: [\w%]*)?)$/.exec(before)
-    if (target) return { from: context.pos - target[1]!.length, options: afterAt, validFor: /^[\w%: -]*$/ }
+    if (target) return offered(context, target[1]!, afterAt, /^[\w%: -]*$/)
     const unit = /(?:^|\s)\d+(?:\.\d+)? ([a-z]+)$/.exec(before)
-    if (unit) return { from: context.pos - unit[1]!.length, options: units, validFor: /^[a-z]*$/ }
+    if (unit) return offered(context, unit[1]!, units, /^[a-z]*$/)
     const start = /^(\s*)([\p{L}][\p{L}\d -]*)$/u.exec(before)
     if (!start && !(context.explicit && before.trim() === '')) return null
     const options = [...atRowStart, ...(start?.[1] ? [] : headerRows), ...own().map(asSnippet)]
-    return { from: context.pos - (start?.[2]?.length ?? 0), options, validFor: /^[\p{L}\d -]*$/u }
+    return offered(context, start?.[2] ?? '', options, /^[\p{L}\d -]*$/u)
   }
 }
 

@@ -91,6 +91,13 @@ describe('the rows of the cue sheet', () => {
   it('count the hard part', () => {
     const session = readScript('sport ride\n\n10:00 @ 65-75 %CP\n3 times\n  2:00 @ 100-105 %CP\n  recovery 1:00', nobody).sessions[0]!
     expect(hardSeconds(session, reckon(session, seenBy(ilse)), seenBy(ilse))).toBe(360)
+    const hardOf = (text: string) => {
+      const other = readScript(text, nobody).sessions[0]!
+      return hardSeconds(other, reckon(other, seenBy(ilse)), seenBy(ilse))
+    }
+    expect(hardOf('sport run\n\n45:00')).toBeNull()
+    expect(hardOf('sport run\n\n45:00 @ easy effort')).toBe(0)
+    expect(hardOf('sport run\n\n45:00 jog')).toBe(0)
   })
 
   it('are one for every item of any document, in its words', () => {

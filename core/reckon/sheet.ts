@@ -215,13 +215,23 @@ function blankRow(path: string, depth: number, kind: Item['kind'], found: Found,
   }
 }
 
-/** Seconds at or above nine tenths of critical, likely: the hard part of a session. */
-export function hardSeconds(session: Session, reckoning: Reckoning, standpoint: Standpoint): number {
-  return reckoning.flat.reduce((sum, entry) => {
+/** From this percent of critical on work is hard. */
+const hardFrom = 90
+
+/**
+ * Seconds at or above nine tenths of critical, likely: the hard part of a session.
+ *
+ * @returns null where nothing is known to be hard and of some work nobody knows how hard it is
+ */
+export function hardSeconds(session: Session, reckoning: Reckoning, standpoint: Standpoint): number | null {
+  let [hard, isUntold] = [0, false]
+  for (const entry of reckoning.flat) {
     const sport = sportAt(session, entry.path)
-    const item = entry.target && itemAt(session, entry.path)
-    if (!entry.target || item?.kind !== 'step' || sport === 'multi') return sum
-    const band = onEffortAxis(entry.target, item.grade, standpoint, sport)
-    return band && (band.low + band.high) / 2 >= 90 ? sum + (entry.seconds.likely ?? 0) : sum
-  }, 0)
+    const item = itemAt(session, entry.path)
+    if (item?.kind !== 'step' || sport === 'multi') continue
+    const band = entry.target ? onEffortAxis(entry.target, item.grade, standpoint, sport) : null
+    if (band && (band.low + band.high) / 2 >= hardFrom) hard += entry.seconds.likely ?? 0
+    else if (!band && entry.role === 'work' && item.manner !== 'jog' && item.manner !== 'walk') isUntold = true
+  }
+  return hard === 0 && isUntold ? null : hard
 }

@@ -18,6 +18,7 @@ import {
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/link/transfer'
 import type { Score } from '../../core/record/score'
+import type { Cord } from '../../core/reckon/cord'
 import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
 import { bytea, createdAt, owner, ownerPolicy } from './accounts'
@@ -50,6 +51,8 @@ export const session = pgTable(
     metres: doublePrecision('metres'),
     steps: integer('steps').notNull(),
     open: integer('open').notNull(),
+    /** Its picture where there is no room for its rows, reckoned as its time and distance are; null until then. */
+    cord: jsonb('cord').$type<Cord>(),
     /** The session that this one is a variant of, or its own id: variants of one session share it. */
     familyId: uuid('family_id'),
     tags: text('tags')
@@ -313,6 +316,8 @@ export const recording = pgTable(
     samples: bytea('samples').notNull(),
     felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
     score: jsonb('score').$type<Score>(),
+    /** Its picture; null where nothing tells its steps, or until it is listed. */
+    cord: jsonb('cord').$type<Cord>(),
     /** Removed ones keep their row, so that they can be brought back. */
     removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),

@@ -1,12 +1,18 @@
 import { and, eq, inArray, ne } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { numbersKey } from '../../core/athlete/standpoint'
+import { cordOf } from '../../core/reckon/cord'
 import { reckon } from '../../core/reckon/reckon'
 import type { Session } from '../../core/session/document'
 import { countFlatSteps } from '../../core/session/walk'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
 import { currentStandpoint } from './athlete'
+
+/** Goes up when the same numbers give other figures than before. */
+const rules = 2
+
+const keyOf = (standpoint: Standpoint) => `${rules} ${numbersKey(standpoint)}`
 
 /** What the shelf shows of a session's size, and by which numbers it was reckoned. */
 export function figuresOf(document: Session, standpoint: Standpoint) {
@@ -16,7 +22,8 @@ export function figuresOf(document: Session, standpoint: Standpoint) {
     metres: reckoning.metres.likely,
     steps: countFlatSteps(document.items),
     open: reckoning.open,
-    reckonedBy: numbersKey(standpoint),
+    cord: cordOf(document, reckoning, standpoint),
+    reckonedBy: keyOf(standpoint),
   }
 }
 
@@ -28,7 +35,7 @@ async function reckonAnew(tx: OwnerTransaction, standpoint: Standpoint, ids: rea
     .select({ id: session.id, document: revision.document })
     .from(session)
     .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
-    .where(and(ne(session.reckonedBy, numbersKey(standpoint)), ids === null ? undefined : inArray(session.id, [...ids])))
+    .where(and(ne(session.reckonedBy, keyOf(standpoint)), ids === null ? undefined : inArray(session.id, [...ids])))
     .limit(ids === null ? staleAtOnce : ids.length)
   for (const { id, document } of stale)
     await tx

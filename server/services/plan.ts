@@ -24,6 +24,7 @@ export async function listPlan(tx: OwnerTransaction, from: string, to: string): 
       title: session.title,
       sport: session.sport,
       seconds: session.seconds,
+      cord: session.cord,
     })
     .from(planEntry)
     .innerJoin(session, eq(session.id, planEntry.sessionId))
@@ -36,8 +37,8 @@ export async function planSession(tx: OwnerTransaction, sessionId: string, day: 
   const kept = await loadSession(tx, sessionId)
   const [entry] = await tx.insert(planEntry).values({ sessionId, day }).returning({ id: planEntry.id })
   await refreshFigures(tx, [sessionId])
-  const [figures] = await tx.select({ seconds: session.seconds }).from(session).where(eq(session.id, sessionId))
-  return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, seconds: figures!.seconds }
+  const [figures] = await tx.select({ seconds: session.seconds, cord: session.cord }).from(session).where(eq(session.id, sessionId))
+  return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, ...figures! }
 }
 
 export async function unplan(tx: OwnerTransaction, id: string): Promise<void> {

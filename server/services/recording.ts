@@ -6,13 +6,14 @@ import type { Recording, Samples } from '../../core/record/recording'
 import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
 import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
-import { currentAthlete } from './athlete'
+import { currentAthlete, currentStandpoint } from './athlete'
+import { doneCord } from '../../core/record/done-cord'
 import { score } from '../../core/record/score'
 import type { SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
-import { mark, recording } from '../db/schema'
+import { mark, program, recording } from '../db/schema'
 import { findProgram, keepProgram, sessionOf } from './program'
 import type { Felt, Listed, LoggedRecording, LogRow } from '../../shared/api'
 import { notFound, Problem } from './problem'
@@ -105,8 +106,28 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   return row.id
 }
 
+/** How many are drawn by the way, of those that came home before there were cords. */
+const drawnAtOnce = 100
+
+/** Draws the cords of recordings that have none yet and whose steps are known. */
+async function drawCords(tx: OwnerTransaction): Promise<void> {
+  const undrawn = await tx
+    .select({ id: recording.id, score: recording.score, document: program.document })
+    .from(recording)
+    .innerJoin(program, eq(program.digest, recording.programDigest))
+    .where(and(isNull(recording.cord), isNull(recording.removedAt), sql`${recording.score}->>'basis' <> 'none'`))
+    .limit(drawnAtOnce)
+  if (undrawn.length === 0) return
+  const standpoint = await currentStandpoint(tx)
+  for (const { id, score: judged, document } of undrawn) {
+    const cord = doneCord(JSON.parse(document) as Program, judged!, standpoint) ?? { parts: [], brackets: [] }
+    await tx.update(recording).set({ cord }).where(eq(recording.id, id))
+  }
+}
+
 /** What was done, newest first, a page at a time. */
 export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<Listed<LogRow>> {
+  await drawCords(tx)
   const rows = await tx
     .select({
       id: recording.id,
@@ -117,6 +138,7 @@ export async function listRecordings(tx: OwnerTransaction, limit: number, offset
       metres: recording.metres,
       totals: sql<Score['totals'] | null>`${recording.score}->'totals'`,
       felt: recording.felt,
+      cord: recording.cord,
     })
     .from(recording)
     .where(isNull(recording.removedAt))

@@ -51,6 +51,7 @@ const shown = {
   metres: session.metres,
   steps: session.steps,
   open: session.open,
+  cord: session.cord,
   tags: session.tags,
   familyId: session.familyId,
   content: session.content,

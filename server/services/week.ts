@@ -34,7 +34,7 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   for (const document of filled) {
     const kept = await saveSession(tx, randomUUID(), 0, printSession(document), { source: text })
     if (isDate(document.day)) rows.push(await planSession(tx, kept.id, document.day))
-    else rows.push({ id: '', day: '', sessionId: kept.id, title: kept.title, sport: document.sport, seconds: null })
+    else rows.push({ id: '', day: '', sessionId: kept.id, title: kept.title, sport: document.sport, seconds: null, cord: null })
   }
   return rows
 }

@@ -11,12 +11,13 @@ test('a session is written, fixed and sent with the keyboard alone', async ({ ap
   await expect(app.locator('.cm-line', { hasText: '6 times, drop last recovery' })).toBeVisible()
   await expect(kept(app)).toBeVisible()
 
-  await app.keyboard.press('Escape')
-  for (let tabs = 0; tabs < 12; tabs++) {
+  const words = await app.locator('.cm-content').innerText()
+  for (let tabs = 0; tabs < 24; tabs++) {
     await app.keyboard.press('Tab')
     if (await app.locator('[data-test=send-to-watch]').evaluate(element => element === document.activeElement)) break
   }
   await expect(app.locator('[data-test=send-to-watch]')).toBeFocused()
+  expect(await app.locator('.cm-content').innerText()).toBe(words)
   await app.keyboard.press('Enter')
   await expect(app.getByText('Everything fits as written.')).toBeVisible()
   for (let tabs = 0; tabs < 12; tabs++) {
@@ -27,6 +28,20 @@ test('a session is written, fixed and sent with the keyboard alone', async ({ ap
   await expect(app.locator('[data-test=receipt]')).toContainText('read back and equal')
   await app.keyboard.press('Escape')
   await expect(app.locator('[data-test=receipt]')).toBeHidden()
+})
+
+test('rows go into a repeat and out of it by keys that no browser has, and a whole word is not completed', async ({ app }) => {
+  await newSession(app)
+  await app.keyboard.type('sport run\n\n3 times\n5:00')
+  await app.keyboard.press('Alt+.')
+  await expect(app.locator('.cm-line', { hasText: /^ {2,}5:00$/ })).toBeVisible()
+  await app.keyboard.press('Alt+,')
+  await app.keyboard.press('Alt+,')
+  await expect(app.locator('.cm-line', { hasText: /^5:00$/ })).toBeVisible()
+  await app.keyboard.type('\n3 m')
+  await expect(app.locator('.cm-tooltip-autocomplete')).toBeVisible()
+  await app.keyboard.type('i')
+  await expect(app.locator('.cm-tooltip-autocomplete')).toBeHidden()
 })
 
 test('the sheet read aloud says the session', async ({ app }) => {

@@ -48,7 +48,7 @@ const missing = computedAlike(() =>
       <dt>Distance</dt>
       <dd class="mono">{{ distance }}</dd>
       <dt>Hard part</dt>
-      <dd class="mono">{{ formatTime(Math.round(desk.hard)) }}</dd>
+      <dd class="mono">{{ desk.hard === null ? 'not known' : formatTime(Math.round(desk.hard)) }}</dd>
       <dt><label for="today">Time today</label></dt>
       <dd><DeskTimeToday /></dd>
       <dt>Steps</dt>

@@ -1,0 +1,2 @@
+ALTER TABLE "recording" ADD COLUMN "cord" jsonb;--> statement-breakpoint
+ALTER TABLE "session" ADD COLUMN "cord" jsonb;

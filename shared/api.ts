@@ -59,6 +59,9 @@ export interface ShelfRow {
 
 export type ShelfSort = 'newest' | 'title' | 'shortest' | 'longest'
 
+/** The note on what was taken in before, and is the same. */
+export const hereAlready = 'is here already'
+
 /** What became of one file that was taken in. */
 export interface ImportedFile {
   file: string

@@ -1,4 +1,5 @@
 import type { ImportedFile } from '~~/shared/api'
+import { hereAlready } from '~~/shared/api'
 
 /** How far taking files in has come: so many of so many. */
 export interface ImportProgress {
@@ -57,8 +58,12 @@ export function useImport(guarded: (work: () => Promise<unknown>) => Promise<voi
     await takeFiles([...(field?.files ?? [])])
     if (field) field.value = ''
   }
-  const importedCount = computed(() => imported.value?.reduce((sum, one) => sum + one.titles.length, 0) ?? 0)
+  const isHereAlready = ({ note }: ImportedFile) => note === hereAlready
+  const importedCount = computed(
+    () => imported.value?.filter(one => !isHereAlready(one)).reduce((sum, one) => sum + one.titles.length, 0) ?? 0,
+  )
+  const knownCount = computed(() => imported.value?.filter(isHereAlready).length ?? 0)
   const refusedFiles = computed(() => imported.value?.filter(one => one.problem) ?? [])
 
-  return { imported, importedCount, refusedFiles, progress, takeIn, takeFiles }
+  return { imported, importedCount, knownCount, refusedFiles, progress, takeIn, takeFiles }
 }

@@ -67,7 +67,7 @@ const setTags = (row: ShelfRow, wanted: string[]) =>
     await loadTags()
   })
 
-const { imported, importedCount, refusedFiles, progress, takeIn } = useImport(guarded, load)
+const { imported, importedCount, knownCount, refusedFiles, progress, takeIn } = useImport(guarded, load)
 
 const find = (words: string) =>
   (search.value = search.value.split(' ').includes(words)
@@ -140,7 +140,9 @@ onMounted(() =>
       :percentage="Math.round((100 * progress.done) / progress.count)"
       :format="() => `${progress?.done} of ${progress?.count}`" />
     <div v-if="imported" class="said" :class="refusedFiles.length > 0 ? 'ask' : 'note'" role="status" data-test="imported">
-      {{ importedCount }} {{ importedCount === 1 ? 'session' : 'sessions' }} taken in.
+      {{ importedCount }} {{ importedCount === 1 ? 'session' : 'sessions' }} taken in{{
+        knownCount > 0 ? `, ${knownCount} of what is in there ${knownCount === 1 ? 'was' : 'were'} here already` : ''
+      }}.
       <template v-if="refusedFiles.length > 0"
         >Not taken in:
         <span v-for="one in refusedFiles.slice(0, 8)" :key="one.file"

@@ -38,9 +38,9 @@ test('rows go into a repeat and out of it by keys that no browser has, and a who
   await app.keyboard.press('Alt+,')
   await app.keyboard.press('Alt+,')
   await expect(app.locator('.cm-line', { hasText: /^5:00$/ })).toBeVisible()
-  await app.keyboard.type('\n3 m')
+  await app.keyboard.type('\n3 k')
   await expect(app.locator('.cm-tooltip-autocomplete')).toBeVisible()
-  await app.keyboard.type('i')
+  await app.keyboard.type('m')
   await expect(app.locator('.cm-tooltip-autocomplete')).toBeHidden()
 })
 

@@ -55,7 +55,7 @@ test('taking the quiet band lowers the forecast, and one key takes it back', asy
   expect(noisy).toBeGreaterThan(10)
   await script(app).focus()
   await app.keyboard.press('Alt+q')
-  await expect(app.getByText('Quiet: no step nudges more than once.')).toBeVisible()
+  await expect(app.getByText('Quiet: no more than about one nudge in five minutes.')).toBeVisible()
   expect(await nudges(app)).toBeLessThan(noisy / 4)
   await script(app).focus()
   await app.keyboard.press('Control+z')

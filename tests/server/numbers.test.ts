@@ -7,7 +7,7 @@ import { digestOf } from '../../core/wrist/program/digest'
 import { rehearse } from '../../standin/body/rehearse'
 import { asOwner } from '../../server/db/client'
 import { storeRecording } from '../../server/services/recording'
-import type { AthleteRevision } from '../../shared/api'
+import type { AthleteRevision, Listed, LogRow } from '../../shared/api'
 import type { Person } from './client'
 import { database, newPerson } from './client'
 import { nobody } from '../../core/athlete/standpoint'
@@ -31,6 +31,24 @@ describe('the history of the numbers', () => {
     ])
     expect(Date.parse(body[0]!.savedAt)).toBeGreaterThanOrEqual(Date.parse(body[1]!.savedAt))
     expect((await other.ask<AthleteRevision[]>('GET', '/me/history')).body).toEqual([])
+  })
+})
+
+describe('the log', () => {
+  it('pictures what was done by its cord, that of a recording from before there were cords too', async () => {
+    const someone = await newPerson('cords')
+    const { program } = fit(
+      readScript('sport ride\n\nwarm-up 5:00\n3 times\n  2:00 @ 200-210 W\n  recovery 1:00', nobody).sessions[0]!,
+      profileNamed('all-sport')!,
+      seenBy(demoAthlete),
+    )
+    const recording = rehearse(program, demoAthlete, { seed: 2, startedAt: '2026-03-31T06:00:00.000Z' })
+    await asOwner(database, someone.owner, tx => storeRecording(tx, recording, { program }))
+    const { body } = await someone.ask<Listed<LogRow>>('GET', '/recordings')
+    const [row] = body.rows
+    expect(row!.cord!.parts.map(({ kind }) => kind)).toEqual(['line', 'knot', 'bare', 'knot', 'bare', 'knot', 'bare'])
+    expect(row!.cord!.parts[1]!.held).toBeGreaterThan(0)
+    expect(row!.cord!.brackets).toEqual([{ from: 1, to: 6, words: '3', depth: 0 }])
   })
 })
 

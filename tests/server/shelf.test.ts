@@ -35,6 +35,14 @@ describe('the shelf found by what is in it', () => {
     ['nowhere', []],
   ])('%s', async (search, wanted) => expect(await titles(search)).toEqual(wanted))
 
+  it('pictures each by its cord, reckoned by today\u2019s numbers as its time is', async () => {
+    const [twelve] = (await find('Twelve again')).rows
+    expect(twelve!.cord!.parts.map(({ kind }) => kind).join(' ')).toMatch(/^(knot bare ){11}knot$/)
+    expect(twelve!.cord!.brackets).toEqual([{ from: 0, to: 22, words: '12', depth: 0 }])
+    await ownerDatabase.update(session).set({ cord: null, reckonedBy: 'by earlier rules' }).where(eq(session.id, twelve!.id))
+    expect((await find('Twelve again')).rows[0]!.cord).toEqual(twelve!.cord)
+  })
+
   it('sorts, and tells variants and the same content', async () => {
     expect(await titles('', '&sort=title')).toEqual(['Boathouse hour', 'Clocked', 'Long gravel', 'Short ones', 'Twelve again'])
     expect((await titles('', '&sort=longest'))[0]).toBe('Long gravel')

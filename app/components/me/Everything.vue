@@ -3,7 +3,9 @@ import type { EraseAsked } from '~~/shared/api'
 
 const emit = defineEmits<{ changed: [] }>()
 const { problem, isBusy, guarded } = useGuarded()
-const { imported, importedCount, refusedFiles, progress, takeFiles } = useImport(guarded, () => Promise.resolve(emit('changed')))
+const { imported, importedCount, knownCount, refusedFiles, progress, takeFiles } = useImport(guarded, () =>
+  Promise.resolve(emit('changed')),
+)
 const { open: choose, onChange: onChosen } = useFileDialog({ accept: '.zip', multiple: false, reset: true })
 onChosen(files => files && takeFiles([...files]))
 const isErased = ref(false)
@@ -60,7 +62,7 @@ const erase = () =>
     v-if="imported && !problem"
     :type="refusedFiles.length > 0 ? 'warning' : 'success'"
     show-icon
-    :title="`${count(importedCount, 'thing')} taken in, of ${count(imported.length, 'file')}.`"
+    :title="`${count(importedCount, 'thing')} taken in, of ${count(imported.length, 'file')}${knownCount > 0 ? `; ${knownCount} here already` : ''}.`"
     data-test="everything-taken"
     @close="imported = null">
     <p v-for="one in refusedFiles.slice(0, 8)" :key="one.file">

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
 import { ValidationError } from 'yup'
+import { hereAlready } from '../../../shared/api'
 import type { InferType, Schema } from 'yup'
 import type { Validated } from '../../../core/formats/validate'
 import { validateKeptAthlete, validateProgram, validateSession } from '../../../core/formats/validate'
@@ -147,7 +148,7 @@ async function takeSession(
     if (known?.digest === digestOf(newest.document)) {
       await tx.update(session).set({ removedAt: null }).where(eq(session.id, entry.id))
       ids.set(entry.id, entry.id)
-      return { file, titles: [title], note: 'is here already' }
+      return { file, titles: [title], note: hereAlready }
     }
     ids.set(entry.id, await insertSession(tx, entry, wordings, ids))
     return { file, titles: [title], ...(known ? { note: 'another wording of it is here: it is kept beside that one' } : {}) }
@@ -163,7 +164,7 @@ async function takeAthlete(transaction: Transaction, archive: Archive): Promise<
     if (newest === undefined) return { file: athleteName, titles: [] }
     if (current.number > 0)
       return digestOf(current.athlete) === digestOf(newest.athlete)
-        ? { file: athleteName, titles: [], note: 'is here already' }
+        ? { file: athleteName, titles: [], note: hereAlready }
         : { file: athleteName, titles: [], problem: 'There are numbers of yours here already, which stay as they are.' }
     await tx
       .insert(athleteRevision)
@@ -202,7 +203,7 @@ async function takeRecording(
 ): Promise<ImportedFile> {
   const value = await jsonIn(archive, entry.file)
   return transaction(async tx => {
-    if (await hasRecording(tx, entry.id)) return { file: entry.file, titles: [], note: 'is here already' }
+    if (await hasRecording(tx, entry.id)) return { file: entry.file, titles: [], note: hereAlready }
     const kept = entry.program === null ? null : await findProgram(tx, entry.program)
     await storeRecording(tx, value, {
       id: entry.id,

@@ -7,6 +7,12 @@ import { bareHeight, cordAt, cordHeight, drawCord } from '~/cord/draw'
 const props = withDefaults(defineProps<{ cord: Cord; width?: number }>(), { width: 220 })
 const drawn = computed(() => drawCord(props.cord, props.width - 2))
 const words = computed(() => sayCord(props.cord))
+const threadAt = cordAt + 7.5
+const strands = computed(() => [
+  ...drawn.value.bare.map(part => ({ ...part, look: 'bare', y: cordAt })),
+  ...drawn.value.lines.map(part => ({ ...part, look: 'easy', y: cordAt })),
+  ...drawn.value.threads.map(part => ({ ...part, look: 'thread', y: threadAt })),
+])
 const knot = { height: 10, most: 5 }
 </script>
 
@@ -20,21 +26,13 @@ const knot = { height: 10, most: 5 }
     preserveAspectRatio="xMidYMid meet">
     <title>{{ words }}</title>
     <line
-      v-for="(part, index) in drawn.bare"
-      :key="`b${index}`"
-      class="bare"
+      v-for="(part, index) in strands"
+      :key="`s${index}`"
+      :class="part.look"
       :x1="part.x"
       :x2="part.x + part.width"
-      :y1="cordAt"
-      :y2="cordAt" />
-    <line
-      v-for="(part, index) in drawn.lines"
-      :key="`l${index}`"
-      class="easy"
-      :x1="part.x"
-      :x2="part.x + part.width"
-      :y1="cordAt"
-      :y2="cordAt" />
+      :y1="part.y"
+      :y2="part.y" />
     <path
       v-for="(x, index) in drawn.frays"
       :key="`f${index}`"
@@ -54,14 +52,6 @@ const knot = { height: 10, most: 5 }
         class="hatch"
         :d="`M${part.x + part.width / 2 - 2} ${cordAt + 3}l4 -6`" />
     </g>
-    <line
-      v-for="(part, index) in drawn.threads"
-      :key="`t${index}`"
-      class="thread"
-      :x1="part.x"
-      :x2="part.x + part.width"
-      :y1="cordAt + 7.5"
-      :y2="cordAt + 7.5" />
     <circle v-for="(x, index) in drawn.rings" :key="`r${index}`" class="ring" :cx="x" :cy="cordAt" r="3" />
     <g v-for="(bracket, index) in drawn.brackets" :key="`h${index}`">
       <path class="bracket" :d="`M${bracket.x + 1} ${bracket.y - 2}v2h${bracket.width - 2}v-2`" />

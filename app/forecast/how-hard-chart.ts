@@ -6,22 +6,15 @@ import { smallChart } from '~/theme/small-chart'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
-/** The mark on the point where a course is lowest or highest, its words towards the middle of the picture. */
-function markedPoint(at: readonly [number, number], words: string, last: number) {
+/** The mark on the point where a course is highest, its words above it. */
+function markedPoint(at: readonly [number, number], words: string) {
   const { tokens, text } = smallChart()
   return {
     silent: true,
     symbol: 'circle',
     symbolSize: 7,
     itemStyle: { color: tokens.effort },
-    label: {
-      ...text,
-      color: tokens.slip,
-      position: at[0] > last * 0.7 ? ('left' as const) : ('right' as const),
-      distance: 7,
-      backgroundColor: tokens.paper,
-      formatter: words,
-    },
+    label: { ...text, color: tokens.slip, position: 'top' as const, distance: 7, backgroundColor: tokens.paper, formatter: words },
     data: [{ coord: [...at] }],
   }
 }
@@ -34,7 +27,7 @@ const boundWords = levelBounds.map(([, below], index) => [below, ['steady', 'har
 /** At most so much is shown: what is far beyond needs no scale. */
 const mostShown = 1.6
 
-function usedSeries({ points, most }: UsedCourse, last: number) {
+function usedSeries({ points, most }: UsedCourse) {
   const { tokens } = smallChart()
   const label = endLabel()
   const top = topOf(most.used)
@@ -54,14 +47,14 @@ function usedSeries({ points, most }: UsedCourse, last: number) {
         .filter(([at]) => at <= top && (at > levelBounds[0]![1] || top < 1))
         .map(([at, words]) => ({ yAxis: at, label: { ...label, formatter: words } })),
     },
-    markPoint: markedPoint([most.t, Math.min(most.used, mostShown)], percent(most.used), last),
+    markPoint: markedPoint([most.t, Math.min(most.used, mostShown)], percent(most.used)),
   }
 }
 
 /** The bound above the most that is used, so that there is always one to look up to. */
 const topOf = (used: number) => levelBounds.find(([, below]) => used < below)?.[1] ?? mostShown
 
-function heartSeries({ points, highest, crossed }: HeartCourse, last: number, axis: number) {
+function heartSeries({ points, highest, crossed }: HeartCourse, axis: number) {
   const { tokens } = smallChart()
   return {
     name: 'heart rate',
@@ -72,7 +65,7 @@ function heartSeries({ points, highest, crossed }: HeartCourse, last: number, ax
     showSymbol: false,
     lineStyle: { color: tokens.effort, width: 1.4 },
     itemStyle: { color: tokens.effort },
-    markPoint: markedPoint([highest.t, highest.bpm], `${Math.round(highest.bpm)} bpm`, last),
+    markPoint: markedPoint([highest.t, highest.bpm], `${Math.round(highest.bpm)} bpm`),
     ...(crossed
       ? {
           markLine: {
@@ -96,8 +89,8 @@ export function howHardChart(used: UsedCourse | null, heart: HeartCourse | null)
   const last = (used?.points ?? heart?.points ?? []).at(-1)?.t ?? 1
   const heartAt = used ? 1 : 0
   const grids = [
-    ...(used ? [{ left: 4, right: 50, top: 8, height: 78 }] : []),
-    ...(heart ? [{ left: 4, right: 50, top: used ? 104 : 8, height: 58 }] : []),
+    ...(used ? [{ left: 4, right: 50, top: 22, height: 68 }] : []),
+    ...(heart ? [{ left: 4, right: 50, top: used ? 112 : 22, height: 52 }] : []),
   ]
   const axis = { type: 'value' as const, show: false }
   return {
@@ -116,6 +109,6 @@ export function howHardChart(used: UsedCourse | null, heart: HeartCourse | null)
       ...(used ? [{ ...axis, gridIndex: 0, min: 0, max: topOf(used.most.used) }] : []),
       ...(heart ? [{ ...axis, gridIndex: heartAt, scale: true }] : []),
     ],
-    series: [...(used ? [usedSeries(used, last)] : []), ...(heart ? [heartSeries(heart, last, heartAt)] : [])],
+    series: [...(used ? [usedSeries(used)] : []), ...(heart ? [heartSeries(heart, heartAt)] : [])],
   }
 }

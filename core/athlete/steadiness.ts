@@ -1,5 +1,5 @@
 import type { Steadiness, SteadinessMeasure } from '../nudge/steadiness'
-import { isByPosition, positionError, usualSteadiness } from '../nudge/steadiness'
+import { isByPosition, positionError, smoothedSd, usualSteadiness } from '../nudge/steadiness'
 import type { PlaceKind, Sport } from '../session/document'
 import type { Athlete } from './athlete'
 
@@ -23,3 +23,23 @@ export const steadinessOf = (athlete: Athlete, sport: Sport, measure: Steadiness
  */
 export const positionMetres = (athlete: Athlete, sport: Sport, place: PlaceKind | undefined): number =>
   isByPosition(sport, place) && !hasOwnSteadiness(athlete, sport, 'speed') ? positionError.metres : 0
+
+/**
+ * How far a value over a window spreads around its mean by this athlete's steadiness alone, the error of a position included.
+ *
+ * @param seconds of the window, a whole number from 1
+ * @param speed in m/s, that a position's error is a share of; 0 where no speed is measured
+ * @returns standard deviation as a share of the value
+ */
+export function usualSpread(
+  athlete: Athlete,
+  { sport, measure, place }: { sport: Sport; measure: SteadinessMeasure; place?: PlaceKind | undefined },
+  seconds: number,
+  speed: number,
+): number {
+  const { sd, tau } = steadinessOf(athlete, sport, measure, place)
+  const own = smoothedSd(sd, tau, seconds)
+  if (measure !== 'speed' || !(speed > 0)) return own
+  const metres = positionMetres(athlete, sport, place) * Math.sqrt(2 * (1 - Math.exp(-seconds / positionError.tau)))
+  return Math.hypot(own, metres / (seconds * speed))
+}

@@ -1,7 +1,6 @@
 import type { Athlete } from '../athlete/athlete'
-import { steadinessOf } from '../athlete/steadiness'
+import { usualSpread } from '../athlete/steadiness'
 import { settlingSeconds } from '../nudge/settling'
-import { smoothedSd } from '../nudge/steadiness'
 import type { SensorSample } from '../wrist/engine/holding'
 import type { Judging } from '../wrist/engine/judging'
 import {
@@ -16,7 +15,7 @@ import {
   windowSeconds,
 } from '../wrist/engine/judging'
 import type { Program, ProgramEnd, ProgramStep, ProgramTarget } from '../wrist/program/program'
-import { poolLengthOf } from '../wrist/program/program'
+import { placeOf, poolLengthOf } from '../wrist/program/program'
 import type { RecordedStep } from './align'
 import { movingSeconds } from './align'
 import type { Recording } from './recording'
@@ -82,16 +81,20 @@ export function judge(recording: Recording, step: ProgramStep, recordedStep: Rec
   return judging
 }
 
-/** A spread of more than this many times the athlete's own is no chance. */
+/** A spread of more than this many times the athlete's own is no chance, and in a short step so many errors of a spread more. */
 const clearlyUneven = 1.5
+const byChance = 4
 const steadinessMeasure = { 'pace': 'speed', 'power': 'power', 'heart-rate': 'heart-rate', 'cadence': 'cadence' } as const
 
 /** Whether a step's values wander clearly more than this athlete's do around what is meant. */
-function isUneven(judging: Judging, step: ProgramStep, { smoothingSeconds }: Program, athlete: Athlete): boolean {
+function isUneven(judging: Judging, step: ProgramStep, program: Program, athlete: Athlete): boolean {
   const { target, sport } = step
   if (!target || target.of === 'rpe') return false
-  const { sd, tau } = steadinessOf(athlete, sport, steadinessMeasure[target.of])
-  return spreadOf(judging) > clearlyUneven * smoothedSd(sd, tau, Math.max(1, windowSeconds({ target, smoothingSeconds })))
+  const where = { sport, measure: steadinessMeasure[target.of], place: placeOf(step, program)?.kind }
+  const seconds = Math.max(1, Math.round(windowSeconds({ target, smoothingSeconds: program.smoothingSeconds })))
+  const windows = Math.max(1, (judging.inside + judging.hard + judging.easy) / seconds)
+  const clearly = Math.max(clearlyUneven, 1 + byChance / Math.sqrt(2 * windows))
+  return spreadOf(judging) > clearly * usualSpread(athlete, where, seconds, meanOf(judging, target.of) ?? 0)
 }
 
 /** Why a step went wrong, by its mean; inside the band it is never too hard or too easy. */

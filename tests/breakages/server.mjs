@@ -79,15 +79,22 @@ export const server = [
   {
     what: 'Figures on the Shelf stay as they were when marks have grown old.',
     file: 'server/services/figures.ts',
-    from: 'ne(session.reckonedBy, numbersKey(standpoint))',
+    from: 'ne(session.reckonedBy, keyOf(standpoint))',
     to: "eq(session.reckonedBy, '')",
     test: glue,
   },
   {
+    what: 'A session is on the Shelf without its picture.',
+    file: 'server/services/figures.ts',
+    from: 'cord: cordOf(document, reckoning, standpoint),',
+    to: 'cord: null,',
+    test: 'tests/server/shelf.test.ts',
+  },
+  {
     what: 'A session put on a day has no length yet.',
     file: 'server/services/plan.ts',
-    from: 'seconds: figures!.seconds',
-    to: 'seconds: null',
+    from: '...figures! }',
+    to: '...figures!, seconds: null }',
     test: glue,
   },
   {

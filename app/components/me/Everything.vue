@@ -43,6 +43,10 @@ const erase = () =>
     isErased.value = true
     emit('changed')
   })
+const takenWords = computed(() => {
+  const known = knownCount.value > 0 ? `; ${knownCount.value} here already` : ''
+  return `${count(importedCount.value, 'thing')} taken in, of ${count(imported.value?.length ?? 0, 'file')}${known}.`
+})
 </script>
 
 <template>
@@ -62,7 +66,7 @@ const erase = () =>
     v-if="imported && !problem"
     :type="refusedFiles.length > 0 ? 'warning' : 'success'"
     show-icon
-    :title="`${count(importedCount, 'thing')} taken in, of ${count(imported.length, 'file')}${knownCount > 0 ? `; ${knownCount} here already` : ''}.`"
+    :title="takenWords"
     data-test="everything-taken"
     @close="imported = null">
     <p v-for="one in refusedFiles.slice(0, 8)" :key="one.file">

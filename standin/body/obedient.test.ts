@@ -8,6 +8,7 @@ import { fit } from '../../core/wrist/fit/fit'
 import type { Program } from '../../core/wrist/program/program'
 import { profileNamed } from '../../core/wrist/program/profile'
 import { ilse } from '../../demo/athlete'
+import { demoScripts } from '../../demo/sessions'
 import { seenBy } from '../../tests/support/standpoint'
 import { rehearse } from './rehearse'
 
@@ -41,6 +42,22 @@ describe('a body that does what it is told', () => {
           steps
             .filter(step => step.reason !== undefined)
             .map(({ path, round, reason, mean, held }) => ({ path, round, reason, mean, held })),
+          `seed ${seed}`,
+        ).toEqual([])
+      }
+    },
+    600_000,
+  )
+
+  it.each(demoScripts)(
+    'holds every session of the demo by the mean: %s',
+    text => {
+      const program = programOf(text)
+      for (let seed = 1; seed <= Math.max(1, Math.round(seeds / 5)); seed++) {
+        const { steps } = score(program, rehearse(program, ilse, { seed, startedAt }), ilse)
+        const off = steps.filter(({ reason }) => reason === 'too-hard' || reason === 'too-easy')
+        expect(
+          off.map(({ path, round, reason, mean }) => ({ path, round, reason, mean })),
           `seed ${seed}`,
         ).toEqual([])
       }

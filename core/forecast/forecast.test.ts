@@ -203,7 +203,24 @@ describe('how hard a session is', () => {
     expect([1, 4, 12, 13, 21, 111, 123].map(ordinal)).toEqual(['first', 'fourth', 'twelfth', '13th', '21st', '111th', '123rd']))
 
   it('brings no NaN, no infinity and no range that is the wrong way round for any session and any athlete', () => {
-    const athletes = fc.constantFrom(ilse, unknownAthlete, { ...ilse, heart: {} }, { ...ilse, run: {} }, { ...ilse, efforts: [], swim: {} })
+    const known = fc.constantFrom(ilse, unknownAthlete, { ...ilse, heart: {} }, { ...ilse, run: {} }, { ...ilse, efforts: [], swim: {} })
+    const made = fc
+      .tuple(
+        fc.integer({ min: 800, max: 3000 }),
+        fc.integer({ min: 40, max: 75 }),
+        fc.integer({ min: 150, max: 210 }),
+        fc.integer({ min: 90, max: 400 }),
+      )
+      .map(([fiveK, rest, max, watts]): Athlete => ({
+        ...unknownAthlete,
+        heart: { rest, max },
+        efforts: [
+          { sport: 'run', metres: 5000, seconds: fiveK, date: '2026-03-01' },
+          { sport: 'ride', watts, seconds: 1200, date: '2026-03-01' },
+          { sport: 'swim', metres: 400, seconds: fiveK / 4, date: '2026-03-01' },
+        ],
+      }))
+    const athletes = fc.oneof(known, made)
     fc.assert(
       fc.property(arbitrarySession, athletes, (document, athlete) => {
         const forecast = forecastOf(document, seenBy(athlete))
@@ -215,6 +232,13 @@ describe('how hard a session is', () => {
         expect(low).toBeGreaterThanOrEqual(0)
         expect(low!).toBeLessThanOrEqual(likely! + 1e-9)
         expect(high ?? likely!).toBeGreaterThanOrEqual(likely! - 1e-9)
+        if (forecast.used) expect(forecast.used.level === 'beyond').toBe(likely! >= 1.1)
+        for (const effort of Object.values(forecast.used?.effort ?? {})) expect(effort === null || (effort >= 0 && effort <= 10)).toBe(true)
+        for (const { low: least, likely: most, high: top } of Object.values(forecast.load))
+          expect(
+            least === null || (least >= 0 && least <= (most ?? least) + 1e-9 && (top ?? most ?? least) >= (most ?? least) - 1e-9),
+          ).toBe(true)
+        for (const { bpm } of forecast.heart?.points ?? []) expect(bpm >= 35 && bpm <= 215).toBe(true)
       }),
       { numRuns: 300 },
     )

@@ -17,7 +17,13 @@ export function paceReadingFor(sport: Sport, unit: 'km' | 'mi' | 'm' | 'yd' = 'k
   return unit === 'mi' ? 'min/mi' : 'min/km'
 }
 
-const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100, 'min/100yd': 100 * metresPer.yd } as const
+/** Metres that each pace is read over. */
+export const paceMetres: Readonly<Record<Extract<PaceReading, `min/${string}`>, number>> = {
+  'min/km': 1000,
+  'min/mi': metresPer.mi,
+  'min/100m': 100,
+  'min/100yd': 100 * metresPer.yd,
+}
 
 /** Slower than that in m/s there is no pace to read. */
 const slowest = 0.2

@@ -10,7 +10,7 @@ import { traceOf } from '~~/core/record/trace'
 import type { Score } from '~~/core/record/score'
 import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
-import { paceUnitWords } from '~~/core/athlete/say-target'
+import { paceMetres, paceUnitWords } from '~~/core/athlete/say-target'
 import { traceChart } from '~/log/trace-chart'
 
 use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])
@@ -27,7 +27,6 @@ const props = defineProps<{
 
 /** Slower than this nobody moves on: the trace would leave the chart. */
 const slowest = 0.4
-const paceMetres = { 'min/km': 1000, 'min/mi': metresPer.mi, 'min/100m': 100 } as const
 const isPace = computed(() => !props.byPower && props.reading.startsWith('min'))
 /** A speed as the chart's axis counts it: seconds per unit, or the speed itself. */
 const onAxis = (speed: number) => {

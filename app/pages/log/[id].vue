@@ -188,7 +188,7 @@ async function copy() {
                 }}</span><template v-if="step.reason">, {{ reasonOf(step) }}</template>
               </td>
               <td class="number">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
-              <td class="number">{{ step.metres === null ? '–' : `${Math.round(step.metres)} m` }}</td>
+              <td class="number">{{ step.metres === null ? '–' : sayDistance(step.metres, unit === 'km' ? 'm' : unit) }}</td>
               <td class="number">
                 {{
                   byPower

@@ -3,10 +3,12 @@ import type { Cord } from '~~/core/reckon/cord'
 import { sayCord } from '~~/core/words/cord'
 import { bareHeight, cordAt, cordHeight, drawCord } from '~/cord/draw'
 
-/** A session where there is no room for its sheet: a taut line from start to end, its work as knots. */
-const props = withDefaults(defineProps<{ cord: Cord; width?: number }>(), { width: 220 })
-const drawn = computed(() => drawCord(props.cord, props.width - 2))
-const words = computed(() => sayCord(props.cord))
+/** A session where there is no room for its sheet: a taut line from start to end, its work as knots; nothing where none is drawn. */
+const props = withDefaults(defineProps<{ cord: Cord | null; width?: number }>(), { width: 220 })
+const nothing: Cord = { parts: [], brackets: [] }
+const cord = computed(() => props.cord ?? nothing)
+const drawn = computed(() => drawCord(cord.value, props.width - 2))
+const words = computed(() => sayCord(cord.value))
 const threadAt = cordAt + 7.5
 const strands = computed(() => [
   ...drawn.value.bare.map(part => ({ ...part, look: 'bare', y: cordAt })),
@@ -18,6 +20,7 @@ const knot = { height: 10, most: 5 }
 
 <template>
   <svg
+    v-if="cord.parts.length > 0"
     class="cord"
     role="img"
     :aria-label="words"

@@ -194,7 +194,7 @@ onMounted(() =>
                   }}<span class="faint">{{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span>
                 </li>
               </ul>
-              <SessionCord v-if="row.cord && row.cord.parts.length > 0" :cord="row.cord" class="cord" />
+              <SessionCord :cord="row.cord" />
               <TagField v-if="tagging === row.id" :tags="row.tags" @set="wanted => setTags(row, wanted)" />
             </td>
             <td class="sport">{{ row.sport }}</td>

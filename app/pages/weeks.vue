@@ -164,7 +164,7 @@ onMounted(() =>
           @add="(event: { newIndex?: number }) => onDrop(day.iso, event)">
           <div v-for="row in entries[day.iso]" :key="row.id" class="entry" data-test="entry">
             <NuxtLink :to="`/desk/${row.sessionId}`">{{ row.title }}</NuxtLink>
-            <SessionCord v-if="row.cord && row.cord.parts.length > 0" :cord="row.cord" :width="180" />
+            <SessionCord :cord="row.cord" :width="180" />
             <span class="faint">
               {{ row.sport }}{{ row.seconds === null ? '' : `, ${sayDuration(Math.round(row.seconds / 60) * 60)}` }}</span
             >

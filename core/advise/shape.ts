@@ -2,11 +2,10 @@ import { isRecoveryRole } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import { usualOf } from '../athlete/athlete'
 import type { Path } from '../session/item-path'
-import { itemAt, sportAt } from '../session/item-path'
 import { saySuggestion, saySuggestionFix } from '../words/suggestions'
 import { formatTime } from '../quantity/time'
-import type { ReckonedStep, Reckoning } from '../reckon/reckon'
-import { onEffortAxis } from '../reckon/sheet'
+import type { Reckoning } from '../reckon/reckon'
+import { effortOf } from '../reckon/sheet'
 import { toMetres } from '../quantity/distance'
 import { printEnd } from '../script/print'
 import type { Block, End, Item, Session, Sport, Step } from '../session/document'
@@ -150,17 +149,8 @@ const hardFrom = 90
 const veryHardFrom = 98
 const longHardSeconds = 20 * 60
 
-/** How hard a reckoned step is, in percent of critical; null where its target cannot tell. */
-export function shareOf(entry: ReckonedStep, session: Session, standpoint: Standpoint): number | null {
-  const sport = sportAt(session, entry.path)
-  const item = entry.target && itemAt(session, entry.path)
-  if (!entry.target || item?.kind !== 'step' || sport === 'multi') return null
-  const band = onEffortAxis(entry.target, item.grade, standpoint, sport)
-  return band && (band.low + band.high) / 2
-}
-
 function around(session: Session, reckoning: Reckoning, standpoint: Standpoint, into: UnkeyedSuggestion[]): void {
-  const shares = reckoning.flat.map(entry => shareOf(entry, session, standpoint) ?? 0)
+  const shares = reckoning.flat.map(entry => effortOf(entry, session, standpoint) ?? 0)
   const [first] = reckoning.flat
   if (first?.role === 'work' && shares[0]! >= veryHardFrom && (first.seconds.likely ?? 0) < 1800) {
     const words = 'warm-up until press'

@@ -116,9 +116,16 @@ const criticalLine = (sport: Sport, marks: readonly Mark[]): CriticalLine | null
     true,
   )
 
-/** Critical power on foot, from marks that have a power; the standpoint's rule of which marks count. */
-export const runPowerLine = (standpoint: Standpoint): CriticalLine | null =>
-  lineThrough(marksOf(standpoint, 'run', 'power').marks.filter(({ seconds }) => isCriticalTrial(seconds)))
+const runPowerLines = new WeakMap<Standpoint, CriticalLine | null>()
+
+/** Critical power on foot, from marks that have a power; the standpoint's rule of which marks count. Fitted once for each standpoint. */
+export function runPowerLine(standpoint: Standpoint): CriticalLine | null {
+  const before = runPowerLines.get(standpoint)
+  if (before !== undefined) return before
+  const line = lineThrough(marksOf(standpoint, 'run', 'power').marks.filter(({ seconds }) => isCriticalTrial(seconds)))
+  runPowerLines.set(standpoint, line)
+  return line
+}
 
 /** The points of an athlete who has no marks: critical power, and what its reserve gives above it. */
 function pointsOfCritical(critical: number, reserve: number): CurvePoint[] {

@@ -47,7 +47,7 @@ export function shareOfCritical(
   sport: Sport,
 ): number | null {
   const { speed, power } = criticalOf(standpoint, sport)
-  const slope = grade ? slopeOf(grade) : 0
+  const slope = slopeOf(grade)
   switch (unit) {
     case 'W':
       return power === undefined ? null : value / power

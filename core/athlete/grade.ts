@@ -48,5 +48,5 @@ export const speedOnGrade = (flatSpeed: number, slope: number): number => flatSp
  */
 export const flatSpeedOf = (speed: number, slope: number): number => speed * gradeFactor(slope)
 
-/** The middle of a grade in percent, as rise over run. */
-export const slopeOf = (grade: Grade): number => (grade.low + grade.high) / 200
+/** The middle of a grade in percent, as rise over run; flat where none is said. */
+export const slopeOf = (grade: Grade | undefined): number => (grade ? (grade.low + grade.high) / 200 : 0)

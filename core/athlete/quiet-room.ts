@@ -1,6 +1,7 @@
 import type { QuietWidth, Wandered } from '../nudge/quiet-width'
 import { quietWidth } from '../nudge/quiet-width'
 import type { Nudging } from '../nudge/nudging'
+import { wanderingMeasure } from '../nudge/steadiness'
 import { settlingSeconds } from '../nudge/settling'
 import type { PlaceKind, Sport } from '../session/document'
 import type { Athlete } from './athlete'
@@ -11,8 +12,8 @@ import { hasOwnSteadiness, positionMetres, steadinessOf } from './steadiness'
 const usualSpeed: Readonly<Record<Sport, number>> = { run: 3.5, ride: 8, swim: 1 }
 const usualPoolMetres = 25
 
-export type QuietMeasure = 'pace' | 'power' | 'heart-rate' | 'cadence'
-const measures: readonly QuietMeasure[] = ['pace', 'power', 'heart-rate', 'cadence']
+export type QuietMeasure = keyof typeof wanderingMeasure
+export const quietMeasures = Object.keys(wanderingMeasure) as QuietMeasure[]
 
 /** Where and by what a band is to be quiet. */
 export interface QuietContext {
@@ -30,7 +31,7 @@ export function wanderedBy(athlete: Athlete, of: QuietMeasure, { sport, place, n
   return {
     settling: settlingSeconds[of],
     smoothing: Math.max(1, Math.round(Math.max(nudging.smoothingSeconds, over))),
-    steadiness: steadinessOf(athlete, sport, isPace ? 'speed' : of, place),
+    steadiness: steadinessOf(athlete, sport, wanderingMeasure[of], place),
     answers: isPace || of === 'power',
     positionSeconds: isPace ? positionMetres(athlete, sport, place) / usualSpeed[sport] : 0,
     lengthSeconds: isPool ? usualPoolMetres / usualSpeed.swim : 0,
@@ -43,9 +44,9 @@ export function wanderedBy(athlete: Athlete, of: QuietMeasure, { sport, place, n
  */
 export function* preparingQuiet(athlete: Athlete, nudging: Nudging): Generator<void> {
   for (const sport of sportNames)
-    for (const of of measures)
+    for (const of of quietMeasures)
       for (const place of [undefined, ...sports[sport].places]) {
-        if (!hasOwnSteadiness(athlete, sport, of === 'pace' ? 'speed' : of)) continue
+        if (!hasOwnSteadiness(athlete, sport, wanderingMeasure[of])) continue
         quietRoom(athlete, of, { sport, place, nudging })
         yield
       }

@@ -17,13 +17,5 @@ export function outward({ easiest, hardest }: Ends, parts: number): Ends {
 /** A target in the numbers that a watch holds and every screen shows, its band rounded outward once. */
 export function roundTarget({ of, unit, to, over, ...band }: Omit<ResolvedTarget, 'said'>): Omit<ResolvedTarget, 'said'> {
   const parts = partsOf(unit)
-  const { easiest, hardest } = outward(band, parts)
-  return {
-    of,
-    unit,
-    ...(easiest === undefined ? {} : { easiest }),
-    ...(hardest === undefined ? {} : { hardest }),
-    ...(to ? { to: outward(to, parts) } : {}),
-    ...(over === undefined ? {} : { over }),
-  }
+  return { of, unit, ...outward(band, parts), ...(to ? { to: outward(to, parts) } : {}), ...(over === undefined ? {} : { over }) }
 }

@@ -27,9 +27,9 @@ export function equivalentTimes(
   standpoint: Standpoint,
 ): EquivalentTime[] {
   if (!(known.metres > 0) || !(known.seconds > 0)) return []
-  const own = sport === 'ride' ? null : raceLawOf(standpoint, sport)
   const law = fitPowerLaw(sport, [known])!
-  const exponent = own && sport !== 'ride' && raceEffortsOf(standpoint, sport).length > 1 ? own.exponent : law.exponent
+  const hasOwn = sport !== 'ride' && raceEffortsOf(standpoint, sport).length > 1
+  const { exponent } = (hasOwn && raceLawOf(standpoint, sport)) || law
   const capacity = sport === 'run' && isWithinOxygenModel(known.seconds) ? oxygenCapacity(known.metres, known.seconds) : null
   const byOxygen = (metres: number) => {
     const seconds = capacity === null ? null : secondsAtCapacity(capacity, metres)

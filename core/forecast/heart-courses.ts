@@ -12,7 +12,7 @@ export const keyOf = (path: string, round: readonly number[]): string => `${path
 
 /**
  * What the heart does in the steps that are led by it, with its lag and its drift, in bpm and second by second: for each of
- * them by its place in the reckoning. Empty without the numbers of a heart.
+ * them by its path and round. Empty without the numbers of a heart.
  */
 export function heartCourses(session: Session, { flat }: Reckoning, standpoint: Standpoint): Map<string, Float64Array> {
   const courses = new Map<string, Float64Array>()

@@ -4,6 +4,7 @@ import { abilityOf, intensityOver } from '../athlete/ability'
 import { shareOfCritical } from '../athlete/critical-share'
 import { usualShare } from '../athlete/usual-share'
 import type { Standpoint } from '../athlete/standpoint'
+import { endKinds } from '../session/ends'
 import { itemAt, sportAt } from '../session/item-path'
 import type { ReckonedStep, ReckonedTarget } from '../reckon/reckon'
 import type { Role, Session, Sport, Step } from '../session/document'
@@ -31,8 +32,7 @@ function middle({ easiest, hardest, unit }: { easiest: number | null; hardest: n
 /** The intensity of a target at its beginning and end; null where a number of the athlete is missing. */
 function ofTarget(target: ReckonedTarget, step: Step, standpoint: Standpoint, sport: Sport): [number, number] | null {
   const from = middle(target)
-  const isLedAlong = step.end.on === 'time' || step.end.on === 'distance' || step.end.on === 'send-off'
-  const to = target.to && isLedAlong ? middle({ ...target.to, unit: target.unit }) : from
+  const to = target.to && endKinds[step.end.on].isLinear ? middle({ ...target.to, unit: target.unit }) : from
   if (from === null || to === null) return null
   const shares = [from, to].map(value => shareOfCritical(value, target.unit, step, standpoint, sport))
   return shares[0] === null || shares[1] === null ? null : (shares as [number, number])

@@ -4,7 +4,7 @@ import type { Standpoint } from '../athlete/standpoint'
 import { outward, partsOf } from '../athlete/round-target'
 import { positionMetres, steadinessOf } from '../athlete/steadiness'
 import type { SteadinessMeasure } from '../nudge/steadiness'
-import { smoothedSd } from '../nudge/steadiness'
+import { smoothedSd, wanderingMeasure } from '../nudge/steadiness'
 import { itemAt, sportAt } from '../session/item-path'
 import type { Ends } from '../quantity/band'
 import { meantBy } from '../nudge/meant'
@@ -15,8 +15,8 @@ import { placeAt, poolMetres } from '../session/place'
 import { settlingSeconds } from '../nudge/settling'
 import { heartCourses, keyOf } from './heart-courses'
 
-const measureOf = (target: ReckonedTarget): SteadinessMeasure | null =>
-  target.of === 'pace' ? 'speed' : target.of === 'power' || target.of === 'heart-rate' || target.of === 'cadence' ? target.of : null
+const measureOf = ({ of }: ReckonedTarget): SteadinessMeasure | null =>
+  of in wanderingMeasure ? wanderingMeasure[of as keyof typeof wanderingMeasure] : null
 
 /** Nobody is led for longer in one step. */
 const mostSeconds = 6 * 3600

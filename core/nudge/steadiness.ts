@@ -10,6 +10,9 @@ export interface Steadiness {
 
 export type SteadinessMeasure = 'speed' | 'power' | 'heart-rate' | 'cadence'
 
+/** What wanders where a target is held, by what the target is of. */
+export const wanderingMeasure = { 'pace': 'speed', 'power': 'power', 'heart-rate': 'heart-rate', 'cadence': 'cadence' } as const
+
 /** By measure, where neither sport nor place says better. Own estimates, editable. */
 const bySensor: Readonly<Record<SteadinessMeasure, Steadiness>> = {
   'speed': { sd: 0.02, tau: 6 },

@@ -1,11 +1,11 @@
 import { isOpenEnd } from '../session/ends'
 import { sportAt } from '../session/item-path'
-import type { Block, Item, Leg, Session, Step } from '../session/document'
+import type { Block, Item, Leg, Session, SessionSport, Step } from '../session/document'
 import { isRecoveryRole } from '../session/recovery'
 import { usualShare } from '../athlete/usual-share'
 import type { Standpoint } from '../athlete/standpoint'
 import type { ReckonedStep, Reckoning } from './reckon'
-import { onEffortAxis } from './sheet'
+import { effortOf } from './sheet'
 
 /**
  * A stretch of a cord: `knot` is work above steady, `line` easy running, warm-up and cool-down, `bare` a recovery or rest, and
@@ -42,12 +42,15 @@ export const mostParts = 120
 /** Where nothing tells how long a step takes. */
 const unknownSeconds = 60
 
-function effortOf(step: Step, entry: ReckonedStep, session: Session, standpoint: Standpoint): number | null {
-  const sport = sportAt(session, entry.path)
-  if (sport === 'multi') return null
-  const band = entry.target ? onEffortAxis(entry.target, step.grade, standpoint, sport) : null
-  if (band) return Math.round((band.low + band.high) / 2)
-  return step.manner === 'stride' ? Math.round(usualShare(step, standpoint, sport) * 100) : null
+/** The effort of a step for its knot, in whole percent: that of its target, else what is usual for a stride. */
+export function knotEffort(
+  told: number | null,
+  step: Pick<Step, 'role' | 'manner'>,
+  standpoint: Standpoint,
+  sport: SessionSport,
+): number | null {
+  if (told !== null) return Math.round(told)
+  return step.manner === 'stride' && sport !== 'multi' ? Math.round(usualShare(step, standpoint, sport) * 100) : null
 }
 
 /** What a step makes of a cord, by its effort in percent of critical where that is known. */
@@ -60,7 +63,7 @@ export function partKind({ role, manner }: Pick<Step, 'role' | 'manner'>, effort
 function partOf(step: Step, entry: ReckonedStep, session: Session, standpoint: Standpoint): CordPart {
   const seconds = Math.round(entry.seconds.likely ?? unknownSeconds)
   const open = isOpenEnd(step.end) ? { isOpen: true as const } : {}
-  const effort = effortOf(step, entry, session, standpoint)
+  const effort = knotEffort(effortOf(entry, session, standpoint), step, standpoint, sportAt(session, entry.path))
   const kind = partKind(step, effort)
   return { kind, seconds, ...(kind === 'knot' ? { effort } : {}), ...open }
 }

@@ -215,6 +215,15 @@ function blankRow(path: string, depth: number, kind: Item['kind'], found: Found,
   }
 }
 
+/** How hard a reckoned step is, in percent of critical; null where its target cannot tell. */
+export function effortOf(entry: ReckonedStep, session: Session, standpoint: Standpoint): number | null {
+  const sport = sportAt(session, entry.path)
+  const item = entry.target && itemAt(session, entry.path)
+  if (!entry.target || item?.kind !== 'step' || sport === 'multi') return null
+  const band = onEffortAxis(entry.target, item.grade, standpoint, sport)
+  return band && (band.low + band.high) / 2
+}
+
 /** From this percent of critical on work is hard. */
 const hardFrom = 90
 
@@ -226,12 +235,11 @@ const hardFrom = 90
 export function hardSeconds(session: Session, reckoning: Reckoning, standpoint: Standpoint): number | null {
   let [hard, isUntold] = [0, false]
   for (const entry of reckoning.flat) {
-    const sport = sportAt(session, entry.path)
     const item = itemAt(session, entry.path)
-    if (item?.kind !== 'step' || sport === 'multi') continue
-    const band = entry.target ? onEffortAxis(entry.target, item.grade, standpoint, sport) : null
-    if (band && (band.low + band.high) / 2 >= hardFrom) hard += entry.seconds.likely ?? 0
-    else if (!band && entry.role === 'work' && item.manner !== 'jog' && item.manner !== 'walk') isUntold = true
+    if (item?.kind !== 'step' || sportAt(session, entry.path) === 'multi') continue
+    const effort = effortOf(entry, session, standpoint)
+    if (effort !== null && effort >= hardFrom) hard += entry.seconds.likely ?? 0
+    else if (effort === null && entry.role === 'work' && item.manner !== 'jog' && item.manner !== 'walk') isUntold = true
   }
   return hard === 0 && isUntold ? null : hard
 }

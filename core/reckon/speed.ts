@@ -8,6 +8,7 @@ import { bandAlong } from '../quantity/band'
 import { loadedBike, powerAtSpeed, speedAtPower } from '../athlete/cycling'
 import { criticalOf, shareOfCritical } from '../athlete/critical-share'
 import { slopeOf, speedOnGrade } from '../athlete/grade'
+import { endKinds } from '../session/ends'
 import { sports } from '../session/sports'
 import type { Interval } from './interval'
 import { unknown, zero } from './interval'
@@ -48,7 +49,7 @@ const rampParts = 16
  * of the step; where neither tells how far one is, it stays as it begins.
  */
 function meanSpeed(at: (along: number) => number | null, on: Step['end']['on']): number | null {
-  if (on !== 'time' && on !== 'distance' && on !== 'send-off') return at(0)
+  if (!endKinds[on].isLinear) return at(0)
   const speeds = Array.from({ length: rampParts }, (_, part) => at((part + 0.5) / rampParts))
   if (speeds.some(speed => speed === null || speed <= 0)) return null
   const sum = speeds.reduce<number>((total, speed) => total + (on === 'time' ? speed! : 1 / speed!), 0)
@@ -64,7 +65,7 @@ function ofTarget(
 ): SpeedReading | null {
   if (target.of !== 'pace' && target.of !== 'power') return null
   if (target.of === 'power' && place === 'trainer') return { speed: unknown, missing: { code: 'trainer-distance' } }
-  const slope = grade ? slopeOf(grade) : 0
+  const slope = slopeOf(grade)
   const toSpeed = (value: number | undefined) => {
     if (value === undefined) return null
     return target.of === 'pace' ? value : speedOfPower(value, standpoint, sport, slope)
@@ -87,7 +88,7 @@ function ofIntensity(target: ResolvedTarget, step: Step, standpoint: Standpoint,
   const value = easiest !== undefined && hardest !== undefined ? (easiest + hardest) / 2 : (easiest ?? hardest!)
   const share = shareOfCritical(value, target.unit, step, standpoint, sport)
   const { power, speed: critical } = criticalOf(standpoint, sport)
-  const slope = step.grade ? slopeOf(step.grade) : 0
+  const slope = slopeOf(step.grade)
   if (share === null || share <= 0) return null
   if (sport === 'ride') {
     const speed = power === undefined ? null : speedOfPower(share * power, standpoint, sport, slope)
@@ -124,7 +125,7 @@ export function speedOfStep(
   if (place === 'trainer') return { speed: unknown, missing: { code: 'trainer-distance' } }
   const told = target && (ofTarget(target, step, standpoint, sport, place) ?? ofIntensity(target, step, standpoint, sport))
   if (told) return told
-  const slope = step.grade ? slopeOf(step.grade) : 0
+  const slope = slopeOf(step.grade)
   const there = (flatSpeed: number) => loosely(onSlope(flatSpeed, standpoint, sport, slope))
   const walking = step.manner === 'walk' ? speedOfPace(standpoint.athlete.walkPace, sport) : undefined
   if (walking !== undefined) return { speed: there(walking) }

@@ -100,7 +100,7 @@ function measure(
       return { seconds, metres: step.role === 'rest' ? zero : metresIn(seconds, speed), isOpen: true }
     }
     case 'energy': {
-      const seconds = energySeconds(end.kilocalories, step.grade ? slopeOf(step.grade) : 0, target, speed, standpoint, sport)
+      const seconds = energySeconds(end.kilocalories, slopeOf(step.grade), target, speed, standpoint, sport)
       return { seconds, metres: metresIn(seconds, speed), isOpen: false }
     }
     case 'send-off': {
@@ -164,7 +164,7 @@ export const measureStep = remembered(
         stepMetres: metresOfEnd(step.end),
         nudging,
         place,
-        slope: step.grade && slopeOf(step.grade),
+        slope: slopeOf(step.grade),
       })
       if (resolution.ok) target = resolution.target
       else noted.push({ code: 'target-unresolved', missing: resolution.missing })

@@ -1,8 +1,7 @@
 import type { Standpoint } from '../athlete/standpoint'
 import type { Cord, CordBracket, CordPart } from '../reckon/cord'
-import { mostParts, partKind } from '../reckon/cord'
+import { knotEffort, mostParts, partKind } from '../reckon/cord'
 import { onEffortAxis } from '../reckon/sheet'
-import { usualShare } from '../athlete/usual-share'
 import type { Program, ProgramStep } from '../wrist/program/program'
 import { stepAtPath } from '../wrist/program/program-steps'
 import type { Score, ScoredStep } from './score'
@@ -16,8 +15,7 @@ function effortOf({ target, grade, manner, role, sport }: ProgramStep, standpoin
       standpoint,
       sport,
     )
-  if (band) return Math.round((band.low + band.high) / 2)
-  return manner === 'stride' ? Math.round(usualShare({ role, manner }, standpoint, sport) * 100) : null
+  return knotEffort(band ? (band.low + band.high) / 2 : null, { role, manner }, standpoint, sport)
 }
 
 function partOf(step: ProgramStep, { seconds, held }: ScoredStep, standpoint: Standpoint): CordPart {
@@ -52,9 +50,8 @@ export function doneCord(program: Program, score: Score, standpoint: Standpoint)
   const done = score.steps.filter(({ status, seconds, path }) => status !== 'skipped' && (seconds ?? 0) > 0 && stepAtPath(program, path))
   if (score.basis === 'none' || done.length === 0) return null
   const shown = done.slice(0, mostParts)
-  const deep = (path: string) => path.split('.')
   const brackets = bracketsOf(shown, ({ path, round }, depth) => {
-    const parts = deep(path)
+    const parts = path.split('.')
     const outer = parts.length - 1 - (round.length - 1 - depth)
     return outer > 0 ? parts.slice(0, outer).join('.') : null
   })

@@ -1,5 +1,6 @@
 import type { Athlete } from '../athlete/athlete'
 import { usualSpread } from '../athlete/steadiness'
+import { wanderingMeasure } from '../nudge/steadiness'
 import { settlingSeconds } from '../nudge/settling'
 import type { SensorSample } from '../wrist/engine/holding'
 import type { Judging } from '../wrist/engine/judging'
@@ -84,13 +85,12 @@ export function judge(recording: Recording, step: ProgramStep, recordedStep: Rec
 /** A spread of more than this many times the athlete's own is no chance, and in a short step so many errors of a spread more. */
 const clearlyUneven = 1.5
 const byChance = 4
-const steadinessMeasure = { 'pace': 'speed', 'power': 'power', 'heart-rate': 'heart-rate', 'cadence': 'cadence' } as const
 
 /** Whether a step's values wander clearly more than this athlete's do around what is meant. */
 function isUneven(judging: Judging, step: ProgramStep, program: Program, athlete: Athlete): boolean {
   const { target, sport } = step
   if (!target || target.of === 'rpe') return false
-  const where = { sport, measure: steadinessMeasure[target.of], place: placeOf(step, program)?.kind }
+  const where = { sport, measure: wanderingMeasure[target.of], place: placeOf(step, program)?.kind }
   const seconds = Math.max(1, Math.round(windowSeconds({ target, smoothingSeconds: program.smoothingSeconds })))
   const windows = Math.max(1, (judging.inside + judging.hard + judging.easy) / seconds)
   const clearly = Math.max(clearlyUneven, 1 + byChance / Math.sqrt(2 * windows))

@@ -1,6 +1,5 @@
 import { unknownAthlete } from '../../core/athlete/athlete'
-import type { QuietMeasure } from '../../core/athlete/quiet-room'
-import { wanderedBy } from '../../core/athlete/quiet-room'
+import { quietMeasures, wanderedBy } from '../../core/athlete/quiet-room'
 import type { Nudging } from '../../core/nudge/nudging'
 import { usualNudging } from '../../core/nudge/nudging'
 import type { Wandered } from '../../core/nudge/quiet-width'
@@ -8,7 +7,6 @@ import { solveWidth, widthKey } from '../../core/nudge/quiet-width'
 import { sportNames, sports } from '../../core/session/sports'
 import { phoneProfile, watchProfiles } from '../../core/wrist/program/profile'
 
-const measures: readonly QuietMeasure[] = ['pace', 'power', 'heart-rate', 'cadence']
 /** Means that a target is usually asked to be led by, beside the watch's own smoothing. */
 const overs = [undefined, 10, 20, 30, 60] as const
 
@@ -18,7 +16,7 @@ export function usualWandering(): Map<string, { of: Wandered; nudging: Nudging }
   for (const nudging of [usualNudging, ...watchProfiles, phoneProfile])
     for (const sport of sportNames)
       for (const place of [undefined, ...sports[sport].places])
-        for (const measure of measures)
+        for (const measure of quietMeasures)
           for (const over of overs) {
             const of = wanderedBy(unknownAthlete, measure, { sport, place, nudging, over })
             found.set(widthKey(of, nudging), { of, nudging })

@@ -59,7 +59,7 @@ const way = (row: LogRow) => {
             <td class="day">{{ day(row.startedAt) }}</td>
             <td>
               <NuxtLink :to="`/log/${row.id}`">{{ row.title }}</NuxtLink>
-              <SessionCord v-if="row.cord && row.cord.parts.length > 0" :cord="row.cord" />
+              <SessionCord :cord="row.cord" />
             </td>
             <td class="sport">{{ row.sport }}</td>
             <td class="number">{{ sayDuration(row.seconds) }}</td>

@@ -67,7 +67,7 @@ function candidates(end: End, step: Step, path: string, context: FitContext, isL
     case 'energy': {
       const metres =
         sport === 'run' && standpoint.athlete.massKg !== undefined
-          ? Math.round(metresOnFoot(end.kilocalories, standpoint.athlete.massKg, step.grade ? slopeOf(step.grade) : 0))
+          ? Math.round(metresOnFoot(end.kilocalories, standpoint.athlete.massKg, slopeOf(step.grade)))
           : null
       return [
         ...(metres === null ? [] : [{ way: 'distance', end: { on: 'distance' as const, metres }, because: 'energy-of-distance' as const }]),

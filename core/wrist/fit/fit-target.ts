@@ -140,7 +140,7 @@ export function fitTarget(
     stepMetres: metresOfEnd(step.end),
     nudging: profile,
     place: place?.kind,
-    slope: step.grade && slopeOf(step.grade),
+    slope: slopeOf(step.grade),
   })
   const words = printTarget(target)
   if (!resolution.ok) {

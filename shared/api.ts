@@ -40,7 +40,17 @@ export interface KeptSession {
   isArchived: boolean
 }
 
-export interface ShelfRow {
+/** Where a session stands beside the shelf. */
+export interface SessionStanding {
+  /** The next day it is planned on, ISO date. */
+  plannedOn: string | null
+  /** Names of the watches that hold it. */
+  watches: string[]
+  timesDone: number
+  lastDone: string | null
+}
+
+export interface ShelfRow extends SessionStanding {
   id: string
   title: string
   sport: SessionSport

@@ -1,3 +1,4 @@
+import type { DateForms } from '../words/date'
 import { hasCritical, sportNames, sports } from '../session/sports'
 import type { Role, Sport } from '../session/document'
 
@@ -66,6 +67,8 @@ export interface Athlete {
   name: string
   timeZone?: string
   weekStart?: number
+  /** How days and times are said. */
+  shown?: Partial<DateForms>
   birthDate?: string
   sex?: 'female' | 'male'
   massKg?: number
@@ -138,8 +141,8 @@ export function speedOfPace(pace: PaceBySport | undefined, sport: Sport): number
   return seconds === undefined ? undefined : 1000 / seconds
 }
 
-/** The athlete without their words: what a session is reckoned and carried out by. */
+/** The athlete without their words and how days are said: what a session is reckoned and carried out by. */
 export function numbersOf(athlete: Athlete): Athlete {
-  const { words: _, ...numbers } = athlete
+  const { words: _words, shown: _shown, ...numbers } = athlete
   return numbers
 }

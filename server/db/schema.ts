@@ -17,7 +17,6 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/link/transfer'
-import type { Score } from '../../core/record/score'
 import type { Cord } from '../../core/reckon/cord'
 import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
@@ -291,62 +290,5 @@ export const transfer = pgTable(
     index('transfer_by_watch').on(table.watchId, table.createdAt),
     programReference(table),
     ownerPolicy('transfer'),
-  ],
-)
-
-/** A recording that came home: its columns compressed, its score, and the program it was carried out from. */
-export const recording = pgTable(
-  'recording',
-  {
-    id: uuid('id').notNull().defaultRandom(),
-    ownerId: owner(),
-    digest: text('digest').notNull(),
-    title: text('title').notNull(),
-    sport: text('sport').notNull(),
-    startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
-    timeZone: text('time_zone'),
-    /** Seconds that the watch's clock was ahead when it came home; `started_at` is put right by it. */
-    clockAhead: integer('clock_ahead'),
-    seconds: doublePrecision('seconds').notNull(),
-    metres: doublePrecision('metres'),
-    watchId: uuid('watch_id'),
-    sessionId: uuid('session_id'),
-    /** The program it was carried out from; it may name one that nobody here knows. */
-    programDigest: text('program_digest'),
-    samples: bytea('samples').notNull(),
-    felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
-    score: jsonb('score').$type<Score>(),
-    /** Its picture; null where nothing tells its steps, or until it is listed. */
-    cord: jsonb('cord').$type<Cord>(),
-    /** Removed ones keep their row, so that they can be brought back. */
-    removedAt: timestamp('removed_at', { withTimezone: true }),
-    createdAt: createdAt(),
-  },
-  table => [
-    primaryKey({ columns: [table.ownerId, table.id] }),
-    foreignKey({ columns: [table.ownerId, table.watchId], foreignColumns: [watch.ownerId, watch.id] }).onDelete('set null'),
-    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('set null'),
-    uniqueIndex('recording_once').on(table.ownerId, table.digest),
-    index('recording_by_start').on(table.ownerId, table.startedAt),
-    ownerPolicy('recording'),
-  ],
-)
-
-/** What the watch noted at an instant of a recording. */
-export const mark = pgTable(
-  'mark',
-  {
-    recordingId: uuid('recording_id').notNull(),
-    position: bigint('position', { mode: 'number' }).notNull(),
-    ownerId: owner(),
-    t: doublePrecision('t').notNull(),
-    kind: text('kind').notNull(),
-    path: text('path'),
-    round: integer('round').array(),
-  },
-  table => [
-    foreignKey({ columns: [table.ownerId, table.recordingId], foreignColumns: [recording.ownerId, recording.id] }).onDelete('cascade'),
-    primaryKey({ columns: [table.ownerId, table.recordingId, table.position] }),
-    ownerPolicy('mark'),
   ],
 )

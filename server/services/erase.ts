@@ -2,19 +2,8 @@ import { createHmac, timingSafeEqual } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import type { EraseAsked } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
-import {
-  arrival,
-  athleteRevision,
-  fitChoice,
-  holding,
-  planEntry,
-  program,
-  recording,
-  revision,
-  session,
-  transfer,
-  watch,
-} from '../db/schema'
+import { recording } from '../db/recordings'
+import { arrival, athleteRevision, fitChoice, holding, planEntry, program, revision, session, transfer, watch } from '../db/schema'
 import { eraseAccount } from './account'
 import { Problem } from './problem'
 

@@ -7,7 +7,6 @@ import type { Session } from '../../core/session/document'
 import { countFlatSteps } from '../../core/session/walk'
 import type { OwnerTransaction } from '../db/client'
 import { revision, session } from '../db/schema'
-import { currentStandpoint } from './athlete'
 
 /** Goes up when the same numbers give other figures than before. */
 const rules = 2
@@ -36,7 +35,10 @@ async function reckonAnew(tx: OwnerTransaction, standpoint: Standpoint, ids: rea
     .from(session)
     .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
     .where(and(ne(session.reckonedBy, keyOf(standpoint)), ids === null ? undefined : inArray(session.id, [...ids])))
+    .orderBy(session.id)
     .limit(ids === null ? staleAtOnce : ids.length)
+    /** In order, and those not shown only where nobody else is at them: two that waited for each other's rows would both end. */
+    .for('update', ids === null ? { of: session, skipLocked: true } : { of: session })
   for (const { id, document } of stale)
     await tx
       .update(session)
@@ -48,12 +50,17 @@ async function reckonAnew(tx: OwnerTransaction, standpoint: Standpoint, ids: rea
 /**
  * Reckons sessions anew whose figures were made by other numbers than today's: marks grow old, and the athlete saves new ones.
  *
+ * @param standpoint from where they are seen now
  * @param ids the sessions that are shown now
  * @param withOthers some of those that are not shown too, where all of them are put in order by their figures
  * @returns whether any figures have changed
  */
-export async function refreshFigures(tx: OwnerTransaction, ids: readonly string[], withOthers = false): Promise<boolean> {
-  const standpoint = await currentStandpoint(tx)
+export async function refreshFigures(
+  tx: OwnerTransaction,
+  standpoint: Standpoint,
+  ids: readonly string[],
+  withOthers = false,
+): Promise<boolean> {
   const isShownAnew = ids.length > 0 && (await reckonAnew(tx, standpoint, ids))
   return (withOthers && (await reckonAnew(tx, standpoint, null))) || isShownAnew
 }

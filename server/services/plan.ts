@@ -2,6 +2,7 @@ import { and, eq, gte, isNull, lte } from 'drizzle-orm'
 import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry, session } from '../db/schema'
+import { currentStandpoint } from './athlete'
 import { refreshFigures } from './figures'
 import { notFound } from './problem'
 import { loadSession } from './session'
@@ -14,6 +15,7 @@ export async function listPlan(tx: OwnerTransaction, from: string, to: string): 
     .where(and(gte(planEntry.day, from), lte(planEntry.day, to)))
   await refreshFigures(
     tx,
+    await currentStandpoint(tx),
     planned.map(entry => entry.id),
   )
   return tx
@@ -36,7 +38,7 @@ export async function listPlan(tx: OwnerTransaction, from: string, to: string): 
 export async function planSession(tx: OwnerTransaction, sessionId: string, day: string): Promise<PlanRow> {
   const kept = await loadSession(tx, sessionId)
   const [entry] = await tx.insert(planEntry).values({ sessionId, day }).returning({ id: planEntry.id })
-  await refreshFigures(tx, [sessionId])
+  await refreshFigures(tx, await currentStandpoint(tx), [sessionId])
   const [figures] = await tx.select({ seconds: session.seconds, cord: session.cord }).from(session).where(eq(session.id, sessionId))
   return { id: entry!.id, day, sessionId, title: kept.title, sport: kept.document.sport, ...figures! }
 }

@@ -5,8 +5,10 @@ import type { SessionSport } from '../../core/session/document'
 import type { Listed, Relative, ShelfRow, ShelfSort } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
+import { currentStandpoint } from './athlete'
 import { refreshFigures } from './figures'
 import { notFound } from './problem'
+import { standingOf } from './standing'
 
 const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 
@@ -73,9 +75,11 @@ export async function listSessions(
       .orderBy(...sorts[options.sort], session.id)
       .limit(options.limit)
       .offset(options.offset)
+  const standpoint = await currentStandpoint(tx)
   const found = await page()
   const isStale = await refreshFigures(
     tx,
+    standpoint,
     found.map(row => row.id),
     true,
   )
@@ -96,10 +100,16 @@ export async function listSessions(
       rows.map(row => row.content),
     ),
   ]
+  const standings = await standingOf(
+    tx,
+    rows.map(row => row.id),
+    standpoint.day,
+  )
   return {
     total: count!.total,
     rows: rows.map(({ familyId, content, archivedAt, ...row }) => ({
       ...row,
+      ...standings.get(row.id)!,
       sport: row.sport as SessionSport,
       updatedAt: row.updatedAt.toISOString(),
       isArchived: archivedAt !== null,

@@ -2,7 +2,7 @@ import { and, desc, isNotNull, isNull } from 'drizzle-orm'
 import type { DoneProgram, LearntSteadiness } from '../../core/record/steadiness'
 import { learnSteadiness } from '../../core/record/steadiness'
 import type { OwnerTransaction } from '../db/client'
-import { recording } from '../db/schema'
+import { recording } from '../db/recordings'
 import { loadRecording } from './recording'
 
 /** The latest recordings are how one holds a target now. */

@@ -2,11 +2,14 @@ import { randomUUID } from 'node:crypto'
 import { eq, sql } from 'drizzle-orm'
 import { unzipSync } from 'fflate'
 import { inject, beforeAll, describe, expect, it } from 'vitest'
+import { asOwner } from '../../server/db/client'
+import { recording } from '../../server/db/recordings'
 import { session } from '../../server/db/schema'
 import { facetsVersion, refreshFacets } from '../../server/services/facets'
+import { storeRecording } from '../../server/services/recording'
 import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
 import type { Person } from './client'
-import { importFile, ownerDatabase, newPerson, newSession } from './client'
+import { database, importFile, ownerDatabase, newPerson, newSession } from './client'
 
 let ilse: Person
 const find = async (search: string, more = '') =>
@@ -41,6 +44,31 @@ describe('the shelf found by what is in it', () => {
     expect(twelve!.cord!.brackets).toEqual([{ from: 0, to: 22, words: '12', depth: 0 }])
     await ownerDatabase.update(session).set({ cord: null, reckonedBy: 'by earlier rules' }).where(eq(session.id, twelve!.id))
     expect((await find('Twelve again')).rows[0]!.cord).toEqual(twelve!.cord)
+  })
+
+  it('tells how often each was done, without what was removed', async () => {
+    const id = await newSession(ilse, 'title Done and not\nsport run\n\n33:00')
+    const standing = async () => (await find('Done and not')).rows[0]!
+    const startedAt = '2026-03-30T06:00:00Z'
+    const done = await asOwner(database, ilse.owner, async tx => {
+      const samples = { t: [1, 2], metres: [3, 6] }
+      const kept = await storeRecording(tx, { format: 'agonis.recording', version: 1, sport: 'run', startedAt, samples, marks: [] }, {})
+      await tx.update(recording).set({ sessionId: id }).where(eq(recording.id, kept))
+      return kept
+    })
+    expect(await standing()).toMatchObject({ timesDone: 1, lastDone: '2026-03-30T06:00:00.000Z' })
+    await ilse.ask('DELETE', `/recordings/${done}`)
+    expect(await standing()).toMatchObject({ timesDone: 0, lastDone: null })
+    await ilse.ask('DELETE', `/sessions/${id}`)
+  })
+
+  it('tells where each stands: the next day it is planned on, and that nothing holds it or did it', async () => {
+    const id = await newSession(ilse, 'title Standing about\nsport run\n\n33:00')
+    const standing = async () => (await find('Standing about')).rows[0]!
+    expect(await standing()).toMatchObject({ plannedOn: null, watches: [], timesDone: 0, lastDone: null })
+    for (const day of ['2199-03-04', '2199-02-03', '2001-01-01']) await ilse.ask('POST', '/plan', { session: id, day })
+    expect(await standing()).toMatchObject({ plannedOn: '2199-02-03', watches: [], timesDone: 0 })
+    await ilse.ask('DELETE', `/sessions/${id}`)
   })
 
   it('sorts, and tells variants and the same content', async () => {

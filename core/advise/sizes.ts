@@ -1,3 +1,4 @@
+import { isEasyEffort } from '../session/easy'
 import { isRecovery } from '../session/recovery'
 import type { Standpoint } from '../athlete/standpoint'
 import type { SizeChange } from '../words/sizes'
@@ -19,8 +20,7 @@ const shareKept = 0.5
 
 const secondsOf = (session: Session, standpoint: Standpoint) => reckon(session, standpoint).seconds.likely
 
-const isEasy = (step: Step) =>
-  step.role === 'work' && (!step.target || (step.target.of === 'effort' && 'name' in step.target && step.target.name === 'easy'))
+const isEasy = (step: Step) => step.role === 'work' && (!step.target || isEasyEffort(step.target))
 
 /** Every item, those of repeats and legs too, put through a change. */
 function mapItems(items: readonly Item[], change: (item: Item, depth: number) => Item, depth = 0): Item[] {

@@ -1,3 +1,5 @@
+import type { DateForms } from '../words/date'
+import { sayClock } from '../words/date'
 import type { Interval } from './interval'
 
 /** Minutes after midnight, 0 to below 1440, and how many days later (or earlier, below zero). */
@@ -42,7 +44,6 @@ export function parseClockTime(text: string): number | null {
   return hours < 24 && minutes < 60 ? hours * 60 + minutes : null
 }
 
-/** Says a clock time in 24 hours: `07:30`. */
-export const sayClockTime = ({ minutes, days }: ClockTime): string =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}` +
-  `${days === 0 ? '' : days === 1 ? ' next day' : days === -1 ? ' the day before' : ` ${days} days later`}`
+/** Says a clock time: `07:30`, or `7:30 am`. */
+export const sayClockTime = ({ minutes, days }: ClockTime, clock?: DateForms['clock']): string =>
+  `${sayClock(minutes, clock)}${days === 0 ? '' : days === 1 ? ' next day' : days === -1 ? ' the day before' : ` ${days} days later`}`

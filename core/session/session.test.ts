@@ -214,6 +214,9 @@ describe('the schema', () => {
 describe('a title for an untitled session', () => {
   it.each([
     ['2 x (4 x (90 s, 1 min easy)) / 4 min', '2 x 4 x 1:30'],
+    ['20 min easy, 6 x 3 min @ 240 W / 2 min, 10 min easy', '6 x 3:00 @ 240 W'],
+    ['ride 10 min @ 150 W, 3 x 8 min / 2 min', '3 x 8:00'],
+    ['run 30 min easy, 10 min @ 10k effort', '10:00 @ 10k effort'],
     ['40 min easy', '40:00 @ easy effort'],
     ['10 min WU, 5 km @ 4:30 /km', '5 km @ 4:30 /km'],
     ['warm-up 10:00', '10:00'],

@@ -1,4 +1,9 @@
-const shell = '/desk'
+import { relative } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { offlineFiles } from './scripts/parts'
+
+/** The page that opens where the server is away: no room's own, so that every room can grow from it. */
+const shell = '/shell'
 
 /** What every answer says to a browser, whether a page, a file, a route or a refusal. */
 const sameOnEveryAnswer = {
@@ -9,35 +14,75 @@ const sameOnEveryAnswer = {
   'cross-origin-opener-policy': 'same-origin',
 }
 
+const source = fileURLToPath(new URL('app', import.meta.url))
+
+/** Leaves the rooms themselves out of the server's build: it names them, and nothing of theirs runs there. */
+const roomsWithoutServer = {
+  name: 'rooms-without-server',
+  enforce: 'pre' as const,
+  load: (id: string) => (id.startsWith(`${source}/pages/`) && id.endsWith('.vue') ? '<template><div /></template>' : undefined),
+}
+
+/** Which file of the browser's build each room is in, by the room's source. */
+const fileOfRoom = new Map<string, string>()
+
+const notingRooms = {
+  name: 'noting-rooms',
+  generateBundle(_options: unknown, bundle: Record<string, { fileName: string; moduleIds?: string[] }>) {
+    for (const { fileName, moduleIds = [] } of Object.values(bundle))
+      for (const id of moduleIds)
+        if (id.startsWith(`${source}/pages/`) && id.endsWith('.vue')) fileOfRoom.set(relative(source, id), fileName)
+  },
+}
+
+/** What the service worker keeps ahead: known once the browser's part is built. */
+let keptAhead = new Set<string>()
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
-  ssr: false,
   imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'useEventListener', 'useFileDialog', 'watchDebounced'] }] },
   devtools: { enabled: false },
   app: {
     head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },
   },
-  css: [
-    '@fontsource-variable/atkinson-hyperlegible-next/index.css',
-    '@fontsource-variable/atkinson-hyperlegible-mono/index.css',
-    '@fontsource-variable/literata/index.css',
-    '~/theme/theme.css',
-  ],
+  css: ['~/theme/theme.css'],
   compatibilityDate: '2026-01-01',
-  nitro: { preset: 'node-server' },
+  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
+  /** The styles of what the server draws come with it. */
+  features: { inlineStyles: id => !id?.includes('/pages/') },
   /** What every answer says, and rooms under the names they had before. */
   routeRules: {
     '/**': { headers: sameOnEveryAnswer },
     '/api/**': { headers: { 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" } },
+    '/': { redirect: '/desk' },
+    [shell]: { ssr: false },
     '/wrist': { redirect: '/watches' },
     '/reckoner': { redirect: '/calculator' },
     '/watch': { redirect: '/standin' },
     '/watch/**': { redirect: '/standin/**' },
   },
-  vite: { build: { chunkSizeWarningLimit: 2000 } },
+  vite: {
+    resolve: { alias: { '@ctrl/tinycolor': fileURLToPath(new URL('app/theme/no-colours.ts', import.meta.url)) } },
+    build: { chunkSizeWarningLimit: 2000 },
+    /** Many small files cost a slow line more than one of their size. */
+    $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 6_000 } } } },
+  },
   hooks: {
+    /** A room is drawn in the browser; the server says its name and what it is about, and which part of the build it is. */
+    'pages:extend': pages => {
+      for (const page of pages) page.meta = { ...page.meta, part: relative(source, page.file!) }
+    },
+    'build:manifest': manifest => {
+      /** Trap: a room whose file others lean on too stands there by the file's name, not by the room's. */
+      const parts = Object.values(manifest)
+      for (const [room, name] of fileOfRoom) manifest[room] ??= { ...parts.find(({ file }) => `_nuxt/${file}` === name)! }
+      keptAhead = offlineFiles(manifest)
+      for (const part of Object.values(manifest)) part.prefetch = false
+    },
     /** Trap: the builder asks for an entry of the server while the pages are reloaded in development, where there is none without it. */
-    'vite:extendConfig': (config, { isClient }) => {
+    'vite:extendConfig': (config, { isClient, isServer }) => {
+      if (isServer) config.plugins?.push(roomsWithoutServer)
+      if (isClient) config.plugins?.push(notingRooms)
       const input = config.build?.rollupOptions?.input
       const entry = typeof input === 'object' && !Array.isArray(input) ? input.entry : undefined
       if (isClient && entry && process.env.NODE_ENV === 'development')
@@ -46,9 +91,12 @@ export default defineNuxtConfig({
   },
   typescript: { strict: true },
   telemetry: false,
+  /** No room fetches another's. */
+  experimental: { appManifest: false, payloadExtraction: false, defaults: { nuxtLink: { prefetch: false } } },
   eslint: { config: { stylistic: false } },
   pwa: {
     registerType: 'autoUpdate',
+    client: { registerPlugin: false },
     manifest: {
       name: 'Agonis',
       short_name: 'Agonis',
@@ -66,7 +114,14 @@ export default defineNuxtConfig({
     },
     workbox: {
       globPatterns: ['**/*.{js,css,woff2}', 'icon-*.png'],
-      maximumFileSizeToCacheInBytes: 8_000_000,
+      manifestTransforms: [
+        async entries => ({
+          manifest: entries.filter(
+            ({ url }) => !url.startsWith('_nuxt/') || /worker/.test(url) || keptAhead.has(url.slice('_nuxt/'.length)),
+          ),
+          warnings: [],
+        }),
+      ],
       /** The one page that every room is: it opens where the server is away, of this build and no other. */
       additionalManifestEntries: [{ url: shell, revision: String(Date.now()) }],
       navigateFallback: null,
@@ -80,7 +135,7 @@ export default defineNuxtConfig({
           options: {
             cacheName: 'pages',
             networkTimeoutSeconds: 4,
-            plugins: [{ handlerDidError: async () => caches.match('/desk', { ignoreSearch: true }) }],
+            plugins: [{ handlerDidError: async () => caches.match('/shell', { ignoreSearch: true }) }],
           },
         },
       ],

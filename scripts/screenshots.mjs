@@ -17,6 +17,11 @@ const browser = await chromium.launch(chromiumOptions)
 try {
   const page = await browser.newPage({ baseURL: stack.address, viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
   const take = name => page.screenshot({ path: join(pictures, `${name}.png`) })
+  const tick = words => page.locator('.el-checkbox, .el-radio', { hasText: words }).first().click()
+  const choose = async (select, option) => {
+    await page.locator(select).click()
+    await page.getByRole('option', { name: option, exact: true }).filter({ visible: true }).click()
+  }
   const open = async title => {
     await page.goto('/shelf')
     await page.fill('[data-test=search]', title)
@@ -70,7 +75,7 @@ try {
 
   await page.goto('/shelf')
   await page.fill('[data-test=search]', 'ride under 1 h')
-  await page.locator('[data-test=shelf] tbody tr').first().waitFor()
+  await page.locator('[data-test=row]').first().waitFor()
   await take('shelf')
 
   await page.goto('/weeks')
@@ -85,7 +90,7 @@ try {
 
   await open('Quay ladder')
   await page.click('[data-test=to-card]')
-  await page.getByLabel('with a code of the script').check()
+  await tick('with a code of the script')
   await page.locator('.paper').waitFor()
   await take('card')
 
@@ -118,8 +123,9 @@ try {
   await page.request.put(`/api/sessions/${beltId}`, { data: { base: 0, script: belt } })
   await page.goto(`/desk/${beltId}`)
   await page.click('[data-test=send-to-watch]')
-  await page.getByLabel('Drawer watch').check()
+  await tick('Drawer watch')
   await page.locator('[data-test=way]').first().waitFor()
+  await page.locator('[data-test=send]:enabled').waitFor()
   await take('losses')
 
   await page.goto('/standin')
@@ -138,10 +144,10 @@ try {
   await page.setViewportSize({ width: 390, height: 844 })
   await take('standin-narrow')
   await page.goto('/phone')
-  await page.selectOption('[data-test=pick]', { label: 'Sixes with float' })
+  await choose('[data-test=pick]', 'Sixes with float')
   await page.click('[data-test=take]')
   await page.getByText('is on this phone').waitFor()
-  await page.check('[data-test=simulated]')
+  await tick('simulated ones')
   await page.fill('[data-test=speed]', '60')
   await page.click('[data-test=middle]')
   for (let push = 0; push < 3; push++) await page.click('[data-test=bottom]')
@@ -152,7 +158,7 @@ try {
   await page.setViewportSize({ width: 1280, height: 800 })
 
   await page.goto('/log')
-  await page.locator('[data-test=log] tr').nth(5).waitFor()
+  await page.locator('[data-test=log] [data-test=row]').nth(5).waitFor()
   await take('log')
   await page.getByRole('link', { name: 'Twelve threes' }).click()
   await page.locator('canvas').waitFor()
@@ -162,7 +168,7 @@ try {
   await page.locator('[data-test=numbers]').first().waitFor()
   await take('me')
   await page.locator('#zones').evaluate(heading => heading.scrollIntoView())
-  await page.selectOption('[data-test=zone-of]', 'pace')
+  await choose('[data-test=zone-of]', 'pace')
   await take('me-zones')
 } finally {
   await browser.close()

@@ -1,35 +1,55 @@
 <script setup lang="ts">
-const rooms = [
-  { to: '/desk', name: 'Desk' },
-  { to: '/shelf', name: 'Shelf' },
-  { to: '/weeks', name: 'Weeks' },
-  { to: '/watches', name: 'Watches' },
-  { to: '/log', name: 'Log' },
-  { to: '/calculator', name: 'Calculator' },
-  { to: '/me', name: 'Me' },
-]
-const route = useRoute()
-const isFinding = ref(false)
+import { useFonts } from '~/theme/fonts'
+import { useShownMode } from '~/theme/mode'
+import { isHere, isOutside, rooms } from '~/rooms'
 
-/** One key finds anything, wherever the caret stands. */
-function onKey(event: KeyboardEvent) {
-  if (!(event.ctrlKey || event.metaKey) || event.altKey || event.shiftKey || event.key.toLowerCase() !== 'k' || route.path === '/phone')
-    return
+const route = useRoute()
+/** Trap: the server does not draw the room, and would not say that its part of the build is wanted. */
+if (import.meta.server) useNuxtApp().ssrContext?.modules?.add(String(route.meta.part))
+useHead({ link: [{ rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' }] })
+useFonts()
+useShownMode()
+const isFinding = ref(false)
+const isFinderIn = ref(false)
+/** What is typed behind the finder's key while the finder is on its way: it is for it. */
+const early = ref('')
+const isAskingKeys = ref(false)
+const isOnFace = () => route.path === '/phone'
+
+function find() {
+  early.value = ''
+  isFinderIn.value = false
+  isFinding.value = true
+}
+function typedEarly(event: KeyboardEvent) {
+  if (event.key.length !== 1 || event.ctrlKey || event.metaKey || event.altKey) return
+  early.value += event.key
   event.preventDefault()
   event.stopPropagation()
-  isFinding.value = true
+}
+/** Keys that work in every room: one finds anything, wherever the caret stands; single signs only outside text. */
+function onKey(event: KeyboardEvent) {
+  if (isFinding.value && !isFinderIn.value) return typedEarly(event)
+  const isFind = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey && event.code === 'KeyK'
+  const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable=true], [role=dialog]') !== null
+  const isBareKey = !isTyping && !event.ctrlKey && !event.metaKey && !event.altKey
+  if ((isFind || (isBareKey && event.key === '/')) && !isOnFace()) find()
+  else if (isBareKey && event.key === '?') isAskingKeys.value = true
+  else return
+  event.preventDefault()
+  event.stopPropagation()
 }
 onMounted(() => window.addEventListener('keydown', onKey, true))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
+/** The finder is at hand before its key is pressed. */
+onNuxtReady(() => prefetchComponents('Finder'))
 /** Rooms that fill the window, and those for whoever is not signed in yet. */
-const isBare = computed(() => route.path === '/phone' || /^\/(?:sign-in|join)$/.test(route.path))
-/** The stand-in watch is reached from Watches. */
-const isHere = (to: string) =>
-  route.path === to || route.path.startsWith(`${to}/`) || (to === '/watches' && route.path.startsWith('/standin'))
+const isBare = computed(() => isOnFace() || isOutside(route.path))
 </script>
 
 <template>
   <NuxtPwaManifest />
+  <a class="skip" href="#room">To the room</a>
   <div class="frame">
     <header v-if="!isBare" class="rim">
       <NuxtLink to="/desk" class="name">Agonis</NuxtLink>
@@ -38,18 +58,25 @@ const isHere = (to: string) =>
           v-for="room in rooms"
           :key="room.to"
           :to="room.to"
-          :class="{ here: isHere(room.to) }"
-          :aria-current="isHere(room.to) ? 'page' : undefined">
+          :class="{ here: isHere(route.path, room.to) }"
+          :aria-current="isHere(route.path, room.to) ? 'page' : undefined">
           {{ room.name }}
         </NuxtLink>
       </nav>
-      <button class="seek" aria-haspopup="dialog" title="Ctrl K" data-test="open-finder" @click="isFinding = true">Find</button>
+      <div class="tools">
+        <el-button link aria-haspopup="dialog" data-test="open-finder" @click="find">Find</el-button>
+        <el-button link aria-haspopup="dialog" data-test="open-keys" @click="isAskingKeys = true">Keys</el-button>
+      </div>
     </header>
     <div v-if="!isBare" class="frieze" aria-hidden="true" />
-    <main class="room">
-      <NuxtPage />
+    <main id="room" class="room" tabindex="-1">
+      <ClientOnly>
+        <NuxtPage />
+        <template #fallback><RoomOpening /></template>
+      </ClientOnly>
+      <LazyKeysSheet v-if="isAskingKeys" @close="isAskingKeys = false" />
     </main>
-    <Finder v-if="isFinding" :rooms="rooms" @close="isFinding = false" />
+    <LazyFinder v-if="isFinding" :early="early" @ready="isFinderIn = true" @close="isFinding = false" />
   </div>
 </template>
 
@@ -95,15 +122,32 @@ nav a {
 nav a.here {
   border-bottom-color: var(--clay-3);
 }
-.seek {
+.tools {
   margin-left: auto;
-  background: none;
-  border: 0;
-  border-bottom: 1px dotted var(--rim-text);
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+.rim .tools .el-button.is-link {
   color: var(--rim-text);
-  align-self: center;
-  padding: 2px 1px;
-  cursor: pointer;
+}
+.rim .tools .el-button.is-link:hover {
+  color: var(--rim-title);
+}
+.skip {
+  position: absolute;
+  left: 12px;
+  top: -60px;
+  z-index: 30;
+  background: var(--paper);
+  border: 2px solid var(--slip);
+  padding: 6px 14px;
+}
+.skip:focus {
+  top: 6px;
+}
+.room:focus {
+  outline: none;
 }
 .rim :focus-visible {
   outline-color: var(--rim-title);
@@ -134,11 +178,19 @@ nav a.here {
 }
 @media (max-width: 640px) {
   .rim {
-    gap: 14px;
+    flex-wrap: wrap;
+    gap: 0 14px;
     padding: 0 12px;
   }
   nav {
-    gap: 14px;
+    order: 1;
+    flex-wrap: wrap;
+    width: 100%;
+    gap: 0 16px;
+  }
+  nav a,
+  .tools .el-button {
+    min-height: 40px;
   }
 }
 </style>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/reader/read-script'
+import { rooms } from '~/rooms'
 import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
 
 const handover = useHandoverStore()
 
-const props = defineProps<{ rooms: readonly { to: string; name: string }[] }>()
-const emit = defineEmits<{ close: [] }>()
+/** `early`: what was typed before the finder stood. */
+const props = defineProps<{ early: string }>()
+const emit = defineEmits<{ close: []; ready: [] }>()
 
 interface Found {
   key: string
@@ -16,8 +18,14 @@ interface Found {
   go: () => unknown
 }
 
+/**
+ * Trap: the browser's own dialog takes and gives back the focus at once; the library's does when it has faded, and keys typed till
+ * then go nowhere.
+ */
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
-const words = ref('')
+const list = useTemplateRef<HTMLElement>('list')
+const field = useTemplateRef<{ focus: () => void; input: HTMLInputElement }>('field')
+const words = ref(props.early)
 const sessions = shallowRef<ShelfRow[]>([])
 const done = shallowRef<LogRow[]>([])
 const at = ref(0)
@@ -34,7 +42,7 @@ watchDebounced(words, load, { debounce: 120 })
 watch(words, () => (at.value = 0))
 
 const athletes = useAthleteStore()
-const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
+const { dayOf: day } = useDates()
 const holds = (text: string) =>
   words.value
     .trim()
@@ -51,7 +59,7 @@ const asRows = computed(() => {
 })
 
 const found = computed<Found[]>(() => [
-  ...props.rooms
+  ...rooms
     .filter(room => words.value.trim() !== '' && holds(room.name))
     .map(room => ({ key: room.to, kind: 'room', name: room.name, beside: '', go: () => navigateTo(room.to) })),
   ...sessions.value.map(row => ({
@@ -84,16 +92,21 @@ function choose(one: Found | undefined) {
   dialog.value?.close()
   one.go()
 }
-function onKey(event: KeyboardEvent) {
+function onKey(event: Event | KeyboardEvent) {
+  if (!('key' in event)) return
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
   event.preventDefault()
   const count = found.value.length
   if (count > 0) at.value = (chosen.value + (event.key === 'ArrowDown' ? 1 : count - 1)) % count
-  void nextTick(() => dialog.value?.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest' }))
+  void nextTick(() => list.value?.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest' }))
 }
 
 onMounted(() => {
   dialog.value?.showModal()
+  /** Trap: the library keeps a role for its own frame, not for the field in it. */
+  field.value?.input.setAttribute('role', 'combobox')
+  field.value?.focus()
+  emit('ready')
   void load()
   api<Listed<LogRow>>('/recordings?limit=200')
     .then(({ rows }) => (done.value = rows))
@@ -103,10 +116,9 @@ onMounted(() => {
 
 <template>
   <dialog ref="dialog" class="finder" aria-label="Find anything" @close="emit('close')" @click.self="dialog?.close()">
-    <input
+    <el-input
+      ref="field"
       v-model="words"
-      class="field"
-      role="combobox"
       aria-label="Find a room, a session, what was done, or write one"
       aria-expanded="true"
       aria-controls="found"
@@ -117,7 +129,7 @@ onMounted(() => {
       data-test="finder"
       @keydown="onKey"
       @keydown.enter.prevent="choose(found[chosen])" />
-    <ul id="found" role="listbox" aria-label="Found" data-test="found">
+    <ul id="found" ref="list" role="listbox" aria-label="Found" data-test="found">
       <li
         v-for="(one, index) in found"
         :id="`found-${index}`"
@@ -147,8 +159,10 @@ onMounted(() => {
 .finder::backdrop {
   background: rgb(31 27 24 / 0.35);
 }
-.field {
-  width: 100%;
+@media (max-width: 640px) {
+  .finder {
+    margin-left: auto;
+  }
 }
 ul {
   list-style: none;
@@ -179,10 +193,5 @@ li[aria-selected='true'] {
 }
 .none {
   margin: 8px 0 0;
-}
-@media (max-width: 640px) {
-  .finder {
-    margin-left: auto;
-  }
 }
 </style>

@@ -14,8 +14,9 @@ function add() {
   <p class="tags">
     <span v-for="tag in tags" :key="tag" class="tag"
       >#{{ tag }}
-      <button
-        class="plain"
+      <el-button
+        link
+        type="primary"
         :aria-label="`Take the tag ${tag} off`"
         @click="
           emit(
@@ -24,11 +25,10 @@ function add() {
           )
         ">
         ×
-      </button></span
+      </el-button></span
     >
-    <input
+    <el-input
       v-model="typed"
-      class="field"
       maxlength="40"
       placeholder="add a tag"
       aria-label="Add a tag"
@@ -49,11 +49,11 @@ function add() {
 .tag {
   white-space: nowrap;
 }
-.tag .plain {
+.tag .el-button {
   text-decoration: none;
   min-width: 24px;
 }
-.field {
+.el-input {
   width: 110px;
   min-height: 28px;
   padding: 2px 6px;

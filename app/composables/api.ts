@@ -29,7 +29,7 @@ function leaveForSignIn() {
 export async function answerTo(path: string, init: RequestInit, hint: string): Promise<Response> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, init)
+    response = (await firstAnswer(path, init.method)) ?? (await fetch(`/api${path}`, init))
   } catch {
     throw new ApiError({ status: 0, problem: 'The server does not answer.', where: 'network', hint })
   }

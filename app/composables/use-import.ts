@@ -54,10 +54,6 @@ export function useImport(guarded: (work: () => Promise<unknown>) => Promise<voi
         await load()
       }
     })
-  const takeIn = async (field: HTMLInputElement | null) => {
-    await takeFiles([...(field?.files ?? [])])
-    if (field) field.value = ''
-  }
   const isHereAlready = ({ note }: ImportedFile) => note === hereAlready
   const importedCount = computed(
     () => imported.value?.filter(one => !isHereAlready(one)).reduce((sum, one) => sum + one.titles.length, 0) ?? 0,
@@ -65,5 +61,5 @@ export function useImport(guarded: (work: () => Promise<unknown>) => Promise<voi
   const knownCount = computed(() => imported.value?.filter(isHereAlready).length ?? 0)
   const refusedFiles = computed(() => imported.value?.filter(one => one.problem) ?? [])
 
-  return { imported, importedCount, knownCount, refusedFiles, progress, takeIn, takeFiles }
+  return { imported, importedCount, knownCount, refusedFiles, progress, takeFiles }
 }

@@ -1,9 +1,11 @@
 import { defaultKeymap, history, historyKeymap, indentLess, indentMore, redo } from '@codemirror/commands'
 import { indentService, indentUnit } from '@codemirror/language'
-import { EditorState } from '@codemirror/state'
+import { EditorState, Prec } from '@codemirror/state'
 import type { Extension } from '@codemirror/state'
 import type { Command } from '@codemirror/view'
 import { EditorView, keymap } from '@codemirror/view'
+import { isAltKey } from '~/keys/alt-key'
+import { deskKey } from './desk-keys'
 import { keyedRemark } from './remarks'
 import { sheetField } from './sheet'
 
@@ -70,18 +72,27 @@ const directTyping = EditorView.domEventHandlers({
   },
 })
 
+const ownKeys = { fix: takeFix, deeper: told(indentMore), out: told(indentLess) }
+
+/** Keys that go by their place on the keyboard. */
+const altKeys = Prec.high(
+  EditorView.domEventHandlers({
+    keydown(event, view) {
+      const name = (['fix', 'deeper', 'out'] as const).find(one => isAltKey(event, deskKey(one)))
+      if (!name) return false
+      event.preventDefault()
+      ownKeys[name](view)
+      return true
+    },
+  }),
+)
+
 export const sheetKeys: Extension = [
+  altKeys,
   directTyping,
   history({ minDepth: 1_000_000 }),
   rowIndent,
   indentUnit.of('  '),
   EditorState.tabSize.of(2),
-  keymap.of([
-    { key: 'Alt-Enter', run: takeFix },
-    { key: 'Alt-.', run: told(indentMore), preventDefault: true },
-    { key: 'Alt-,', run: told(indentLess), preventDefault: true },
-    { key: 'Mod-Shift-z', run: redo },
-    ...historyKeymap,
-    ...defaultKeymap,
-  ]),
+  keymap.of([{ key: 'Mod-Shift-z', run: redo }, ...historyKeymap, ...defaultKeymap]),
 ]

@@ -38,8 +38,11 @@ describe('what keys do to a row', () => {
     expect(after('Ungroup', '3.1')!.slice(-2)).toEqual(['1:00', 'cool-down 5:00'])
   })
 
-  it('have a key each, none twice', () => {
-    expect(new Set(rowActions.map(action => action.key)).size).toBe(rowActions.length)
+  it('copy the repeat around a row, not the work inside each of its rounds', () => {
+    const words = after('Harder copy', '2.1')!
+    expect(words.filter(row => row.startsWith('3 times'))).toHaveLength(2)
+    expect(words.filter(row => row.trim() === '400 m @ 5k effort')).toHaveLength(1)
+    expect(after('Easier copy', '2.1')!.filter(row => row.startsWith('3 times'))).toHaveLength(2)
   })
 })
 

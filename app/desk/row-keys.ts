@@ -1,13 +1,12 @@
 import type { Edit } from '~~/core/edit/edit'
+import type { Shift } from '~~/core/edit/harder'
 import { itemAt, parentOf } from '~~/core/session/item-path'
+import type { AltKey } from '~/keys/alt-key'
 import type { Session } from '~~/core/session/document'
 
 /** Something that can be done to a row by a key or a button. */
-export interface RowAction {
+export interface RowAction extends AltKey {
   name: string
-  key: string
-  /** As it is shown to the athlete. */
-  shown: string
   edit: (session: Session, path: string) => Edit | null
 }
 
@@ -48,34 +47,41 @@ function count(session: Session, path: string, by: number): Edit | null {
     : null
 }
 
+/** A copy of the repeat around a row, or of the row that stands in none: within a repeat it would be work in every round. */
+export const harderCopy = (session: Session, at: string, shift: Shift): Edit => ({
+  do: 'harder',
+  at: blockAt(session, at)?.path ?? at,
+  shift,
+})
+
 export const rowActions: readonly RowAction[] = [
-  { name: 'Up', key: 'Alt-ArrowUp', shown: 'Alt \u2191', edit: up },
-  { name: 'Down', key: 'Alt-ArrowDown', shown: 'Alt \u2193', edit: down },
-  { name: 'Duplicate', key: 'Alt-d', shown: 'Alt D', edit: (_, at) => ({ do: 'duplicate', at }) },
-  { name: 'Split', key: 'Alt-s', shown: 'Alt S', edit: (_, at) => ({ do: 'split', at }) },
-  { name: 'Repeat', key: 'Alt-w', shown: 'Alt W', edit: (_, at) => ({ do: 'wrap', from: at, to: at, times: 2 }) },
+  { name: 'Up', code: 'ArrowUp', sign: '↑', edit: up },
+  { name: 'Down', code: 'ArrowDown', sign: '↓', edit: down },
+  { name: 'Duplicate', code: 'KeyC', sign: 'C', edit: (_, at) => ({ do: 'duplicate', at }) },
+  { name: 'Split', code: 'KeyX', sign: 'X', edit: (_, at) => ({ do: 'split', at }) },
+  { name: 'Repeat', code: 'KeyR', sign: 'R', edit: (_, at) => ({ do: 'wrap', from: at, to: at, times: 2 }) },
   {
     name: 'Ungroup',
-    key: 'Alt-Shift-w',
-    shown: 'Alt Shift W',
+    code: 'KeyU',
+    sign: 'U',
     edit: (session, at) => {
       const block = blockAt(session, at)
       return block && { do: 'ungroup', at: block.path }
     },
   },
-  { name: '+1 round', key: 'Alt-=', shown: 'Alt +', edit: (session, at) => count(session, at, 1) },
-  { name: '\u22121 round', key: 'Alt--', shown: 'Alt \u2212', edit: (session, at) => count(session, at, -1) },
+  { name: '+1 round', code: 'Equal', sign: '+', edit: (session, at) => count(session, at, 1) },
+  { name: '\u22121 round', code: 'Minus', sign: '−', edit: (session, at) => count(session, at, -1) },
   {
     name: 'Drop last recovery',
-    key: 'Alt-l',
-    shown: 'Alt L',
+    code: 'KeyL',
+    sign: 'L',
     edit: (session, at) => {
       const block = blockAt(session, at)
       return block && { do: 'drop-last', at: block.path }
     },
   },
-  { name: 'Switch off', key: 'Alt-o', shown: 'Alt O', edit: (_, at) => ({ do: 'off', at }) },
-  { name: 'Harder copy', key: 'Alt-h', shown: 'Alt H', edit: (_, at) => ({ do: 'harder', at, shift: { by: 3, unit: '%' } }) },
-  { name: 'Easier copy', key: 'Alt-Shift-h', shown: 'Alt Shift H', edit: (_, at) => ({ do: 'harder', at, shift: { by: -3, unit: '%' } }) },
-  { name: 'Delete', key: 'Alt-Backspace', shown: 'Alt \u232B', edit: (_, at) => ({ do: 'delete', at }) },
+  { name: 'Switch off', code: 'KeyO', sign: 'O', edit: (_, at) => ({ do: 'off', at }) },
+  { name: 'Harder copy', code: 'KeyK', sign: 'K', edit: (session, at) => harderCopy(session, at, { by: 3, unit: '%' }) },
+  { name: 'Easier copy', code: 'KeyJ', sign: 'J', edit: (session, at) => harderCopy(session, at, { by: -3, unit: '%' }) },
+  { name: 'Delete', code: 'Backspace', sign: '⌫', edit: (_, at) => ({ do: 'delete', at }) },
 ]

@@ -1,5 +1,6 @@
 import type { Extension } from '@codemirror/state'
-import { EditorView, highlightActiveLine, highlightActiveLineGutter, keymap, placeholder } from '@codemirror/view'
+import { Prec } from '@codemirror/state'
+import { EditorView, highlightActiveLine, highlightActiveLineGutter, placeholder } from '@codemirror/view'
 import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { Edit } from '~~/core/edit/edit'
 import { stretchTarget } from '~~/core/edit/stretch'
@@ -10,8 +11,9 @@ import type { Session } from '~~/core/session/document'
 import { itemAt, sportAt } from '~~/core/session/item-path'
 import { rowDragging } from './drag'
 import { sheetKeys } from './keys'
-import type { OwnSession } from './language'
+import type { OwnSession } from './completion'
 import { scriptLanguage } from './language'
+import { isAltKey } from '~/keys/alt-key'
 import { rowActions } from './row-keys'
 import { rowInHand, takenRow } from './row-in-hand'
 import { sheetColumns } from './sheet'
@@ -45,17 +47,18 @@ export function isMessage(words: string, standpoint: Standpoint): boolean {
 }
 
 const actionKeys = (host: SheetHost): Extension =>
-  keymap.of(
-    rowActions.map(action => ({
-      key: action.key,
-      preventDefault: true,
-      run({ state }: EditorView) {
+  Prec.high(
+    EditorView.domEventHandlers({
+      keydown(event, { state }) {
+        const action = rowActions.find(one => isAltKey(event, one))
+        if (!action) return false
+        event.preventDefault()
         const [session, path] = [host.session(), rowInHand(state)]
         const wanted = session && path ? action.edit(session, path) : null
         if (wanted) host.edit(wanted)
         return true
       },
-    })),
+    }),
   )
 
 /** An end of a row's string was let go at a percentage of critical. */

@@ -1,11 +1,12 @@
+import { isAltKey } from '~/keys/alt-key'
+import { deskKey } from './desk-keys'
+
 /** Keys of the whole desk, and what keeps words from being lost with the page. */
-export function useDeskKeys(actions: { askKeys: () => void; quieten: () => void; focusRow: () => void }) {
+export function useDeskKeys(actions: { quieten: () => void; focusRow: () => void }) {
   const keeping = useDeskKeepingStore()
 
   function onKey(event: KeyboardEvent) {
-    const isTyping = (event.target as HTMLElement).closest('input, textarea, select, .cm-content') !== null
-    if (event.key === '?' && !isTyping) actions.askKeys()
-    const act = !event.altKey ? null : event.code === 'KeyQ' ? actions.quieten : event.key.toLowerCase() === 'e' ? actions.focusRow : null
+    const act = isAltKey(event, deskKey('quiet')) ? actions.quieten : isAltKey(event, deskKey('row')) ? actions.focusRow : null
     if (!act) return
     event.preventDefault()
     act()

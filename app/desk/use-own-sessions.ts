@@ -1,7 +1,7 @@
 import { printSession } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
 import type { KeptSession, Listed, ShelfRow } from '~~/shared/api'
-import type { OwnSession } from './language'
+import type { OwnSession } from './completion'
 
 const rowsTextOf = (document: Session) => printSession(document).split('\n\n').slice(1).join('\n\n').trimEnd()
 

@@ -80,58 +80,52 @@ const print = () => window.print()
   <div class="page reckoner">
     <div class="head">
       <h1>Calculator</h1>
-      <button class="act noprint" @click="print">Print</button>
+      <el-button class="noprint" @click="print">Print</el-button>
     </div>
     <form class="known" aria-label="Distance, time and pace" @submit.prevent>
       <label
         >sport
-        <select v-model="sport" class="field" data-test="sport">
-          <option>run</option>
-          <option>ride</option>
-          <option>swim</option>
-        </select></label
-      >
+        <el-select v-model="sport" data-test="sport">
+          <el-option value="run" label="run" />
+          <el-option value="ride" label="ride" />
+          <el-option value="swim" label="swim" /> </el-select
+      ></label>
       <label
         >distance
-        <input
-          class="field mono"
+        <el-input
+          class="mono"
           :class="{ follows: follows === 'distance' }"
-          :value="shown('distance')"
+          :model-value="shown('distance')"
           autocomplete="off"
           data-test="distance"
-          @input="type('distance', ($event.target as HTMLInputElement).value)"
+          @input="type('distance', $event)"
       /></label>
       <label
         >in
-        <input
-          class="field mono"
+        <el-input
+          class="mono"
           :class="{ follows: follows === 'time' }"
-          :value="shown('time')"
+          :model-value="shown('time')"
           autocomplete="off"
           data-test="time"
-          @input="type('time', ($event.target as HTMLInputElement).value)"
+          @input="type('time', $event)"
       /></label>
       <label
         >is
-        <input
-          class="field mono"
+        <el-input
+          class="mono"
           :class="{ follows: follows === 'speed' }"
-          :value="shown('speed')"
+          :model-value="shown('speed')"
           autocomplete="off"
           data-test="speed"
-          @input="type('speed', ($event.target as HTMLInputElement).value)"
+          @input="type('speed', $event)"
       /></label>
-      <select
-        class="field"
-        :value="unitAt"
-        aria-label="Unit of pace or speed"
-        data-test="unit"
-        @change="setUnit(Number(($event.target as HTMLSelectElement).value))">
-        <option v-for="(one, index) in units" :key="one.words" :value="index">{{ one.words }}</option>
-      </select>
-      <button v-if="movement" type="button" class="plain noprint" data-test="drop-movement" @click="handover.toDesk(asRow)">
+      <el-select :model-value="unitAt" aria-label="Unit of pace or speed" data-test="unit" @change="setUnit(Number($event))">
+        <el-option v-for="(one, index) in units" :key="one.words" :value="index" :label="one.words" />
+      </el-select>
+      <el-button v-if="movement" link type="primary" class="noprint" data-test="drop-movement" @click="handover.toDesk(asRow)">
         to the Desk
-      </button>
+      </el-button>
     </form>
     <p v-if="wrong" class="bad" role="alert">{{ help[wrong] }}</p>
     <p v-else-if="!reading.ok" class="faint">It takes {{ reading.missing }}.</p>

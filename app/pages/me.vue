@@ -79,14 +79,17 @@ const units = computed(() => unitsOf(athletes.athlete))
 const setUnit = (sport: Sport, value: string) =>
   keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
 const school = computed(() => athletes.athlete.schools?.band?.kind ?? 'quiet')
-const schools: { kind: BandSchoolKind; words: string }[] = [
-  { kind: 'quiet', words: 'quiet: as wide as a steady athlete of your sport needs' },
-  { kind: 'lean-fast', words: 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %' },
-  { kind: 'even', words: 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side' },
-  { kind: 'percent', words: '3 % to each side' },
-]
-const setSchool = (kind: string) =>
-  keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind: kind as BandSchoolKind } } }))
+const schools = [
+  ['quiet', 'quiet: as wide as a steady athlete of your sport needs'],
+  ['lean-fast', 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %'],
+  ['even', 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side'],
+  ['percent', '3 % to each side'],
+] as const
+const setSchool = (kind: BandSchoolKind) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind } } }))
+const races = [
+  ['power-law', 'power law through your efforts'],
+  ['oxygen', 'oxygen model of your best run'],
+] as const
 const race = computed(() => athletes.athlete.schools?.racePrediction ?? 'power-law')
 const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, racePrediction: kind } }))
 function setSex(value: string) {
@@ -102,6 +105,7 @@ const sections = [
   ['zones', 'Zones'],
   ['words', 'Your words'],
   ['set', 'Numbers, units, ways'],
+  ['settings', 'Settings'],
   ['steadiness', 'Steadiness'],
   ['history', 'History'],
   ['devices', 'Devices'],
@@ -122,21 +126,21 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
     </p>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
-      <button v-if="problem.status === 409" class="plain" @click="loadTheirs">Load the other</button>
+      <el-button v-if="problem.status === 409" link type="primary" @click="loadTheirs">Load the other</el-button>
     </p>
     <nav class="jump" aria-label="On this page">
       <a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a>
     </nav>
     <h2 id="benchmarks">Benchmarks</h2>
-    <MeEfforts :athlete="athletes.athlete" @keep="keepWhole" />
+    <AfterRoom><LazyMeEfforts :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <h3>Tests</h3>
-    <MeTests @keep="keepWhole" />
+    <AfterRoom><LazyMeTests @keep="keepWhole" /></AfterRoom>
     <h2 id="numbers">What follows from them</h2>
-    <MeNumbers :athlete="athletes.athlete" @keep="keepWhole" />
+    <AfterRoom><LazyMeNumbers :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <h2 id="zones">Zones</h2>
-    <MeZones :athlete="athletes.athlete" @keep="keepWhole" />
+    <AfterRoom><LazyMeZones :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <h2 id="words">Your words</h2>
-    <MeWords />
+    <AfterRoom><LazyMeWords /></AfterRoom>
     <h2 id="set">Numbers you set</h2>
     <div class="groups">
       <section v-for="group in fieldGroups" :key="group.title">
@@ -145,10 +149,10 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
           <label :for="field.key"
             >{{ field.label }}<small v-if="field.hint" class="faint">{{ field.hint }}</small></label
           >
-          <input
+          <el-input
             :id="field.key"
             v-model="typed[field.key]"
-            class="field mono"
+            class="mono"
             :aria-invalid="Boolean(wrong[field.key])"
             autocomplete="off"
             @input="keepLater(field)" />
@@ -161,79 +165,58 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         <h3>Sex</h3>
         <p class="row">
           <label for="sex">For the heart-rate impulse<small class="faint">its weights differ; unknown takes the mean of both</small></label>
-          <select
-            id="sex"
-            class="field wide"
-            :value="athletes.athlete.sex ?? ''"
-            @change="setSex(($event.target as HTMLSelectElement).value)">
-            <option value="">unknown</option>
-            <option>female</option>
-            <option>male</option>
-          </select>
+          <el-select id="sex" class="wide" :model-value="athletes.athlete.sex ?? ''" @change="setSex($event)">
+            <el-option value="" label="unknown" />
+            <el-option value="female" label="female" />
+            <el-option value="male" label="male" />
+          </el-select>
         </p>
       </section>
       <section>
         <h3>Units</h3>
         <p v-for="sport in sportNames" :key="sport" class="row">
           <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <select
-            :id="`unit-${sport}`"
-            class="field"
-            :value="units[sport]"
-            @change="setUnit(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="unit in sports[sport].units" :key="unit">{{ unit }}</option>
-          </select>
+          <el-select :id="`unit-${sport}`" :model-value="units[sport]" @change="setUnit(sport, $event)">
+            <el-option v-for="unit in sports[sport].units" :key="unit" :value="unit" :label="unit" />
+          </el-select>
         </p>
       </section>
       <section>
         <h3>Band around one pace</h3>
-        <p v-for="entry in schools" :key="entry.kind" class="school">
-          <label
-            ><input type="radio" name="school" :checked="school === entry.kind" @change="setSchool(entry.kind)" /> {{ entry.words }}</label
-          >
-        </p>
+        <MeOneOf label="Band around one pace" :ways="schools" :taken="school" @take="setSchool" />
       </section>
       <section>
         <h3>Race times</h3>
-        <p class="school">
-          <label
-            ><input type="radio" name="race" :checked="race === 'power-law'" @change="setRace('power-law')" /> power law through your
-            efforts</label
-          >
-        </p>
-        <p class="school">
-          <label
-            ><input type="radio" name="race" :checked="race === 'oxygen'" @change="setRace('oxygen')" /> oxygen model of your best
-            run</label
-          >
-        </p>
+        <MeOneOf label="Race times" :ways="races" :taken="race" @take="setRace" />
         <p class="faint small">Both stand side by side above; the one picked here is what 5k or threshold effort means.</p>
       </section>
       <section>
         <h3>Intensity by</h3>
         <p v-for="sport in sportNames" :key="sport" class="row">
           <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <select
+          <el-select
             :id="`measure-${sport}`"
-            class="field wide"
-            :value="athletes.athlete.preferredMeasure?.[sport] ?? sports[sport].zoneMeasures[0]"
-            @change="setMeasure(sport, ($event.target as HTMLSelectElement).value)">
-            <option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
-          </select>
+            class="wide"
+            :model-value="athletes.athlete.preferredMeasure?.[sport] ?? sports[sport].zoneMeasures[0]"
+            @change="setMeasure(sport, $event)">
+            <el-option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure" :label="measure.replace('-', ' ')" />
+          </el-select>
         </p>
         <p class="faint small">What a bare zone 4 is taken for.</p>
       </section>
-      <MeWays :athlete="athletes.athlete" @keep="keep" />
+      <AfterRoom><LazyMeWays :athlete="athletes.athlete" @keep="keep" /></AfterRoom>
     </div>
 
+    <h2 id="settings">Settings</h2>
+    <AfterRoom><LazyMeSettings :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <h2 id="steadiness">Steadiness</h2>
-    <MeSteadiness :athlete="athletes.athlete" @keep="keepWhole" />
+    <AfterRoom><LazyMeSteadiness :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <h2 id="history">History</h2>
-    <MeHistory :number="athletes.number" />
+    <AfterRoom><LazyMeHistory :number="athletes.number" /></AfterRoom>
     <h2 id="devices">Devices and signing in</h2>
-    <MeDevices />
+    <AfterRoom><LazyMeDevices /></AfterRoom>
     <h2 id="everything">Everything of yours</h2>
-    <MeEverything @changed="loadTheirs" />
+    <AfterRoom><LazyMeEverything @changed="loadTheirs" /></AfterRoom>
   </div>
 </template>
 
@@ -257,7 +240,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
   display: block;
   font-size: 0.8rem;
 }
-.row input {
+.row .el-input {
   text-align: right;
   width: 100%;
 }
@@ -287,14 +270,5 @@ h3 {
 }
 .wide {
   grid-column: 2 / -1;
-}
-.school {
-  margin: 0;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.school label {
-  display: flex;
-  gap: 8px;
 }
 </style>

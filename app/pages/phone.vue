@@ -7,9 +7,9 @@ import { useGlass } from '~/phone/use-glass'
 import { usePhoneHome } from '~/phone/use-home'
 import { usePosition } from '~/phone/use-position'
 import { usePhoneRun } from '~/phone/use-run'
-import { formatDay } from '~/watches/day'
 
 useHead({ title: 'This phone as a watch · Agonis' })
+const dates = useDates()
 const picked = ref('')
 const simulated = ref(false)
 const { athlete, held, waiting, home, shelf, isOnline, told, problem, isBusy, guarded, standpointNow, ...phone } = usePhoneHome()
@@ -98,7 +98,7 @@ onMounted(async () => {
     <div class="beside">
       <p v-if="isFull" class="said error" role="alert">
         There is no room in this browser to keep the recording. Make some, and then
-        <button class="act" @click="running.finish">keep it</button>
+        <el-button @click="running.finish">keep it</el-button>
       </p>
       <p v-if="gap" class="said ask" data-test="gap">{{ gap }}</p>
       <p v-if="positionProblem && run" class="said ask">{{ positionProblem }}</p>
@@ -111,7 +111,7 @@ onMounted(async () => {
       <p v-if="waiting > 0 && !run" class="said ask" data-test="waiting">
         {{ waiting }} {{ waiting === 1 ? 'recording waits' : 'recordings wait' }} on this phone{{
           isOnline ? '' : ' until the server is back'
-        }}. <button class="plain" @click="phone.bring">Bring home now</button>
+        }}. <el-button link type="primary" @click="phone.bring">Bring home now</el-button>
       </p>
       <p v-if="told && !run" class="said note" role="status">{{ told }}</p>
       <template v-if="!run">
@@ -122,23 +122,18 @@ onMounted(async () => {
           <p v-if="held.length === 0" class="faint">Nothing yet.</p>
           <ul>
             <li v-for="entry in held" :key="entry.slot">
-              {{ entry.program.name }} <small v-if="entry.day" class="faint">{{ formatDay(entry.day) }}</small>
-              <button class="plain" @click="phone.leave(entry)">take off</button>
+              {{ entry.program.name }} <small v-if="entry.day" class="faint">{{ dates.day(entry.day) }}</small>
+              <el-button link type="primary" @click="phone.leave(entry)">take off</el-button>
             </li>
           </ul>
           <p class="row">
-            <button class="act first" :disabled="isBusy || !isOnline" data-test="take-week" @click="phone.week">
+            <el-button type="primary" :disabled="isBusy || !isOnline" data-test="take-week" @click="phone.week">
               Take the coming seven days along
-            </button>
+            </el-button>
           </p>
           <p class="row">
-            <label
-              >or one
-              <select v-model="picked" class="field" data-test="pick">
-                <option v-for="row in shelf" :key="row.id" :value="row.id">{{ row.title }}</option>
-              </select></label
-            >
-            <button class="act" :disabled="isBusy || picked === ''" data-test="take" @click="phone.along(picked)">Take along</button>
+            <AfterRoom><LazyFacePickSession v-model="picked" :shelf="shelf" /></AfterRoom>
+            <el-button :disabled="isBusy || picked === ''" data-test="take" @click="phone.along(picked)">Take along</el-button>
           </p>
           <p v-if="!isOnline" class="faint" data-test="offline">
             The server does not answer. What is on this phone runs without it, and recordings go home when it is back.
@@ -146,11 +141,9 @@ onMounted(async () => {
         </section>
         <section>
           <h2>Sensors</h2>
-          <label class="row"
-            ><input v-model="simulated" type="checkbox" data-test="simulated" /> simulated ones, to try a session at the table</label
-          >
+          <el-checkbox v-model="simulated" data-test="simulated">simulated ones, to try a session at the table</el-checkbox>
           <label v-if="simulated" class="row"
-            >times real time <input v-model.number="speed" class="field" type="number" min="1" max="60" data-test="speed"
+            >times real time <el-input v-model.number="speed" type="number" min="1" max="60" data-test="speed"
           /></label>
         </section>
         <section>
@@ -171,7 +164,7 @@ onMounted(async () => {
       <p v-else class="faint awake">
         {{ isAwake ? 'The screen stays on.' : canStayAwake ? 'The screen may go dark.' : 'This browser cannot keep the screen on.' }}
       </p>
-      <FaceSensors v-show="!simulated" @message="running.hear" />
+      <LazyFaceSensors v-show="!simulated" @message="running.hear" />
     </div>
   </div>
 </template>
@@ -230,9 +223,6 @@ li {
   flex-wrap: wrap;
   align-items: center;
   margin: 8px 0;
-}
-select {
-  max-width: 220px;
 }
 .awake {
   font-size: 0.9rem;

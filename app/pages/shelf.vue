@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { distanceWords } from '~/shelf/words'
-import { sayDuration } from '~~/core/quantity/time'
 import type { Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
 
 useHead({ title: 'Shelf · Agonis' })
@@ -11,11 +9,9 @@ const route = useRoute()
 const search = ref(typeof route.query.find === 'string' ? route.query.find : '')
 const sort = ref<ShelfSort>('newest')
 const tags = ref<{ tag: string; count: number }[]>([])
-const tagging = ref<string | null>(null)
 const { problem, isBusy, guarded } = useGuarded()
 const removed = ref<{ id: string; title: string } | null>(null)
 const isLoading = ref(true)
-const file = useTemplateRef<HTMLInputElement>('file')
 const pageSize = 100
 let asked = 0
 
@@ -67,7 +63,9 @@ const setTags = (row: ShelfRow, wanted: string[]) =>
     await loadTags()
   })
 
-const { imported, importedCount, knownCount, refusedFiles, progress, takeIn } = useImport(guarded, load)
+const { imported, importedCount, knownCount, refusedFiles, progress, takeFiles } = useImport(guarded, load)
+const { open: chooseFiles, onChange } = useFileDialog({ multiple: true, reset: true, accept: '.txt,.json,.zip,.gpx,.csv' })
+onChange(files => void takeFiles([...(files ?? [])]))
 
 const find = (words: string) =>
   (search.value = search.value.split(' ').includes(words)
@@ -93,43 +91,38 @@ onMounted(() =>
       <h1>Shelf</h1>
       <label class="find"
         ><span class="hidden-text">Find by what is in it</span
-        ><input
-          v-model="search"
-          class="field"
-          type="search"
-          placeholder="12x300, ride under 1 h with zone 3, swim on send-offs"
-          data-test="search"
+        ><el-input v-model="search" type="search" placeholder="12x300, ride under 1 h with zone 3, swim on send-offs" data-test="search"
       /></label>
       <label class="order"
         >in order of
-        <select v-model="sort" class="field" data-test="sort">
-          <option value="newest">newest change</option>
-          <option value="title">title</option>
-          <option value="shortest">shortest</option>
-          <option value="longest">longest</option>
-        </select></label
-      >
+        <el-select v-model="sort" data-test="sort">
+          <el-option value="newest" label="newest change" />
+          <el-option value="title" label="title" />
+          <el-option value="shortest" label="shortest" />
+          <el-option value="longest" label="longest" /> </el-select
+      ></label>
       <NuxtLink class="act first link" to="/desk/new">New session</NuxtLink>
     </div>
     <p class="narrow">
-      <button
+      <el-button
         v-for="tag in tags"
         :key="tag.tag"
-        class="plain"
+        link
+        type="primary"
         :aria-pressed="search.split(' ').includes(`#${tag.tag}`)"
         @click="find(`#${tag.tag}`)">
         #{{ tag.tag }}<span class="faint"> {{ tag.count }}</span>
-      </button>
-      <button class="plain" :aria-pressed="search.split(' ').includes('duplicates')" @click="find('duplicates')">same content</button>
-      <button class="plain" :aria-pressed="search.split(' ').includes('families')" data-test="families" @click="find('families')">
+      </el-button>
+      <el-button link type="primary" :aria-pressed="search.split(' ').includes('duplicates')" @click="find('duplicates')"
+        >same content</el-button
+      >
+      <el-button link type="primary" :aria-pressed="search.split(' ').includes('families')" data-test="families" @click="find('families')">
         families
-      </button>
-      <button class="plain" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</button>
+      </el-button>
+      <el-button link type="primary" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</el-button>
       <span class="files">
-        <label class="plain take"
-          >take in<input ref="file" type="file" multiple accept=".txt,.json,.zip,.gpx,.csv" data-test="import" @change="takeIn(file)"
-        /></label>
-        <a href="/api/export" download data-test="export">give out all</a>
+        <el-button link type="primary" data-test="import" @click="chooseFiles()">Import</el-button>
+        <a href="/api/export" download data-test="export">Export all</a>
       </span>
     </p>
     <p v-if="problem" class="said error" role="alert">
@@ -150,80 +143,31 @@ onMounted(() =>
           >: {{ one.problem }}</span
         ></template
       >
-      {{ ' ' }}<button class="plain" @click="imported = null">fine</button>
+      {{ ' ' }}<el-button link type="primary" @click="imported = null">fine</el-button>
     </div>
     <p v-if="removed" class="said note" role="status">
-      “{{ removed.title }}” is off the shelf. <button class="plain" data-test="undo" @click="undo">Bring it back</button>
+      “{{ removed.title }}” is off the shelf. <el-button link type="primary" data-test="undo" @click="undo">Bring it back</el-button>
     </p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
       <template v-if="search">Nothing on the shelf has “{{ search }}” in it.</template>
       <template v-else>The shelf is empty. What you write at the <NuxtLink to="/desk/new">Desk</NuxtLink> stands here.</template>
     </p>
-    <div v-else class="scroll-x">
-      <table class="ruled" data-test="shelf" :aria-busy="isBusy">
-        <thead>
-          <tr>
-            <th>Title</th>
-            <th class="sport">Sport</th>
-            <th class="number">Time</th>
-            <th class="number">Distance</th>
-            <th class="number wide">Steps</th>
-            <th><span class="hidden-text">Actions</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.id">
-            <td class="title">
-              <NuxtLink :to="`/desk/${row.id}`">{{ row.title }}</NuxtLink>
-              <span v-if="row.duplicates > 0" class="doubt kin"
-                >same content as {{ row.duplicates }} other{{ row.duplicates > 1 ? 's' : '' }}</span
-              >
-              <button
-                v-if="row.variants > 0"
-                class="plain kin"
-                :aria-expanded="family?.of === row.id"
-                :aria-label="`${row.variants} variant${row.variants > 1 ? 's' : ''} of ${row.title}`"
-                data-test="variants"
-                @click="showFamily(row)">
-                {{ row.variants }} variant{{ row.variants > 1 ? 's' : '' }}
-              </button>
-              <span v-for="tag in row.tags" :key="tag" class="faint kin">#{{ tag }}</span>
-              <ul v-if="family?.of === row.id" class="family" data-test="family">
-                <li v-for="relative in family.others" :key="relative.id">
-                  <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>{{ ' '
-                  }}<span class="faint">{{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds)) }}</span>
-                </li>
-              </ul>
-              <SessionCord :cord="row.cord" />
-              <TagField v-if="tagging === row.id" :tags="row.tags" @set="wanted => setTags(row, wanted)" />
-            </td>
-            <td class="sport">{{ row.sport }}</td>
-            <td class="number">{{ row.seconds === null ? '–' : sayDuration(Math.round(row.seconds)) }}{{ row.open > 0 ? ' +' : '' }}</td>
-            <td class="number">{{ distanceWords(row, athletes.athlete) }}</td>
-            <td class="number wide">{{ row.steps }}</td>
-            <td class="acts">
-              <button class="plain" :aria-label="`Copy ${row.title}`" @click="copy(row)">copy</button>
-              <button
-                class="plain"
-                :aria-label="`Tag ${row.title}`"
-                :aria-expanded="tagging === row.id"
-                @click="tagging = tagging === row.id ? null : row.id">
-                tag
-              </button>
-              <NuxtLink :to="`/card/${row.id}`" :aria-label="`${row.title} on paper`">paper</NuxtLink>
-              <a :href="`/api/sessions/${row.id}/export?as=json`" download :aria-label="`Give out ${row.title}`">give out</a>
-              <button class="plain" :aria-label="row.isArchived ? `Bring back ${row.title}` : `Archive ${row.title}`" @click="archive(row)">
-                {{ row.isArchived ? 'bring back' : 'archive' }}
-              </button>
-              <button class="plain" :aria-label="`Remove ${row.title}`" @click="remove(row)">remove</button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-    <p class="faint foot">
+    <ol v-else class="rows" data-test="shelf" :aria-busy="isBusy">
+      <ShelfRowItem
+        v-for="row in rows"
+        :key="row.id"
+        :row="row"
+        :family="family?.of === row.id ? family.others : null"
+        @copy="copy(row)"
+        @archive="archive(row)"
+        @remove="remove(row)"
+        @family="showFamily(row)"
+        @tags="(wanted: string[]) => setTags(row, wanted)" />
+    </ol>
+    <p v-if="isLoading" class="faint" role="status">Looking on the shelf …</p>
+    <p v-else class="faint foot">
       {{ rows.length }} of {{ total }}. A + beside the time: steps that end by a press are estimated.
-      <button v-if="rows.length < total" class="plain" @click="guarded(() => load(rows.length))">Show more</button>
+      <el-button v-if="rows.length < total" link type="primary" @click="guarded(() => load(rows.length))">Show more</el-button>
     </p>
   </div>
 </template>
@@ -240,11 +184,15 @@ onMounted(() =>
   flex: 1;
   min-width: 220px;
 }
-.find input {
+.find .el-input {
   width: min(440px, 100%);
 }
 .order {
   color: var(--faint);
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  white-space: nowrap;
 }
 .link {
   text-decoration: none;
@@ -269,73 +217,10 @@ onMounted(() =>
   gap: 16px;
   align-items: baseline;
 }
-.take {
-  position: relative;
-}
-.take input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  width: 100%;
-  cursor: pointer;
-}
-.take:focus-within {
-  outline: 2px solid var(--focus);
-  outline-offset: 2px;
-}
-.title {
-  min-width: 170px;
-  overflow-wrap: anywhere;
-}
-.kin {
-  font-size: 0.85rem;
-  margin-left: 10px;
-  white-space: nowrap;
-}
-.acts {
-  white-space: nowrap;
-  text-align: right;
-}
-.acts * + * {
-  margin-left: 12px;
-}
-@media (max-width: 900px) {
-  .acts {
-    white-space: normal;
-    min-width: 150px;
-  }
-}
-@media (max-width: 640px) {
-  .sport,
-  .wide,
-  thead th:last-child {
-    display: none;
-  }
-  tbody tr {
-    display: grid;
-    grid-template-columns: 1fr auto auto;
-    border-bottom: 1px solid var(--rule);
-  }
-  tbody td {
-    border-bottom: 0;
-    padding-bottom: 2px;
-  }
-  thead tr {
-    display: grid;
-    grid-template-columns: 1fr auto auto;
-  }
-  .acts {
-    grid-column: 1 / -1;
-    text-align: left;
-  }
-  .acts * + * {
-    margin-left: 12px;
-  }
-}
-.family {
+.rows {
   list-style: none;
-  margin: 2px 0 2px 14px;
+  margin: 0;
   padding: 0;
-  font-size: 0.93rem;
+  border-top: 2px solid var(--slip);
 }
 </style>

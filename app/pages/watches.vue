@@ -146,40 +146,35 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
   <div class="page">
     <h1>Watches</h1>
     <div class="watches" role="group" aria-label="Watches">
-      <button
+      <el-button
         v-for="entry in wrist.watches"
         :key="entry.id"
-        class="act"
-        :class="{ first: entry.id === chosen }"
+        :type="entry.id === chosen ? 'primary' : 'default'"
         :aria-pressed="entry.id === chosen"
         @click="choose(entry.id)">
         {{ entry.name }}
-      </button>
-      <button class="plain" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</button>
+      </el-button>
+      <el-button link type="primary" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</el-button>
       <NuxtLink to="/phone">this phone as a watch</NuxtLink>
     </div>
     <WatchesAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
     <div v-if="kept" class="bar">
       <label
         >Link
-        <select
-          class="field"
-          :value="kept.link"
-          data-test="link-kind"
-          @change="setLink(($event.target as HTMLSelectElement).value as LinkKind)">
-          <option>radio</option>
-          <option>cable</option>
-        </select></label
-      >
-      <button class="act" :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">Look again</button>
-      <button class="act" :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
+        <el-select :model-value="kept.link" data-test="link-kind" @change="setLink($event)">
+          <el-option value="radio" label="radio" />
+          <el-option value="cable" label="cable" /> </el-select
+      ></label>
+      <el-button :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">Look again</el-button>
+      <el-button :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
         Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}
-      </button>
+      </el-button>
       <NuxtLink :to="`/standin/${chosen}`">its glass and buttons</NuxtLink>
-      <button class="plain" @click="forget">forget this watch</button>
+      <el-button link type="primary" @click="forget">forget this watch</el-button>
     </div>
     <p v-if="problem" class="said error" role="alert" data-test="problem">
-      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <button class="plain" @click="lookAgain">Try again</button>
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
+      <el-button link type="primary" @click="lookAgain">Try again</el-button>
     </p>
     <WatchesPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
     <p v-if="state?.wasReset" class="said ask">
@@ -222,7 +217,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
         <ul>
           <li v-for="(way, about) in kept.standing" :key="about">
             {{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b>
-            <button class="plain" @click="lift(String(about))">no longer</button>
+            <el-button link type="primary" @click="lift(String(about))">no longer</el-button>
           </li>
         </ul>
       </section>

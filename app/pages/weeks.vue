@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import { VueDraggable } from 'vue-draggable-plus'
-import { daysFrom, isDate, weekOf } from '~~/core/quantity/day'
+import { daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
-import { printSession } from '~~/core/script/print'
-import { readScript } from '~~/core/script/reader/read-script'
-import { titleOf } from '~~/core/script/title'
+import { sayWeekday } from '~~/core/words/date'
 import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
 
 useHead({ title: 'Weeks · Agonis' })
 const athletes = useAthleteStore()
+const dates = useDates()
 const handover = useHandoverStore()
-const { problem, isBusy, guarded } = useGuarded()
+const { problem, guarded } = useGuarded()
 const weekOfDay = (day: string) => weekOf(day, athletes.athlete.weekStart ?? 1)
 /** A day of the week that is looked at; null for this week. */
 const lookedAt = ref<string | null>(null)
@@ -25,10 +23,10 @@ const putOn = ref<string | null>(null)
 const textKey = 'agonis.week-text'
 
 const days = computed(() =>
-  Array.from({ length: 7 }, (_, offset) => DateTime.fromISO(daysFrom(firstDay.value, offset))).map(day => ({
-    iso: day.toISODate()!,
-    name: day.toFormat('cccc'),
-    date: day.toFormat('d LLL'),
+  Array.from({ length: 7 }, (_, offset) => daysFrom(firstDay.value, offset)).map(iso => ({
+    iso,
+    name: sayWeekday(weekdayOf(iso)),
+    date: dates.day(iso, {}),
   })),
 )
 const isLoaded = ref(false)
@@ -66,19 +64,9 @@ function onDrop(day: string, event: { newIndex?: number }) {
   if (row) void move(row, day)
 }
 
-const hints = computed(() => ({ week: firstDay.value }))
-const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, hints.value)))
-const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
-const dayNameOf = (iso: string | undefined) => (isDate(iso) ? DateTime.fromISO(iso).toFormat('cccc d LLL') : 'no day: it goes on the shelf')
-const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
-
-const fill = () =>
+/** A message was kept: on to the first day it spoke of. */
+const onFilled = (first: string | undefined) =>
   guarded(async () => {
-    await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: firstDay.value, text: text.value } })
-    const first = readSessions.value
-      .map(session => session.day)
-      .filter(isDate)
-      .sort()[0]
     text.value = ''
     isFilling.value = false
     if (first) lookedAt.value = first
@@ -119,36 +107,15 @@ onMounted(() =>
 <template>
   <div class="page">
     <div class="top">
-      <h1>{{ DateTime.fromISO(firstDay).toFormat('d LLL') }} to {{ DateTime.fromISO(daysFrom(firstDay, 6)).toFormat('d LLL yyyy') }}</h1>
-      <button class="act" @click="go(-1)">Week before</button>
-      <button class="act" @click="go(1)">Week after</button>
-      <button class="act first" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">Fill from a message</button>
+      <h1>{{ dates.day(firstDay, {}) }} to {{ dates.day(daysFrom(firstDay, 6), { year: true }) }}</h1>
+      <el-button @click="go(-1)">Week before</el-button>
+      <el-button @click="go(1)">Week after</el-button>
+      <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">Fill from a message</el-button>
     </div>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
-    <section v-if="isFilling" class="fill" aria-label="Fill from a message">
-      <label class="message"
-        ><span>The week as it came, each day with its name or date</span>
-        <textarea
-          v-model="text"
-          class="field mono"
-          rows="9"
-          placeholder="Tue: 2 km easy, 6 x 800 / 90 s jog, 2 km easy&#10;Thu: rest&#10;Sat: ride 90 min Z2"
-          data-test="week-text" />
-      </label>
-      <div class="read" aria-live="polite">
-        <p v-if="readSessions.length === 0" class="faint">What it reads as stands here before anything is kept.</p>
-        <div v-for="(session, index) in readSessions" :key="index" class="one" data-test="read-day">
-          <strong>{{ dayNameOf(session.day) }}</strong> <span class="faint">{{ session.sport }}, {{ titleOf(session) }}</span>
-          <pre class="mono">{{ rowsOf(session) }}</pre>
-        </div>
-        <button v-if="readSessions.length > 0" class="act first" :disabled="isBusy" data-test="fill-week" @click="fill">
-          Keep {{ readSessions.length }} {{ readSessions.length === 1 ? 'session' : 'sessions' }}
-        </button>
-      </div>
-      <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" :hints="hints" />
-    </section>
+    <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">
       <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">
@@ -171,21 +138,26 @@ onMounted(() =>
             <span class="acts">
               <label
                 ><span class="hidden-text">Move {{ row.title }} to</span>
-                <select class="field" :value="day.iso" @change="move(row, ($event.target as HTMLSelectElement).value)">
-                  <option v-for="other in days" :key="other.iso" :value="other.iso">{{ other.name.slice(0, 3) }}</option>
-                </select>
+                <el-select :model-value="day.iso" @change="move(row, $event)">
+                  <el-option v-for="other in days" :key="other.iso" :value="other.iso" :label="other.name.slice(0, 3)" />
+                </el-select>
               </label>
-              <button class="plain" :aria-label="`Take ${row.title} off the week`" @click="takeOff(row)">take off</button>
+              <el-button link type="primary" :aria-label="`Take ${row.title} off the week`" @click="takeOff(row)">take off</el-button>
             </span>
           </div>
         </VueDraggable>
-        <button class="plain" :aria-label="`Put a session on ${day.name}`" :aria-expanded="putOn === day.iso" @click="choose(day.iso)">
+        <el-button
+          link
+          type="primary"
+          :aria-label="`Put a session on ${day.name}`"
+          :aria-expanded="putOn === day.iso"
+          @click="choose(day.iso)">
           put a session here
-        </button>
+        </el-button>
         <div v-if="putOn === day.iso" class="put">
-          <input v-model="search" class="field" type="search" placeholder="find on the shelf" aria-label="Find on the shelf" />
+          <el-input v-model="search" type="search" placeholder="find on the shelf" aria-label="Find on the shelf" />
           <p v-for="session in found" :key="session.id">
-            <button class="plain" @click="put(session, day.iso)">{{ session.title }}</button>
+            <el-button link type="primary" @click="put(session, day.iso)">{{ session.title }}</el-button>
           </p>
           <p v-if="found.length === 0" class="faint">Nothing on the shelf has that in it.</p>
         </div>
@@ -204,36 +176,6 @@ onMounted(() =>
 }
 .top h1 {
   margin-right: auto;
-}
-.fill {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 22px;
-  border-top: 2px solid var(--slip);
-  border-bottom: 1px solid var(--rule);
-  padding: 12px 0;
-  margin-bottom: 14px;
-}
-.message {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  color: var(--faint);
-}
-textarea {
-  width: 100%;
-  font-size: 14px;
-  color: var(--slip);
-}
-.one {
-  border-left: 4px solid var(--clay-2);
-  padding-left: 10px;
-  margin: 8px 0;
-}
-pre {
-  margin: 2px 0;
-  font-size: 13px;
-  white-space: pre-wrap;
 }
 .week {
   list-style: none;
@@ -271,7 +213,7 @@ pre {
   gap: 12px;
   align-items: baseline;
 }
-.acts .field {
+.acts .el-input {
   min-height: 26px;
   padding: 0 4px;
 }
@@ -282,9 +224,6 @@ pre {
   margin: 2px 0;
 }
 @media (max-width: 760px) {
-  .fill {
-    grid-template-columns: 1fr;
-  }
   .week > li {
     grid-template-columns: 1fr;
   }

@@ -1,4 +1,3 @@
-import { advise } from '~~/core/advise/advise'
 import { knownSeconds, reckon } from '~~/core/reckon/reckon'
 import { hardSeconds, sheetRows } from '~~/core/reckon/sheet'
 import { readScript } from '~~/core/script/reader/read-script'
@@ -20,16 +19,6 @@ export const useDeskReadingStore = defineStore('desk-reading', () => {
   /** Seconds that the words fix themselves, and those of the hard part. */
   const fixed = computed(() => (reckoning.value ? knownSeconds(reckoning.value) : 0))
   const hard = computed(() => (session.value && reckoning.value ? hardSeconds(session.value, reckoning.value, athletes.standpoint) : 0))
-  const suggestions = computed(() =>
-    session.value && reckoning.value && reading.value.sessions.length === 1
-      ? advise(
-          session.value,
-          reckoning.value,
-          athletes.standpoint,
-          minutesToday.value === null ? {} : { secondsToday: minutesToday.value * 60 },
-        )
-      : [],
-  )
 
-  return { minutesToday, read, reading, session, reckoning, rows, places, lineOf, fixed, hard, suggestions }
+  return { minutesToday, read, reading, session, reckoning, rows, places, lineOf, fixed, hard }
 })

@@ -6,6 +6,9 @@ export const useDeskTextStore = defineStore('desk-text', () => {
   const source = ref<string | null>(null)
   /** The path of the row in hand, as the editor's state has it; null where there is none. */
   const inHand = ref<string | null>(null)
+  /** Whether there is something to take back, or to do again. */
+  const canUndo = ref(false)
+  const canRedo = ref(false)
   /** How often the athlete has changed the words, in this tab. */
   const changes = ref(0)
 
@@ -32,5 +35,5 @@ export const useDeskTextStore = defineStore('desk-text', () => {
     changes.value++
   }
 
-  return { id, script, source, inHand, changes, show, type, paste, dropSource }
+  return { id, script, source, inHand, canUndo, canRedo, changes, show, type, paste, dropSource }
 })

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { actWords, aboutWords, pushedWords, shareArrived, slotStatusClass, slotStatusWords } from './words'
+import { sayDay } from '../../core/words/date'
+
+const sayIt = (day: string) => sayDay(day, { weekday: 'short' })
 
 describe('a push', () => {
   it('counts as arrived only what was read back', () => {
@@ -19,9 +22,9 @@ describe('a push', () => {
       digest: 'd',
       replaces: null,
     }
-    expect(actWords(send)).toBe('Tue 31 Mar: send “Quay ladder” to slot 2')
-    expect(actWords({ ...send, replaces: 'Quay ladder' })).toContain('in place of the older one')
-    expect(actWords({ ...send, replaces: 'Other' })).toContain('in place of “Other”')
+    expect(actWords(send, sayIt)).toBe('Tue 31 Mar: send “Quay ladder” to slot 2')
+    expect(actWords({ ...send, replaces: 'Quay ladder' }, sayIt)).toContain('in place of the older one')
+    expect(actWords({ ...send, replaces: 'Other' }, sayIt)).toContain('in place of “Other”')
   })
 })
 

@@ -1,6 +1,5 @@
 import type { SlotRow, TransferState } from '~~/shared/api'
 import type { PushAct } from '~~/core/wrist/link/schools'
-import { formatDay } from '~/watches/day'
 
 const staleWords = {
   session: 'the session has changed',
@@ -31,20 +30,20 @@ export function slotStatusWords(row: Pick<SlotRow, 'status' | 'stale' | 'by'>): 
 export const slotStatusClass = (row: Pick<SlotRow, 'status'>): string =>
   row.status === 'equal' ? 'good' : row.status === 'stale' || row.status === 'extra' || row.status === 'leaving' ? 'doubt' : 'bad'
 
-/** One thing that pushing would do, in words. */
-export function actWords(act: PushAct): string {
+/** One thing that pushing would do, in words; `sayDay` as the athlete wants days said. */
+export function actWords(act: PushAct, sayDay: (day: string) => string): string {
   switch (act.do) {
     case 'send':
       return (
-        `${formatDay(act.day)}: send “${act.name}” to slot ${act.slot}` +
+        `${sayDay(act.day)}: send “${act.name}” to slot ${act.slot}` +
         `${act.replaces === null ? '' : act.replaces === act.name ? ', in place of the older one' : `, in place of “${act.replaces}”`}`
       )
     case 'keep':
-      return `${formatDay(act.day)}: “${act.name}” is there already, slot ${act.slot}`
+      return `${sayDay(act.day)}: “${act.name}” is there already, slot ${act.slot}`
     case 'remove':
       return `clear “${act.name}” from slot ${act.slot}: ${act.why}`
     case 'wait':
-      return `${formatDay(act.day)}: “${act.name}” waits, ${act.why}`
+      return `${sayDay(act.day)}: “${act.name}” waits, ${act.why}`
     case 'ask':
       return `slot ${act.slot}: “${act.name}” ${act.why} and stays; clear it yourself to make room`
   }

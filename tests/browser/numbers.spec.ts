@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, kept, newSession, paste, script, test } from './page'
+import { choose, expect, expectAccessible, kept, newSession, paste, script, test } from './page'
 
 interface Kept {
   number: number
@@ -137,9 +137,9 @@ test("a test is entered in Me and its numbers follow; zones of one's own are kep
   await expect(app.locator('[data-test=efforts]')).toContainText('6:56')
   await expect(app.locator('#swim-critical')).toHaveValue('1:48')
 
-  await app.selectOption('[data-test=zone-sport]', 'ride')
-  await app.selectOption('[data-test=zone-of]', 'power')
-  await app.selectOption('[data-test=zone-scheme]', 'own')
+  await choose(app.locator('[data-test=zone-sport]'), 'ride')
+  await choose(app.locator('[data-test=zone-of]'), 'power')
+  await choose(app.locator('[data-test=zone-scheme]'), 'own')
   await app.fill('[data-test=zone-bounds]', '160, 150')
   await app.click('[data-test=zone-keep]')
   await expect(app.getByText('Each bound is harder than the one before.')).toBeVisible()
@@ -168,7 +168,7 @@ test('the reckoner goes both ways, and a number is dropped into the Desk', async
   await app.fill('[data-test=distance]', 'far')
   await expect(app.getByText('A distance as in 10 km, 400 m or 6 mi.')).toBeVisible()
   await app.fill('[data-test=distance]', '5 km')
-  await app.selectOption('[data-test=pacing]', 'negative')
+  await choose(app.locator('[data-test=pacing]'), 'second half faster')
   await expect(app.locator('[data-test=splits] tbody tr').last()).toContainText('22:30')
   await expect(app.locator('[data-test=lanes] tbody tr').nth(1)).toContainText('407.0')
   await newSession(app)
@@ -197,7 +197,7 @@ test('nothing in Me, the Calculator or the forecast stands in the way of a scree
   await expectAccessible(app)
   for (const sport of ['run', 'ride', 'swim']) {
     await app.goto('/calculator')
-    await app.selectOption('[data-test=sport]', sport)
+    await choose(app.locator('[data-test=sport]'), sport)
     await expectAccessible(app)
   }
   await write(app, 'sport ride\n\n6 times\n  2:00 @ 125-130 %CP\n  recovery 1:00\n')

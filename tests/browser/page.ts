@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import type { RunningStack } from '../../scripts/stack.mjs'
 
 /** A test on the running application; a fault in the page's own code fails it. */
@@ -56,3 +56,24 @@ export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
   expect(violations.map(violation => `${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([])
 }
+
+/** Picks an option of a select by what it says. */
+export async function choose(select: Locator, option: string): Promise<void> {
+  await select.click()
+  const options = select.page().getByRole('option').filter({ visible: true })
+  await options.filter({ hasText: new RegExp(`^\\s*${option.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\s*$`) }).click()
+  await expect(options).toHaveCount(0)
+}
+
+/** Does something with a session on the shelf, by its menu. */
+export async function actOn(page: Page, title: string, what: string): Promise<void> {
+  await page.getByRole('button', { name: `Actions for ${title}`, exact: true }).click()
+  await page
+    .getByRole('menuitem', { name: new RegExp(`^${what}`) })
+    .filter({ visible: true })
+    .click()
+}
+
+/** Ticks a box, or takes one of several ways, by what stands beside it: the library's own boxes lie under what it draws. */
+export const tick = (page: Page, words: string): Promise<void> =>
+  page.locator('.el-checkbox, .el-radio', { hasText: words }).first().click()

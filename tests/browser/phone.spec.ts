@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, test } from './page'
+import { choose, expect, expectAccessible, test, tick } from './page'
 
 test.use({ viewport: { width: 390, height: 844 } })
 
@@ -7,14 +7,14 @@ async function takenAlong(app: Page, title: string, text: string): Promise<void>
   await app.goto('/phone')
   await app.request.put(`/api/sessions/${crypto.randomUUID()}`, { data: { base: 0, script: `title ${title}\n${text}` } })
   await app.reload()
-  await app.selectOption('[data-test=pick]', { label: title })
+  await choose(app.locator('[data-test=pick]'), title)
   await app.click('[data-test=take]')
   await expect(app.getByText(`“${title}” is on this phone`)).toBeVisible()
 }
 const glass = (app: Page) => app.locator('[data-test=glass]')
 
 async function tried(app: Page, speed: number): Promise<void> {
-  await app.check('[data-test=simulated]')
+  await tick(app, 'simulated ones')
   await app.fill('[data-test=speed]', String(speed))
 }
 

@@ -1,16 +1,16 @@
-import { expect, expectAccessible, test } from './page'
+import { actOn, expect, expectAccessible, test, tick } from './page'
 
 test('the shelf opens, copies, removes and brings back', async ({ app }) => {
   await app.goto('/shelf')
   await app.fill('[data-test=search]', 'quay lad')
-  const rows = app.locator('[data-test=shelf] tbody tr')
+  const rows = app.locator('[data-test=shelf] [data-test=row]')
   await expect(rows).toHaveCount(1)
-  await app.getByRole('button', { name: 'Copy Quay ladder' }).click()
+  await actOn(app, 'Quay ladder', 'Copy')
   await expect(app.locator('[data-test=title]')).toHaveText('Quay ladder 2')
   await app.goto('/shelf')
   await app.fill('[data-test=search]', 'quay lad')
   await expect(rows).toHaveCount(2)
-  await app.getByRole('button', { name: 'Remove Quay ladder 2' }).click()
+  await actOn(app, 'Quay ladder 2', 'Remove')
   await expect(rows).toHaveCount(1)
   await app.click('[data-test=undo]')
   await expect(rows).toHaveCount(2)
@@ -49,7 +49,7 @@ test('a watch that cannot hold a session says every loss before sending', async 
   await app.fill('[data-test=search]', 'Kick and pull')
   await app.getByRole('link', { name: 'Kick and pull', exact: true }).click()
   await app.click('[data-test=send-to-watch]')
-  await app.getByLabel('Drawer watch').check()
+  await tick(app, 'Drawer watch')
   await expect(app.getByText('this watch knows no swim')).toBeVisible()
   await expect(app.locator('[data-test=send]')).toBeDisabled()
 })
@@ -59,9 +59,9 @@ test('the log shows the badly paced session for what it was', async ({ app }) =>
   await app.getByRole('link', { name: 'Twelve threes' }).click()
   await expect(app.locator('[data-test=upshot]')).toContainText('25 of 25 steps done')
   await expect(app.locator('[data-test=upshot]')).toContainText('too fast')
-  await app.getByLabel('something hurt').check()
+  await tick(app, 'something hurt')
   await expect(app.getByText('ask a doctor or physiotherapist')).toBeVisible()
-  await app.getByLabel('something hurt').uncheck()
+  await tick(app, 'something hurt')
 })
 
 test('an address that leads nowhere says so', async ({ app }) => {
@@ -86,7 +86,9 @@ for (const [name, path] of [
     await expect(app.locator('[data-test=title]')).toHaveText('Quay ladder')
     await app.goto(path)
     await expect(app.locator('h1')).toBeVisible()
-    await expect(app.locator('.room table, .cm-line, [data-test=glass], .groups, [data-test=empty]').first()).toBeAttached()
+    await expect(
+      app.locator('.room table, [data-test=row], .cm-line, [data-test=glass], .groups, [data-test=empty]').first(),
+    ).toBeAttached()
     await expectAccessible(app)
     await app.setViewportSize({ width: 390, height: 844 })
     await expect.poll(() => app.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)

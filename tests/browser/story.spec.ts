@@ -47,5 +47,5 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await expect(app.locator('[data-test=beside] tbody tr')).toHaveCount(19)
   await expect(app.locator('canvas')).toBeVisible()
   await app.getByRole('link', { name: 'Log', exact: true }).click()
-  await expect(app.locator('[data-test=log] tbody tr').first()).toContainText('19 of 19')
+  await expect(app.locator('[data-test=log] [data-test=row]').first()).toContainText('19 of 19')
 })

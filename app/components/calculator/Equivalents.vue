@@ -39,12 +39,13 @@ const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: 'half 
             {{ unit.show(row.metres / row.byPowerLaw) }} <span class="faint">{{ unit.words }}</span>
           </td>
           <td class="noprint">
-            <button
-              class="plain"
+            <el-button
+              link
+              type="primary"
               :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`"
               @click="handover.toDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
               use
-            </button>
+            </el-button>
           </td>
         </tr>
       </tbody>

@@ -24,12 +24,10 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
   <section>
     <h2>Drink and eat</h2>
     <p class="controls">
-      <label>say <input v-model="say" class="field" maxlength="30" data-test="fuel-say" /></label>
-      <label>first at <input v-model.number="first" class="field mono" type="number" min="0" max="600" data-test="fuel-first" /> min</label>
-      <label
-        >then every <input v-model.number="every" class="field mono" type="number" min="1" max="240" data-test="fuel-every" /> min</label
-      >
-      <label><input v-model="keepGoing" type="checkbox" /> keep going if it takes longer</label>
+      <label>say <el-input v-model="say" maxlength="30" data-test="fuel-say" /></label>
+      <label>first at <el-input v-model.number="first" class="mono" type="number" min="0" max="600" data-test="fuel-first" /> min</label>
+      <label>then every <el-input v-model.number="every" class="mono" type="number" min="1" max="240" data-test="fuel-every" /> min</label>
+      <el-checkbox v-model="keepGoing">keep going if it takes longer</el-checkbox>
     </p>
     <p v-if="isWrong" class="bad" role="alert">A word to say, a first time up to 600 min, and 1 to 240 min between.</p>
     <template v-else>
@@ -45,7 +43,7 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
       </p>
       <p v-if="times.length > 0">
         <span class="mono">{{ prompt }}</span>
-        <button class="plain noprint" data-test="drop-fuel" @click="handover.toDesk(prompt)">to the Desk</button>
+        <el-button link type="primary" class="noprint" data-test="drop-fuel" @click="handover.toDesk(prompt)">to the Desk</el-button>
       </p>
     </template>
     <p class="faint small">Drink to thirst; in heat earlier. How much agrees with you is found out in training, not in a race.</p>
@@ -60,7 +58,7 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
   align-items: center;
   margin: 4px 0;
 }
-.controls .field {
+.controls .el-input {
   width: 84px;
 }
 .controls .mono {

@@ -38,9 +38,13 @@ const rows = computed(() =>
           <td class="number">{{ row.seconds }}</td>
           <td class="number">{{ row.lane === 1 ? '–' : `+${row.more}` }}</td>
           <td class="noprint">
-            <button class="plain" :aria-label="`Lane ${row.lane} to the Desk`" @click="handover.toDesk(`place track, lane ${row.lane}`)">
+            <el-button
+              link
+              type="primary"
+              :aria-label="`Lane ${row.lane} to the Desk`"
+              @click="handover.toDesk(`place track, lane ${row.lane}`)">
               use
-            </button>
+            </el-button>
           </td>
         </tr>
       </tbody>

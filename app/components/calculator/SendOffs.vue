@@ -17,10 +17,9 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
     <p>
       <label
         >for
-        <select v-model="metres" class="field" data-test="send-off-metres">
-          <option v-for="one in [25, 50, 75, 100, 150, 200, 300, 400]" :key="one" :value="one">{{ one }} m</option>
-        </select></label
-      >
+        <el-select v-model="metres" data-test="send-off-metres">
+          <el-option v-for="one in [25, 50, 75, 100, 150, 200, 300, 400]" :key="one" :value="one" :label="`${one} m`" /> </el-select
+      ></label>
       <span class="faint">swum in {{ showTime(swim) }}</span>
     </p>
     <table class="ruled" data-test="send-offs">
@@ -38,12 +37,13 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
           <td class="number">{{ Math.round(row.rest) }}</td>
           <td class="number">{{ Math.round(row.share * 100) }} %</td>
           <td class="noprint">
-            <button
-              class="plain"
+            <el-button
+              link
+              type="primary"
               :aria-label="`${metres} m on ${formatTime(row.sendOff)} to the Desk`"
               @click="handover.toDesk(`8 times\n  ${metres} m on ${formatTime(row.sendOff)}`)">
               use
-            </button>
+            </el-button>
           </td>
         </tr>
       </tbody>

@@ -42,22 +42,19 @@ const asRows = computed(() =>
     <p class="controls">
       <label
         >each
-        <select v-model="each" class="field" data-test="split-each">
-          <option v-for="metres in lengths" :key="metres" :value="metres">{{ name(metres) }}</option>
-        </select></label
-      >
+        <el-select v-model="each" data-test="split-each">
+          <el-option v-for="metres in lengths" :key="metres" :value="metres" :label="name(metres)" /> </el-select
+      ></label>
       <label
-        ><select v-model="pacing" class="field" aria-label="How it is paced" data-test="pacing">
-          <option value="even">even</option>
-          <option value="negative">second half faster</option>
-          <option value="progressive">faster with each</option>
-        </select></label
-      >
+        ><el-select v-model="pacing" aria-label="How it is paced" data-test="pacing">
+          <el-option value="even" label="even" />
+          <el-option value="negative" label="second half faster" />
+          <el-option value="progressive" label="faster with each" /> </el-select
+      ></label>
       <label v-if="pacing !== 'even'"
-        >by
-        <input v-model.number="change" class="field mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
+        >by <el-input v-model.number="change" class="mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
       >
-      <button class="plain noprint" data-test="drop-splits" @click="handover.toDesk(asRows)">to the Desk</button>
+      <el-button link type="primary" class="noprint" data-test="drop-splits" @click="handover.toDesk(asRows)">to the Desk</el-button>
     </p>
     <table class="ruled" data-test="splits">
       <thead>
@@ -86,7 +83,7 @@ const asRows = computed(() =>
   align-items: center;
   margin: 4px 0;
 }
-input {
+.el-input {
   width: 70px;
 }
 </style>

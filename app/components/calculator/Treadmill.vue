@@ -32,12 +32,13 @@ const rows = computed(() =>
           <td class="number">{{ row.pace }}</td>
           <td class="number">{{ row.kmh }}</td>
           <td class="noprint">
-            <button
-              class="plain"
+            <el-button
+              link
+              type="primary"
               :aria-label="`${row.grade} % to the Desk`"
               @click="handover.toDesk(`10:00${row.grade === 0 ? '' : ` uphill ${row.grade} %`} @ ${row.pace} ${unit.words}`)">
               use
-            </button>
+            </el-button>
           </td>
         </tr>
       </tbody>

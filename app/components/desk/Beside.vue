@@ -65,34 +65,36 @@ defineExpose({
       :is-empty="isEmpty"
       @fix="(remark: Remark, replacement: string) => emit('fix', remark, replacement)"
       @show="line => emit('show', line)" />
-    <template v-if="isWritten">
-      <DeskSplits v-if="text.inHand" :path="text.inHand" />
-      <DeskHowHard v-if="forecast.made.value" v-bind="forecast.made.value" @edit="(edits: Edit[]) => emit('edit', edits)" />
-      <div v-for="missing in forecastMissing" :key="sayMissing(missing)" class="said note">
-        How hard it is needs {{ sayMissing(missing) }}.<MeAskNumber :missing="missing" />
-      </div>
-      <DeskNudges
-        :picture="forecast.picture.value"
-        :progress="forecast.progress.value"
-        :runs="forecast.runs.value"
-        :problem="forecast.problem.value"
-        :watches="watches.watches"
-        :watch="watchId"
-        :reading="paceReading"
-        @watch="(id: string) => (watchId = id)"
-        @many="forecast.ask(manyRuns)"
-        @stop="forecast.stop"
-        @take="(edits: Edit[]) => emit('edit', edits)" />
-    </template>
-    <DeskSuggestions @show="line => emit('show', line)" @edit="(edits: Edit[]) => emit('edit', edits)" />
-    <template v-if="isWritten">
-      <h2 class="section">Another size</h2>
-      <DeskSizes @take="(document: Session) => emit('take', document)" />
-      <h2 class="section">Variants</h2>
-      <DeskVariants :id="text.id" :is-kept="keeping.base > 0" :title="title" :ready="keeping.flush" />
-      <h2 class="section">Tags</h2>
-      <TagField :tags="shelf.tags" @set="shelf.setTags" />
-    </template>
+    <AfterRoom>
+      <template v-if="isWritten">
+        <LazyDeskSplits v-if="text.inHand" :path="text.inHand" />
+        <LazyDeskHowHard v-if="forecast.made.value" v-bind="forecast.made.value" @edit="(edits: Edit[]) => emit('edit', edits)" />
+        <div v-for="missing in forecastMissing" :key="sayMissing(missing)" class="said note">
+          How hard it is needs {{ sayMissing(missing) }}.<LazyMeAskNumber :missing="missing" />
+        </div>
+        <LazyDeskNudges
+          :picture="forecast.picture.value"
+          :progress="forecast.progress.value"
+          :runs="forecast.runs.value"
+          :problem="forecast.problem.value"
+          :watches="watches.watches"
+          :watch="watchId"
+          :reading="paceReading"
+          @watch="(id: string) => (watchId = id)"
+          @many="forecast.ask(manyRuns)"
+          @stop="forecast.stop"
+          @take="(edits: Edit[]) => emit('edit', edits)" />
+      </template>
+      <LazyDeskSuggestions @show="line => emit('show', line)" @edit="(edits: Edit[]) => emit('edit', edits)" />
+      <template v-if="isWritten">
+        <h2 class="section">The whole session</h2>
+        <LazyDeskSizes @take="(document: Session) => emit('take', document)" />
+        <h2 class="section">Variants</h2>
+        <LazyDeskVariants :id="text.id" :is-kept="keeping.base > 0" :title="title" :ready="keeping.flush" />
+        <h2 class="section">Tags</h2>
+        <LazyTagField :tags="shelf.tags" @set="shelf.setTags" />
+      </template>
+    </AfterRoom>
   </DeskSideColumn>
 </template>
 

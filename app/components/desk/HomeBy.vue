@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import type { ClockTime } from '~~/core/reckon/home'
 import { homeBy, parseClockTime, sayClockTime, startFor } from '~~/core/reckon/home'
 import type { Interval } from '~~/core/reckon/interval'
 
+const dates = useDates()
+const say = (time: ClockTime) => sayClockTime(time, dates.clockForm.value)
 const props = defineProps<{ seconds: Interval }>()
 
 const start = ref(sessionStorage.getItem('agonis.start') ?? '')
@@ -21,10 +24,10 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
   <dl class="home">
     <dt>
       <label for="start-at">Start at</label>
-      <input
+      <el-input
         id="start-at"
         v-model="start"
-        class="field mono"
+        class="mono"
         placeholder="06:30"
         maxlength="8"
         autocomplete="off"
@@ -34,18 +37,18 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
     <dd data-test="back-at">
       <span v-if="isWrong(start, startAt)" class="bad">a time as in 06:30</span>
       <template v-else-if="back"
-        >{{ back.likely ? `home ${sayClockTime(back.likely)}` : 'length not known'
+        >{{ back.likely ? `home ${say(back.likely)}` : 'length not known'
         }}<span v-if="back.high && back.likely && back.high.minutes !== back.likely.minutes" class="faint">
-          to {{ sayClockTime(back.high) }}</span
+          to {{ say(back.high) }}</span
         ></template
       >
     </dd>
     <dt>
       <label for="home-by">Home by</label>
-      <input
+      <el-input
         id="home-by"
         v-model="home"
-        class="field mono"
+        class="mono"
         placeholder="07:30"
         maxlength="8"
         autocomplete="off"
@@ -55,9 +58,9 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
     <dd data-test="start-for">
       <span v-if="isWrong(home, homeAt)" class="bad">a time as in 07:30</span>
       <template v-else-if="out"
-        >{{ out.likely ? `start ${sayClockTime(out.likely)}` : 'length not known'
+        >{{ out.likely ? `start ${say(out.likely)}` : 'length not known'
         }}<span v-if="out.safe && out.likely && out.safe.minutes !== out.likely.minutes" class="faint"
-          >, to be sure {{ sayClockTime(out.safe) }}</span
+          >, to be sure {{ say(out.safe) }}</span
         ></template
       >
     </dd>
@@ -77,11 +80,8 @@ dd {
   text-align: right;
   font-size: 0.93rem;
 }
-.field {
-  width: 64px;
-  padding: 0 4px;
-  min-height: 26px;
-  text-align: right;
+.el-input {
+  width: 84px;
   margin-left: 4px;
 }
 </style>

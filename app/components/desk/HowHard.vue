@@ -1,9 +1,4 @@
 <script setup lang="ts">
-import { LineChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent } from 'echarts/components'
-import { use } from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import VChart from 'vue-echarts'
 import type { Edit } from '~~/core/edit/edit'
 import { itemAt } from '~~/core/session/item-path'
 import type { SessionForecast } from '~~/core/forecast/forecast'
@@ -12,8 +7,6 @@ import { printEnd } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
 import { formatTime } from '~~/core/quantity/time'
 import { howHardChart } from '~/forecast/how-hard-chart'
-
-use([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, CanvasRenderer])
 
 const props = defineProps<{ forecast: SessionForecast; session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
@@ -48,20 +41,15 @@ const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}
     <h2 class="next">How hard it is</h2>
     <p v-if="forecast.message" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.message }}</p>
     <p v-for="proposal in forecast.proposals" :key="proposal.label" class="proposal">
-      <button v-if="proposal.edits.length > 0" class="plain" data-test="proposal-take" @click="emit('edit', proposal.edits)">
+      <el-button v-if="proposal.edits.length > 0" link type="primary" data-test="proposal-take" @click="emit('edit', proposal.edits)">
         {{ proposal.label }}
-      </button>
+      </el-button>
       <span v-else>Better {{ proposal.label }}.</span>
       <span v-if="proposal.edits.length > 0" class="faint"> makes it {{ levels[proposal.level] }}, {{ percent(proposal.used) }}</span>
     </p>
-    <VChart
-      v-if="used || heart"
-      class="chart"
-      :style="{ height }"
-      :option="option"
-      autoresize
-      role="img"
-      aria-label="Share used and heart rate through the session; the table below says the same" />
+    <div v-if="used || heart" class="chart" :style="{ height }">
+      <LazyChartPicture :option="option" label="Share used and heart rate through the session; the table below says the same" />
+    </div>
     <p v-if="used || heart" class="faint small">
       {{
         [

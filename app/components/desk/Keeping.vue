@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const desk = useDeskKeepingStore()
-const clockOf = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const { timeOf: clockOf } = useDates()
 </script>
 
 <template>

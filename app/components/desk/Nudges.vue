@@ -1,9 +1,4 @@
 <script setup lang="ts">
-import { BarChart } from 'echarts/charts'
-import { GridComponent } from 'echarts/components'
-import { use } from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import VChart from 'vue-echarts'
 import type { Edit } from '~~/core/edit/edit'
 import type { NudgePicture } from '~~/core/forecast/forecast'
 import type { SchoolBand } from '~~/core/forecast/quiet'
@@ -15,8 +10,6 @@ import type { KeptWatch } from '~~/shared/api'
 import { quietEdits } from '~/forecast/quiet-edits'
 import { manyRuns } from '~/forecast/use-forecast'
 import { smallChart } from '~/theme/small-chart'
-
-use([BarChart, GridComponent, CanvasRenderer])
 
 const props = defineProps<{
   picture: NudgePicture | null
@@ -105,21 +98,22 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
       About <strong data-test="nudges-total">{{ Math.round(total.expected) }}</strong> ({{ total.low }}–{{ total.high }}) with these bands
       <label
         >on
-        <select class="field" :value="watch" aria-label="Watch" @change="emit('watch', ($event.target as HTMLSelectElement).value)">
-          <option value="">any watch</option>
-          <option v-for="one in watches" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
+        <el-select :model-value="watch" aria-label="Watch" @change="emit('watch', $event)">
+          <el-option value="" label="any watch" />
+          <el-option v-for="one in watches" :key="one.id" :value="one.id" :label="one.name" /> </el-select
+      ></label>
     </p>
     <p v-if="progress !== null" class="faint small" role="status">
       reckoning…
-      <template v-if="isLong">{{ Math.round(progress * 100) }} % <button class="plain" @click="emit('stop')">stop</button></template>
+      <template v-if="isLong"
+        >{{ Math.round(progress * 100) }} % <el-button link type="primary" @click="emit('stop')">stop</el-button></template
+      >
     </p>
     <template v-if="picture && picture.forecast.perStep.length > 0">
       <p v-if="edits.length > 0" class="line">
-        <button class="plain" data-test="take-quiet" @click="emit('take', edits)">
+        <el-button link type="primary" data-test="take-quiet" @click="emit('take', edits)">
           {{ byMean === null ? 'Take the quiet band' : `Be led by the mean of ${byMean} s` }}
-        </button>
+        </el-button>
         <kbd>Alt Q</kbd>{{ ' ' }}
         <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: about one in five minutes</span>
       </p>
@@ -133,14 +127,9 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
           <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template
         >
       </p>
-      <VChart
-        v-if="picture.schools.length > 1"
-        class="chart"
-        :style="{ height: `${picture.schools.length * 22 + 4}px` }"
-        :option="option"
-        autoresize
-        role="img"
-        aria-label="The band of each way around this target; the table below says the same" />
+      <div v-if="picture.schools.length > 1" class="chart" :style="{ height: `${picture.schools.length * 22 + 4}px` }">
+        <LazyChartPicture :option="option" label="The band of each way around this target; the table below says the same" />
+      </div>
       <details>
         <summary>Bands and nudges as a table</summary>
         <table v-if="picture.schools.length > 0" class="ruled">
@@ -178,9 +167,9 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
       </details>
       <p class="faint small">
         Carried out {{ runs.toLocaleString('en-GB') }} times with your steadiness.
-        <button v-if="runs < manyRuns && progress === null" class="plain" data-test="many-runs" @click="emit('many')">
+        <el-button v-if="runs < manyRuns && progress === null" link type="primary" data-test="many-runs" @click="emit('many')">
           {{ manyRuns.toLocaleString('en-GB') }} times
-        </button>
+        </el-button>
       </p>
     </template>
   </section>
@@ -192,11 +181,6 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
 }
 .chart {
   width: 100%;
-}
-.field {
-  padding: 0 4px;
-  min-height: 26px;
-  max-width: 130px;
 }
 kbd {
   font: 11px var(--mono);

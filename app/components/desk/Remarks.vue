@@ -67,12 +67,12 @@ const isLong = (remark: Remark) => remark.readAs.includes('\n')
 <template>
   <section aria-label="Remarks">
     <h2 class="next">Remarks</h2>
-    <WordsLesson />
+    <AfterRoom><LazyWordsLesson /></AfterRoom>
     <p v-if="remarks.length === 0" class="faint">
       {{ isEmpty ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}
     </p>
     <div v-for="({ remark, isKeyed }, index) in remarks" :key="index" class="said" :class="remark.level">
-      <button class="plain where" @click="emit('show', remark.line)">Line {{ remark.line }}</button>
+      <el-button link type="primary" class="where" @click="emit('show', remark.line)">Line {{ remark.line }}</el-button>
       {{ ' ' }}<strong>{{ titles[remark.code] ?? remark.code }}</strong>
       <span v-if="remark.said && !isLong(remark) && !['spelling', 'sport'].includes(remark.code)" class="mono"
         >: {{ remark.said.trim() }}</span
@@ -82,9 +82,9 @@ const isLong = (remark: Remark) => remark.readAs.includes('\n')
       >
       <span v-else> as {{ remark.readAs.split('\n').length }} rows</span>
       <template v-for="fix in remark.fixes" :key="fix.label">
-        {{ ' ' }}<button class="plain" @click="emit('fix', remark, fix.replacement)">{{ fix.label }}</button>
+        {{ ' ' }}<el-button link type="primary" @click="emit('fix', remark, fix.replacement)">{{ fix.label }}</el-button>
       </template>
-      <WordsDefine v-if="remark.code === 'left-over'" :said="remark.said" />
+      <AfterRoom><LazyWordsDefine v-if="remark.code === 'left-over'" :said="remark.said" /></AfterRoom>
       <kbd v-if="isKeyed">Alt ⏎</kbd>
     </div>
   </section>

@@ -4,7 +4,8 @@ import { itemAt } from '~~/core/session/item-path'
 import { printEnd, printRepeat } from '~~/core/script/print'
 import { printTarget } from '~~/core/script/print-target'
 import { isBandTarget } from '~~/core/session/document'
-import { rowActions } from '~/desk/row-keys'
+import { shownAlt } from '~/keys/alt-key'
+import { harderCopy, rowActions } from '~/desk/row-keys'
 
 const props = defineProps<{ path: string | null; refused: string }>()
 const emit = defineEmits<{ edit: [edit: Edit]; leave: [] }>()
@@ -13,7 +14,7 @@ const session = useBehind(
   () => desk.session,
   () => props.path,
 )
-const lengthField = useTemplateRef<HTMLInputElement>('lengthField')
+const lengthField = useTemplateRef<{ focus: () => void; select: () => void }>('lengthField')
 
 const item = computed(() => (session.value && props.path ? itemAt(session.value, props.path) : null))
 const length = computed(() =>
@@ -52,10 +53,10 @@ function commitAndLeave(what: 'end' | 'target') {
 
 function copyShifted() {
   const match = /^\s*([+\-\u2212])?\s*(\d+(?:[.,]\d+)?)\s*(%|s\/km|s\/mi|s\/100m|W|bpm)\s*$/.exec(shift.value)
-  if (!match || !props.path) return
+  if (!match || !props.path || !session.value) return
   const by = Number(match[2]!.replace(',', '.')) * (match[1] === '-' || match[1] === '\u2212' ? -1 : 1)
   const unit = match[3] as '%'
-  emit('edit', { do: 'harder', at: props.path, shift: { by: unit.startsWith('s/') ? -by : by, unit } })
+  emit('edit', harderCopy(session.value, props.path, { by: unit.startsWith('s/') ? -by : by, unit }))
 }
 
 const shown = computed(() =>
@@ -79,10 +80,11 @@ defineExpose({
     <template v-if="session && path && item && item.kind !== 'unread'">
       <label v-if="item.kind !== 'leg'"
         >{{ item.kind === 'block' ? 'repeat' : 'length' }}
-        <input
+        <el-input
           ref="lengthField"
           v-model="typedLength"
-          class="field mono"
+          size="small"
+          class="mono"
           data-test="row-length"
           @keydown.enter.prevent="commitAndLeave('end')"
           @keydown.esc="emit('leave')"
@@ -90,30 +92,34 @@ defineExpose({
       </label>
       <label v-if="item.kind === 'step'"
         >target
-        <input
+        <el-input
           v-model="typedTarget"
-          class="field mono wide"
+          size="small"
+          class="mono wide"
           placeholder="none"
           data-test="row-target"
           @keydown.enter.prevent="commitAndLeave('target')"
           @keydown.esc="emit('leave')"
           @blur="commit('target')" />
       </label>
-      <button
+      <el-button
         v-for="action in shown"
         :key="action.name"
+        link
         class="tool"
         tabindex="-1"
-        :title="action.shown"
+        :title="shownAlt(action)"
         @click="act(action.edit(session, path))">
         {{ action.name }}
-      </button>
+      </el-button>
       <label class="shift"
-        >copy at <input v-model="shift" class="field mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted" /><button
+        >copy at
+        <el-input v-model="shift" size="small" class="mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted" /><el-button
+          link
           class="tool"
-          @click="copyShifted">
-          make it
-        </button></label
+          @click="copyShifted"
+          >make it</el-button
+        ></label
       >
       <datalist id="shifts">
         <option value="+3 %" />
@@ -149,30 +155,17 @@ label {
   align-items: center;
   gap: 5px;
 }
-.field {
+.el-input {
   width: 118px;
   padding: 2px 6px;
   min-height: 28px;
   font-size: 0.92rem;
   color: var(--slip);
 }
-.field.wide {
+.el-input.wide {
   width: 172px;
 }
-.shift .field {
-  width: 76px;
-}
-.tool {
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--clay-2);
-  padding: 0 1px;
-  min-height: 26px;
-  cursor: pointer;
-  white-space: nowrap;
-}
-.tool:hover {
-  border-bottom-color: var(--clay-5);
-  color: var(--link);
+.shift .el-input {
+  width: 96px;
 }
 </style>

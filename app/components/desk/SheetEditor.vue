@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { historyField } from '@codemirror/commands'
+import { historyField, redo, redoDepth, undo, undoDepth } from '@codemirror/commands'
 import type { Transaction } from '@codemirror/state'
 import { EditorState } from '@codemirror/state'
 import { EditorView } from '@codemirror/view'
@@ -13,7 +13,7 @@ import type { Remark } from '~~/core/script/remark'
 import { itemAt } from '~~/core/session/item-path'
 import { carryOut } from '~/desk/carry-out'
 import type { KeptHistory } from '~/desk/history'
-import type { OwnSession } from '~/desk/language'
+import type { OwnSession } from '~/desk/completion'
 import { sheetLines } from '~/desk/lines'
 import { replaceRemark, rewrite, showLine, withWords } from '~/desk/rewrite'
 import { rowInHand, takeRow } from '~/desk/row-in-hand'
@@ -50,8 +50,12 @@ function sheetNow(typedLine: number | null = null) {
   return setSheet.of({ data, typedLine })
 }
 
-/** The row in hand is the editor's; the other parts of the desk are told. */
-const tellRow = () => (text.inHand = view ? rowInHand(view.state) : null)
+/** The row in hand and what can be undone are the editor's; the other parts of the desk are told. */
+function tellRow() {
+  text.inHand = view ? rowInHand(view.state) : null
+  text.canUndo = view ? undoDepth(view.state) > 0 : false
+  text.canRedo = view ? redoDepth(view.state) > 0 : false
+}
 
 function refresh() {
   if (!view || (drawn?.rows === desk.rows && drawn.reading === desk.reading)) return
@@ -114,7 +118,10 @@ const extensions = () =>
     },
     pasted: text.paste,
     changed: rememberHistory,
-    cleaned: () => ElMessage.warning('Signs that cannot be kept were left out of what was pasted.'),
+    cleaned: () =>
+      import('element-plus/es/components/message/index.mjs').then(({ ElMessage }) =>
+        ElMessage.warning('Signs that cannot be kept were left out of what was pasted.'),
+      ),
   })
 
 /** The state with everything that could be undone before the page went away. */
@@ -133,6 +140,7 @@ function restoredState(): EditorState {
 onMounted(() => {
   view = new EditorView({ parent: host.value!, state: restoredState(), dispatchTransactions: update })
   refresh()
+  tellRow()
   view.focus()
 })
 onBeforeUnmount(() => {
@@ -182,6 +190,8 @@ defineExpose({
   rewrite: putWhole,
   put: (words: string) => view && putWhole(withWords(view.state.doc.toString(), words)),
   focus: () => view?.focus(),
+  undo: () => view && undo(view),
+  redo: () => view && redo(view),
 })
 </script>
 

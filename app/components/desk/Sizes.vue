@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { harderSession } from '~~/core/edit/whole'
 import type { SizeProposal } from '~~/core/advise/sizes'
 import { proposeSizes } from '~~/core/advise/sizes'
 import { sayDuration } from '~~/core/quantity/time'
@@ -26,23 +27,50 @@ function propose() {
   proposals.value = proposeSizes(desk.session, athletes.standpoint, minutes.value * 60)
   shown.value = proposals.value[0]?.label ?? null
 }
+/** Percent that the work gets harder or easier by, and minutes that the whole gets longer or shorter by. */
+const step = { percent: 3, minutes: 10 }
+const isWithoutTarget = ref(false)
+function byEffort(sign: 1 | -1) {
+  if (!desk.session) return
+  const made = harderSession(desk.session, { by: sign * step.percent, unit: '%' })
+  isWithoutTarget.value = made === null
+  if (made) emit('take', made)
+}
+function byLength(sign: 1 | -1) {
+  const likely = desk.reckoning?.seconds.likely
+  if (!likely) return
+  minutes.value = Math.max(5, Math.round(likely / 60) + sign * step.minutes)
+  propose()
+}
 const direction = computed(() => (settled.value.likely !== null && minutes.value * 60 > settled.value.likely ? 'longer' : 'shorter'))
 </script>
 
 <template>
+  <p class="whole" role="group" aria-label="The whole session">
+    <el-button data-test="whole-harder" :title="`every target ${step.percent} % harder`" @click="byEffort(1)">Harder</el-button>
+    <el-button data-test="whole-easier" :title="`every target ${step.percent} % easier`" @click="byEffort(-1)">Easier</el-button>
+    <el-button data-test="whole-longer" :title="`about ${step.minutes} min longer`" @click="byLength(1)">Longer</el-button>
+    <el-button data-test="whole-shorter" :title="`about ${step.minutes} min shorter`" @click="byLength(-1)">Shorter</el-button>
+  </p>
+  <p v-if="isWithoutTarget" class="faint" role="status">No work has a target that could be harder or easier.</p>
   <form class="sizes" @submit.prevent="propose">
-    <label>Make it <input v-model.number="minutes" class="field" type="number" min="5" max="2880" data-test="size-minutes" /> min</label>
-    <button class="act" data-test="propose">{{ direction === 'longer' ? 'Longer' : 'Shorter' }}</button>
+    <label>Make it <el-input v-model.number="minutes" type="number" min="5" max="2880" data-test="size-minutes" /> min</label>
+    <el-button native-type="submit" data-test="propose">{{ direction === 'longer' ? 'Longer' : 'Shorter' }}</el-button>
   </form>
   <p v-if="proposals?.length === 0" class="faint">It is about that long already, or has nothing to count.</p>
   <div v-for="proposal in proposals ?? []" :key="proposal.label" class="proposal" data-test="proposal">
-    <button class="plain name" :aria-expanded="shown === proposal.label" @click="shown = shown === proposal.label ? null : proposal.label">
+    <el-button
+      link
+      type="primary"
+      class="name"
+      :aria-expanded="shown === proposal.label"
+      @click="shown = shown === proposal.label ? null : proposal.label">
       {{ proposal.label }}, {{ sayDuration(Math.round(proposal.seconds / 60) * 60) }}
-    </button>
+    </el-button>
     <p>{{ proposal.why }}</p>
     <template v-if="shown === proposal.label">
       <DeskRowDiff v-if="settled.session" :before="settled.session" :after="proposal.session" />
-      <button class="act" data-test="take-size" @click="emit('take', proposal.session)">Take this one</button>
+      <el-button data-test="take-size" @click="emit('take', proposal.session)">Take this one</el-button>
     </template>
   </div>
 </template>
@@ -54,8 +82,14 @@ const direction = computed(() => (settled.value.likely !== null && minutes.value
   align-items: center;
   margin: 6px 0;
 }
-.field {
+.el-input {
   width: 70px;
+}
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 6px 0;
 }
 .proposal {
   border-left: 4px solid var(--clay-2);

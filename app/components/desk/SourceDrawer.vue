@@ -47,7 +47,7 @@ const leftOver = computed(() => lines.value.flat().filter(segment => segment.kin
       <span class="faint">{{
         leftOver === 0 ? 'every word became a row' : `${leftOver} ${leftOver === 1 ? 'part' : 'parts'} became no row: underlined`
       }}</span>
-      <button class="plain" @click="emit('drop')">let it go</button>
+      <el-button link type="primary" @click="emit('drop')">let it go</el-button>
     </p>
     <div class="words mono">
       <p v-for="(line, index) in lines" :key="index">

@@ -1,18 +1,26 @@
 <script setup lang="ts">
+import { advise } from '~~/core/advise/advise'
 import type { SuggestionCode } from '~~/core/advise/suggestion'
 import type { Edit } from '~~/core/edit/edit'
 
 const emit = defineEmits<{ show: [line: number]; edit: [edits: Edit[]] }>()
 const desk = useDeskReadingStore()
 const shelf = useDeskShelfStore()
+const athletes = useAthleteStore()
 const shownAtMost = 12
+/** What the shape of the one session on the desk suggests. */
+const all = computed(() => {
+  const { session, reckoning, minutesToday } = desk
+  if (!session || !reckoning || desk.reading.sessions.length !== 1) return []
+  return advise(session, reckoning, athletes.standpoint, minutesToday === null ? {} : { secondsToday: minutesToday * 60 })
+})
 const suggestions = computedAlike(() =>
-  desk.suggestions
+  all.value
     .filter(suggestion => !shelf.dismissed.includes(suggestion.key))
     .slice(0, shownAtMost)
     .map(suggestion => ({ ...suggestion, line: suggestion.path === null ? null : desk.lineOf(suggestion.path) })),
 )
-const dismissedCount = computed(() => desk.suggestions.filter(suggestion => shelf.dismissed.includes(suggestion.key)).length)
+const dismissedCount = computed(() => all.value.filter(suggestion => shelf.dismissed.includes(suggestion.key)).length)
 const suggestionTitles: Record<SuggestionCode, string> = {
   'needless-last-recovery': 'Last recovery',
   'two-recoveries': 'Two in a row',
@@ -31,25 +39,29 @@ const suggestionTitles: Record<SuggestionCode, string> = {
   <section v-if="suggestions.length > 0 || dismissedCount > 0" aria-label="Suggestions">
     <h2 class="next">Suggestions</h2>
     <div v-for="suggestion in suggestions" :key="suggestion.key + suggestion.path" class="said note" data-test="suggestion">
-      <button v-if="suggestion.line !== null" class="plain where" @click="emit('show', suggestion.line)">Line {{ suggestion.line }}</button>
+      <el-button v-if="suggestion.line !== null" link type="primary" class="where" @click="emit('show', suggestion.line)"
+        >Line {{ suggestion.line }}</el-button
+      >
       {{ ' ' }}<strong>{{ suggestionTitles[suggestion.code] }}</strong
       >: {{ suggestion.message }}
       <template v-for="fix in suggestion.fixes" :key="fix.label"
-        >{{ ' ' }}<button class="plain" @click="emit('edit', fix.edits)">{{ fix.label }}</button></template
+        >{{ ' ' }}<el-button link type="primary" @click="emit('edit', fix.edits)">{{ fix.label }}</el-button></template
       >
       {{ ' '
-      }}<button
-        class="plain where"
+      }}<el-button
+        link
+        type="primary"
+        class="where"
         :aria-label="`Dismiss: ${suggestionTitles[suggestion.code]}`"
         @click="shelf.dismiss([...shelf.dismissed, suggestion.key])">
         Dismiss
-      </button>
+      </el-button>
       <p v-if="suggestion.code === 'beyond-shown'" class="faint small">
         Marks grow old. Ease when it hurts; a doctor or physiotherapist knows more.
       </p>
     </div>
     <p v-if="dismissedCount > 0" class="faint small">
-      {{ dismissedCount }} dismissed. <button class="plain" @click="shelf.dismiss([])">Show again</button>
+      {{ dismissedCount }} dismissed. <el-button link type="primary" @click="shelf.dismiss([])">Show again</el-button>
     </p>
   </section>
 </template>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 const desk = useDeskReadingStore()
-const take = (event: Event) => (desk.minutesToday = Number((event.target as HTMLInputElement).value) || null)
+const take = (words: string) => (desk.minutesToday = Number(words) || null)
 </script>
 
 <template>
-  <input
+  <el-input
     id="today"
-    class="field minutes"
+    class="minutes"
     type="number"
     min="1"
     max="2880"
     placeholder="–"
-    :value="desk.minutesToday ?? ''"
+    :model-value="desk.minutesToday ?? ''"
     data-test="today"
     @input="take" />
   min
@@ -19,9 +19,6 @@ const take = (event: Event) => (desk.minutesToday = Number((event.target as HTML
 
 <style scoped>
 .minutes {
-  width: 62px;
-  padding: 0 4px;
-  min-height: 26px;
-  text-align: right;
+  width: 76px;
 }
 </style>

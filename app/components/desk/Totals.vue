@@ -48,7 +48,7 @@ const missing = computedAlike(() =>
       <dt>Distance</dt>
       <dd class="mono">{{ distance }}</dd>
       <dt>Hard part</dt>
-      <dd class="mono">{{ desk.hard === null ? 'not known' : formatTime(Math.round(desk.hard)) }}</dd>
+      <dd class="mono">{{ steps === 0 ? '–' : desk.hard === null ? 'not known' : formatTime(Math.round(desk.hard)) }}</dd>
       <dt><label for="today">Time today</label></dt>
       <dd><DeskTimeToday /></dd>
       <dt>Steps</dt>
@@ -58,7 +58,7 @@ const missing = computedAlike(() =>
     </dl>
     <DeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" />
     <div v-for="[line, lacks] in missing" :key="line" class="said note">
-      {{ line[0]?.toUpperCase() + line.slice(1) }}.<MeAskNumber v-if="lacks" :missing="lacks" />
+      {{ line[0]?.toUpperCase() + line.slice(1) }}.<AfterRoom><LazyMeAskNumber v-if="lacks" :missing="lacks" /></AfterRoom>
     </div>
   </section>
 </template>

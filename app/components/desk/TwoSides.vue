@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { diffLines } from 'diff'
-import { DateTime } from 'luxon'
 import type { OtherSide } from '~/desk/keeping'
 
 /** Two wordings of one session, each with what the other lacks. */
 const props = defineProps<{ mine: string; theirs: OtherSide }>()
 const emit = defineEmits<{ choose: [side: 'mine' | 'theirs'] }>()
+const dates = useDates()
 const isLeft = computed(() => props.theirs.tab !== undefined)
 const parts = computed(() => diffLines(props.mine, props.theirs.script))
-const when = computed(() => (props.theirs.updatedAt ? DateTime.fromISO(props.theirs.updatedAt).toFormat('d LLL, HH:mm') : ''))
+const when = computed(() => (props.theirs.updatedAt ? dates.momentOf(props.theirs.updatedAt, {}) : ''))
 const count = (of: 'added' | 'removed') => parts.value.reduce((sum, part) => sum + (part[of] ? part.count : 0), 0)
 const sayLines = (lines: number) => (lines === 1 ? 'one line' : `${lines} lines`)
 /** The words of a side, those that the other lacks marked. */
@@ -45,7 +45,7 @@ const sides = computed(() => [
           :is="part.isOnly ? 'mark' : 'span'"
           v-for="(part, index) in wordsOf(only, hidden)"
           :key="index">{{ part.words }}</component></pre>
-        <button class="act" :class="{ first: side === 'mine' }" @click="emit('choose', side)">{{ take }}</button>
+        <el-button :type="side === 'mine' ? 'primary' : 'default'" @click="emit('choose', side)">{{ take }}</el-button>
       </div>
     </div>
   </section>

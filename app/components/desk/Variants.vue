@@ -42,10 +42,11 @@ watch(
   <p v-for="relative in others" :key="relative.id" class="relative">
     <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>
     <span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds / 60) * 60) }}</span>
-    {{ ' ' }}<button class="plain" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">what differs</button>
+    {{ ' '
+    }}<el-button link type="primary" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">what differs</el-button>
   </p>
   <DeskRowDiff v-if="compared && session" :before="compared.document" :after="session" data-test="variant-diff" />
-  <button class="act" :disabled="isBusy" data-test="save-variant" @click="saveVariant">Save a copy as a variant</button>
+  <el-button :disabled="isBusy" data-test="save-variant" @click="saveVariant">Save a copy as a variant</el-button>
 </template>
 
 <style scoped>

@@ -45,9 +45,9 @@ onBeforeUnmount(() => (Object.keys(connections.value) as SensorKind[]).forEach(e
       {{ words }}
       <template v-if="connections[kind]"
         ><span :class="heard[kind] ? 'good' : 'bad'">● {{ connections[kind]!.name }}{{ heard[kind] ? '' : ', not heard' }}</span>
-        <button class="plain" @click="end(kind)">let go</button></template
+        <el-button link type="primary" @click="end(kind)">let go</el-button></template
       >
-      <button v-else class="plain" @click="connect(kind)">connect</button>
+      <el-button v-else link type="primary" @click="connect(kind)">connect</el-button>
     </li>
   </ul>
   <p v-else class="faint">This browser has no Bluetooth, so no heart-rate strap and no power meter; position and clock work without it.</p>

@@ -1,10 +1,5 @@
 <script setup lang="ts">
 import { metresPer } from '~~/core/quantity/distance'
-import { LineChart } from 'echarts/charts'
-import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
-import { use } from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import VChart from 'vue-echarts'
 import type { Recording } from '~~/core/record/recording'
 import { traceOf } from '~~/core/record/trace'
 import type { Score } from '~~/core/record/score'
@@ -12,8 +7,6 @@ import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceMetres, paceUnitWords } from '~~/core/athlete/say-target'
 import { traceChart } from '~/log/trace-chart'
-
-use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])
 
 const props = defineProps<{
   recording: Recording
@@ -91,12 +84,11 @@ const option = computed(() =>
 </script>
 
 <template>
-  <VChart
-    class="chart"
-    :option="option"
-    autoresize
-    role="img"
-    :aria-label="`${byPower ? 'Power' : 'Pace'} and heart rate over time; the table below says the same step by step`" />
+  <div class="chart">
+    <LazyChartPicture
+      :option="option"
+      :label="`${byPower ? 'Power' : 'Pace'} and heart rate over time; the table below says the same step by step`" />
+  </div>
 </template>
 
 <style scoped>

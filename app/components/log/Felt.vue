@@ -42,13 +42,11 @@ onMounted(() => {
     <div class="felt">
       <label
         >Effort
-        <select v-model="felt.rpe" class="field">
-          <option :value="undefined">–</option>
-          <option v-for="value in 11" :key="value" :value="value - 1">{{ value - 1 }} of 10</option>
-        </select></label
-      >
-      <label class="note">Note <input v-model="felt.note" class="field" maxlength="4096" /></label>
-      <label><input v-model="felt.pain" type="checkbox" /> something hurt</label>
+        <el-select v-model="felt.rpe" clearable :value-on-clear="() => undefined" placeholder="not said">
+          <el-option v-for="value in 11" :key="value" :value="value - 1" :label="`${value - 1} of 10`" /> </el-select
+      ></label>
+      <label class="note">Note <el-input v-model="felt.note" maxlength="4096" /></label>
+      <el-checkbox v-model="felt.pain">something hurt</el-checkbox>
       <span role="status" class="good">{{ state }}</span>
     </div>
     <p v-if="felt.pain" class="said ask">Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.</p>
@@ -77,7 +75,7 @@ label {
   flex: 1;
   min-width: 220px;
 }
-.note input {
+.note .el-input {
   flex: 1;
   min-width: 0;
 }

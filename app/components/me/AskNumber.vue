@@ -38,17 +38,17 @@ async function keep() {
 <template>
   <form v-if="fields.length > 0 || race" class="ask" data-test="ask-number" @submit.prevent="keep">
     <label v-for="field in fields" :key="field.key"
-      >{{ field.label }} <input v-model="typed[field.key]" class="field mono" autocomplete="off" :data-test="`ask-${field.key}`" />
+      >{{ field.label }} <el-input v-model="typed[field.key]" class="mono" autocomplete="off" :data-test="`ask-${field.key}`" />
       <span class="faint">{{ field.unit }}</span>
     </label>
     <template v-if="race">
       <label
-        >raced <input v-model="kilometres" class="field mono" autocomplete="off" data-test="ask-distance" />
+        >raced <el-input v-model="kilometres" class="mono" autocomplete="off" data-test="ask-distance" />
         <span class="faint">km</span></label
       >
-      <label>in <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="ask-time" /></label>
+      <label>in <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="ask-time" /></label>
     </template>
-    <button class="plain" :disabled="isBusy" data-test="ask-keep">keep</button>
+    <el-button native-type="submit" link type="primary" :disabled="isBusy" data-test="ask-keep">keep</el-button>
     <span v-if="wrong || problem" class="bad" role="alert">{{ wrong || problem?.problem }}</span>
   </form>
 </template>
@@ -62,7 +62,7 @@ async function keep() {
   margin: 2px 0 0;
   font-size: 0.92rem;
 }
-.field {
+.el-input {
   width: 66px;
   padding: 0 4px;
   min-height: 26px;

@@ -21,7 +21,7 @@ const addPasskey = () =>
   guarded(async () => {
     const optionsJSON = await api<Parameters<typeof startRegistration>[0]['optionsJSON']>('/passkeys/options', { method: 'POST' })
     const response = await startRegistration({ optionsJSON })
-    await api('/passkeys', { method: 'POST', body: { name: `Passkey of ${new Date().toLocaleDateString('en-GB')}`, response } })
+    await api('/passkeys', { method: 'POST', body: { name: `Passkey of ${day(new Date().toISOString())}`, response } })
     await load()
   })
 const end = (device: DeviceRow) =>
@@ -55,7 +55,8 @@ const showTrust = () =>
     words: 'First thing on each phone: it opens without warnings then.',
   })
 const code = computed(() => (shown.value ? renderSVG(shown.value.address, { border: 2 }) : ''))
-const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const dates = useDates()
+const day = (iso: string) => dates.dayOf(iso, { year: true })
 </script>
 
 <template>

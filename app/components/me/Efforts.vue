@@ -100,40 +100,41 @@ function bringBack() {
           <span v-if="standing !== 'counts'" class="doubt">{{ sayMarkStanding(standing) }}</span>
           <span v-if="against" class="doubt conflict" data-test="conflict">
             {{ sayConflict(sayEffort(against)) }}.
-            <button class="plain" @click="leaveOut(effort, true)">It was not all out</button>
-            <button class="plain" @click="leaveOut(against, true)">{{ sayEffort(against) }} does not hold</button>
+            <el-button link type="primary" @click="leaveOut(effort, true)">It was not all out</el-button>
+            <el-button link type="primary" @click="leaveOut(against, true)">{{ sayEffort(against) }} does not hold</el-button>
           </span>
         </td>
         <td class="end">
-          <button v-if="standing === 'left-out'" class="plain" @click="leaveOut(effort, false)">count it</button>{{ ' ' }}
-          <button class="plain" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</button>
+          <el-button v-if="standing === 'left-out'" link type="primary" @click="leaveOut(effort, false)">count it</el-button>{{ ' ' }}
+          <el-button link type="primary" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</el-button>
         </td>
       </tr>
     </tbody>
   </table>
   <p v-else class="faint">No race, time trial or test yet. One is enough to begin with; two of different lengths tell more.</p>
-  <p v-if="removed" class="said note">Removed. <button class="plain" data-test="effort-undo" @click="bringBack">Bring it back</button></p>
+  <p v-if="removed" class="said note">
+    Removed. <el-button link type="primary" data-test="effort-undo" @click="bringBack">Bring it back</el-button>
+  </p>
   <form class="add" @submit.prevent="add">
     <label
       >sport
-      <select v-model="sport" class="field" data-test="effort-sport">
-        <option>run</option>
-        <option>ride</option>
-        <option>swim</option>
-      </select></label
-    >
+      <el-select v-model="sport" data-test="effort-sport">
+        <el-option value="run" label="run" />
+        <el-option value="ride" label="ride" />
+        <el-option value="swim" label="swim" /> </el-select
+    ></label>
     <label
       >{{ byWatts ? 'mean power' : 'distance' }}
-      <input
+      <el-input
         v-model="amount"
-        class="field mono"
+        class="mono"
         :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : '5 km'"
         autocomplete="off"
         data-test="effort-amount"
     /></label>
-    <label>time <input v-model="time" class="field mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
-    <label>day <input v-model="date" class="field mono day" type="date" :max="day" data-test="effort-date" /></label>
-    <button class="act" data-test="effort-add">Add</button>
+    <label>time <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
+    <label>day <el-input v-model="date" class="mono day" type="date" :max="day" data-test="effort-date" /></label>
+    <el-button native-type="submit" data-test="effort-add">Add</el-button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
 </template>
@@ -165,10 +166,10 @@ table {
 .add label {
   color: var(--faint);
 }
-.field {
+.el-input {
   width: 92px;
 }
-.field.day {
+.el-input.day {
   width: 148px;
 }
 </style>

@@ -34,16 +34,11 @@ function changes(now: Athlete, before: Athlete | undefined): string {
     )
   return [...fields, ...others].join('; ') || 'nothing that is shown'
 }
+const dates = useDates()
 const rows = computed(() =>
   revisions.value.map((revision, index) => ({
     ...revision,
-    day: new Date(revision.savedAt).toLocaleString('en-GB', {
-      day: 'numeric',
-      month: 'short',
-      year: 'numeric',
-      hour: '2-digit',
-      minute: '2-digit',
-    }),
+    day: dates.momentOf(revision.savedAt, { year: true }),
     changed: changes(revision.athlete, revisions.value[index + 1]?.athlete),
   })),
 )

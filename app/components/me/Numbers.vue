@@ -53,9 +53,9 @@ function take(number: DerivedNumber) {
                   }}<span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
                   <template v-if="number.field"
                     >{{ ' ' }}<span v-if="isTaken(number)" class="good">taken</span
-                    ><button v-else class="plain" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">
+                    ><el-button v-else link type="primary" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">
                       take
-                    </button></template
+                    </el-button></template
                   >
                   <details>
                     <summary>{{ number.method }}<span v-if="number.isAged" class="doubt"> · old</span></summary>

@@ -55,21 +55,22 @@ function set(sport: string, measure: string, value: { sd: number; tau: number } 
         <td>
           <template v-if="row.found && row.found.sd !== row.now.sd"
             >{{ percent(row.found.sd) }}, {{ Math.round(row.found.tau) }} s in {{ row.found.steps }} steps
-            <button
-              class="plain"
+            <el-button
+              link
+              type="primary"
               :aria-label="`Take the steadiness learnt for the ${row.sport}`"
               @click="set(row.sport, row.measure, { sd: row.found.sd, tau: row.found.tau })">
               take
-            </button></template
+            </el-button></template
           >
-          <button v-else-if="row.isOwn" class="plain" @click="set(row.sport, row.measure, undefined)">back to custom</button>
+          <el-button v-else-if="row.isOwn" link type="primary" @click="set(row.sport, row.measure, undefined)">back to custom</el-button>
         </td>
       </tr>
     </tbody>
   </table>
   <p v-if="problem" class="said error">{{ problem.problem }}</p>
   <p>
-    <button class="act" :disabled="isBusy" data-test="learn" @click="learn">Learn from my recordings</button>
+    <el-button :disabled="isBusy" data-test="learn" @click="learn">Learn from my recordings</el-button>
     <span v-if="learnt?.length === 0" class="faint">Too little was held to a target yet: it takes ten minutes in a sport.</span>
   </p>
   <p class="faint small">

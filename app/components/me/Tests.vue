@@ -28,14 +28,14 @@ function keep(key: string) {
     <form @submit.prevent="keep(test.key)">
       <label v-for="field in test.fields" :key="field.key"
         >{{ field.label }}
-        <input
+        <el-input
           v-model="typed[test.key]![field.key]"
-          class="field mono"
+          class="mono"
           :placeholder="field.hint"
           autocomplete="off"
           :data-test="`${test.key}-${field.key}`"
       /></label>
-      <button class="act" :disabled="!isFilled(test.key) || typeof outcome(test.key) === 'string'">Keep it</button>
+      <el-button native-type="submit" :disabled="!isFilled(test.key) || typeof outcome(test.key) === 'string'">Keep it</el-button>
     </form>
     <p v-if="isFilled(test.key)" role="status" :class="{ bad: typeof outcome(test.key) === 'string' }">
       {{ typeof outcome(test.key) === 'string' ? outcome(test.key) : (outcome(test.key) as { said: string }).said }}
@@ -69,7 +69,7 @@ form {
   align-items: center;
   margin: 8px 0;
 }
-.field {
+.el-input {
   width: 82px;
 }
 </style>

@@ -60,38 +60,22 @@ const channels = [
 <template>
   <section>
     <h3>Names on the watch</h3>
-    <p v-for="[kind, words] in naming" :key="kind">
-      <label
-        ><input type="radio" name="naming" :checked="(schools.naming ?? 'telling') === kind" @change="set({ naming: kind })" />
-        {{ words }}</label
-      >
-    </p>
+    <MeOneOf label="Names on the watch" :ways="naming" :taken="schools.naming ?? 'telling'" @take="way => set({ naming: way })" />
   </section>
   <section>
     <h3>Pushing to the watch</h3>
-    <p v-for="[kind, words] in pushing" :key="kind">
-      <label
-        ><input type="radio" name="pushing" :checked="(schools.pushing ?? 'week') === kind" @change="set({ pushing: kind })" />
-        {{ words }}</label
-      >
-    </p>
+    <MeOneOf label="Pushing to the watch" :ways="pushing" :taken="schools.pushing ?? 'week'" @take="way => set({ pushing: way })" />
     <p class="faint small">It is shown in Watches before it is done.</p>
   </section>
   <section>
     <h3>Cues</h3>
     <p v-for="[kind, words] in channels" :key="kind">
-      <label><input type="checkbox" :checked="cues[kind]" @change="setCues({ [kind]: !cues[kind] })" /> {{ words }}</label>
+      <el-checkbox :model-value="cues[kind]" @change="setCues({ [kind]: !cues[kind] })">{{ words }}</el-checkbox>
     </p>
     <p>
       <label
         >lap every
-        <input
-          class="field mono lap"
-          type="number"
-          min="0"
-          step="50"
-          :value="cues.autoLapMetres ?? 0"
-          @change="setLap(($event.target as HTMLInputElement).value)" />
+        <TypedField class="mono lap" type="number" min="0" step="50" :value="cues.autoLapMetres ?? 0" @change="setLap($event)" />
         m, 0 for none</label
       >
     </p>
@@ -102,12 +86,12 @@ const channels = [
     <p v-for="[key, words] in besides" :key="key">
       <label
         >{{ words }}
-        <input
-          class="field mono lap"
+        <TypedField
+          class="mono lap"
           :value="sayBeside(key)"
           :aria-invalid="Boolean(wrong[key])"
           placeholder="never"
-          @change="setBeside(key, ($event.target as HTMLInputElement).value)"
+          @change="setBeside(key, $event)"
       /></label>
       <span v-if="wrong[key]" class="bad" role="alert">{{ wrong[key] }}</span>
     </p>

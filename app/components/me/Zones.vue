@@ -2,11 +2,6 @@
 import { sayMissing } from '~~/core/words/missing'
 import { sayZoneMethod } from '~~/core/words/numbers'
 import { asSentence } from '~~/core/words/sentence'
-import { ScatterChart } from 'echarts/charts'
-import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
-import { use } from 'echarts/core'
-import { CanvasRenderer } from 'echarts/renderers'
-import VChart from 'vue-echarts'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { heartOf } from '~~/core/athlete/athlete'
 import { resolveEffort } from '~~/core/athlete/named-effort'
@@ -15,8 +10,6 @@ import { sports } from '~~/core/session/sports'
 import type { EffortName, Sport, ZoneMeasure } from '~~/core/session/document'
 import { readBounds, showBound, zoneUnit } from '~/me/zone-fields'
 import { zonesChart } from '~/me/zones-chart'
-
-use([ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, CanvasRenderer])
 
 const props = defineProps<{ athlete: Athlete }>()
 const athletes = useAthleteStore()
@@ -121,34 +114,30 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
   <div class="choose">
     <label
       >sport
-      <select v-model="sport" class="field" data-test="zone-sport">
-        <option>run</option>
-        <option>ride</option>
-        <option>swim</option>
-      </select></label
-    >
+      <el-select v-model="sport" data-test="zone-sport">
+        <el-option value="run" label="run" />
+        <el-option value="ride" label="ride" />
+        <el-option value="swim" label="swim" /> </el-select
+    ></label>
     <label
       >by
-      <select v-model="of" class="field" data-test="zone-of">
-        <option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure">{{ measure.replace('-', ' ') }}</option>
-      </select></label
-    >
+      <el-select v-model="of" data-test="zone-of">
+        <el-option
+          v-for="measure in sports[sport].zoneMeasures"
+          :key="measure"
+          :value="measure"
+          :label="measure.replace('-', ' ')" /> </el-select
+    ></label>
     <label
       >zones
-      <select v-model="scheme" class="field" data-test="zone-scheme">
-        <option :value="3">three</option>
-        <option :value="5">five</option>
-        <option value="own">own</option>
-      </select></label
-    >
+      <el-select v-model="scheme" data-test="zone-scheme">
+        <el-option :value="3" label="three" />
+        <el-option :value="5" label="five" />
+        <el-option value="own" label="own" /> </el-select
+    ></label>
   </div>
   <template v-if="found.ok">
-    <VChart
-      class="chart"
-      :option="option"
-      autoresize
-      role="img"
-      aria-label="Zones and benchmarks on one axis; the table below says the same" />
+    <div class="chart"><LazyChartPicture :option="option" label="Zones and benchmarks on one axis; the table below says the same" /></div>
     <table class="ruled">
       <tbody>
         <tr v-for="zone in zones" :key="zone.number">
@@ -159,23 +148,25 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
     </table>
     <p class="faint small">
       {{ asSentence(sayZoneMethod(found.method, of)) }}
-      <button v-if="scheme !== 'own'" class="plain" @click="fromShown">Make them my own</button>
+      <el-button v-if="scheme !== 'own'" link type="primary" @click="fromShown">Make them my own</el-button>
     </p>
   </template>
-  <div v-else-if="scheme !== 'own'" class="said note">Needs {{ sayMissing(found.missing) }}.<MeAskNumber :missing="found.missing" /></div>
+  <div v-else-if="scheme !== 'own'" class="said note">
+    Needs {{ sayMissing(found.missing) }}.<LazyMeAskNumber :missing="found.missing" />
+  </div>
   <form v-if="scheme === 'own'" class="own" @submit.prevent="keepOwn">
     <label
       >bounds, easiest first
-      <input
+      <el-input
         v-model="typed"
-        class="field mono"
+        class="mono"
         :placeholder="unit.metres === null ? '120, 140, 158' : '5:40, 4:50, 4:20'"
         autocomplete="off"
         data-test="zone-bounds" />
       {{ unit.words }}</label
     >
-    <button class="act" data-test="zone-keep">Keep these</button>
-    <button v-if="own" type="button" class="plain" data-test="zone-back" @click="setZones(undefined)">back to reckoned ones</button>
+    <el-button native-type="submit" data-test="zone-keep">Keep these</el-button>
+    <el-button v-if="own" link type="primary" data-test="zone-back" @click="setZones(undefined)">back to reckoned ones</el-button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
 </template>
@@ -193,7 +184,7 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
 .own label {
   color: var(--faint);
 }
-.own .field {
+.own .el-input {
   width: 220px;
 }
 .chart {

@@ -52,35 +52,36 @@ const keep = () =>
       {{ problem.problem }} <span class="faint">{{ problem.where }}</span>
     </p>
     <div class="grid">
-      <label>profile <input v-model="draft.name" class="field" maxlength="40" /></label>
+      <label>profile <el-input v-model="draft.name" maxlength="40" /></label>
       <label v-for="[key, words] in numbers" :key="key"
-        ><input v-model.number="draft[key]" class="field mono" type="number" min="0" /> {{ words }}</label
+        ><el-input v-model.number="draft[key]" class="mono" type="number" min="0" /> {{ words }}</label
       >
-      <label class="check"><input v-model="draft.repeatUntil" type="checkbox" /> repeats until a distance or time</label>
-      <label class="check"><input v-model="draft.showsTarget" type="checkbox" /> shows the target all the time</label>
+      <el-checkbox v-model="draft.repeatUntil">repeats until a distance or time</el-checkbox>
+      <el-checkbox v-model="draft.showsTarget">shows the target all the time</el-checkbox>
     </div>
     <p class="row">
       <b>Sports</b>
-      <label v-for="sport in sports" :key="sport" class="check"
-        ><input type="checkbox" :checked="draft.sports.includes(sport)" @change="draft.sports = toggled(draft.sports, sport)" />
-        {{ sport }}</label
+      <el-checkbox
+        v-for="sport in sports"
+        :key="sport"
+        :model-value="draft.sports.includes(sport)"
+        @change="draft.sports = toggled(draft.sports, sport)"
+        >{{ sport }}</el-checkbox
       >
     </p>
     <p class="row">
       <b>A step ends by</b>
-      <label v-for="end in ends" :key="end" class="check"
-        ><input type="checkbox" :checked="draft.ends.includes(end)" @change="draft.ends = toggled(draft.ends, end)" />
-        {{ endWords[end] }}</label
-      >
+      <el-checkbox v-for="end in ends" :key="end" :model-value="draft.ends.includes(end)" @change="draft.ends = toggled(draft.ends, end)">{{
+        endWords[end]
+      }}</el-checkbox>
     </p>
     <p v-for="(entry, index) in draft.targets" :key="index" class="row">
       <b>Leads a {{ entry.sport }} by</b> <small class="faint">{{ placeOf(entry) }}</small>
-      <label v-for="of in measures" :key="of" class="check"
-        ><input type="checkbox" :checked="entry.of.includes(of)" @change="entry.of = toggled(entry.of, of)" />
-        {{ of.replace('-', ' ') }}</label
-      >
+      <el-checkbox v-for="of in measures" :key="of" :model-value="entry.of.includes(of)" @change="entry.of = toggled(entry.of, of)">{{
+        of.replace('-', ' ')
+      }}</el-checkbox>
     </p>
-    <button class="act" :disabled="!isChanged || isBusy" data-test="keep-profile" @click="keep">Keep these</button>
+    <el-button :disabled="!isChanged || isBusy" data-test="keep-profile" @click="keep">Keep these</el-button>
   </details>
 </template>
 
@@ -104,7 +105,7 @@ label {
   gap: 8px;
   align-items: center;
 }
-.grid input[type='number'] {
+.grid .el-input {
   width: 84px;
   text-align: right;
 }

@@ -17,18 +17,19 @@ const add = () =>
 
 <template>
   <form class="add" data-test="add-watch" @submit.prevent="add">
-    <label>Name <input v-model="name" class="field" maxlength="60" required data-test="watch-name" /></label>
+    <label>Name <el-input v-model="name" maxlength="60" required data-test="watch-name" /></label>
     <label
       >Kind
-      <select v-model="kind" class="field" :disabled="address !== ''">
-        <option v-for="profile in watchProfiles" :key="profile.name" :value="profile.name">
-          {{ profile.name }}: {{ profile.sports.join(', ') }}, {{ profile.maxSteps }} steps
-        </option>
-      </select></label
-    >
-    <label>or its address <input v-model="address" class="field mono" placeholder="a watch used by somebody else" /></label>
-    <button class="act first" :disabled="isBusy || name.trim() === ''">Take it in</button>
-    <button type="button" class="act" @click="emit('close')">Close</button>
+      <el-select v-model="kind" :disabled="address !== ''">
+        <el-option
+          v-for="profile in watchProfiles"
+          :key="profile.name"
+          :value="profile.name"
+          :label="`${profile.name}: ${profile.sports.join(', ')}, ${profile.maxSteps} steps`" /> </el-select
+    ></label>
+    <label>or its address <el-input v-model="address" class="mono" placeholder="a watch used by somebody else" /></label>
+    <el-button native-type="submit" type="primary" :disabled="isBusy || name.trim() === ''">Take it in</el-button>
+    <el-button @click="emit('close')">Close</el-button>
     <p v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</p>
   </form>
 </template>
@@ -50,7 +51,7 @@ label {
   align-items: center;
   flex-wrap: wrap;
 }
-select {
+.el-select {
   max-width: 300px;
 }
 </style>

@@ -21,23 +21,17 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
       <span v-else class="ways">
         <label
           >instead
-          <select
-            class="field"
-            :value="loss.way"
-            :disabled="isBusy"
-            data-test="way"
-            @change="emit('choose', lossKey(loss), ($event.target as HTMLSelectElement).value)">
-            <option v-for="way in loss.ways" :key="way.way" :value="way.way">{{ way.instead }}</option>
-            <option :value="refusal">nothing: do not send it so</option>
-          </select>
+          <el-select :model-value="loss.way" :disabled="isBusy" data-test="way" @change="emit('choose', lossKey(loss), $event)">
+            <el-option v-for="way in loss.ways" :key="way.way" :value="way.way" :label="way.instead" />
+            <el-option :value="refusal" label="nothing: do not send it so" />
+          </el-select>
         </label>
-        <label v-if="loss.about" class="check"
-          ><input
-            type="checkbox"
-            :checked="isStanding(loss)"
-            :disabled="isBusy"
-            @change="emit('always', loss.about, isStanding(loss) ? null : loss.way!)" />
-          always so, for {{ aboutWords(loss.about) }}</label
+        <el-checkbox
+          v-if="loss.about"
+          :model-value="isStanding(loss)"
+          :disabled="isBusy"
+          @change="emit('always', loss.about, isStanding(loss) ? null : loss.way!)"
+          >always so, for {{ aboutWords(loss.about) }}</el-checkbox
         >
       </span>
     </li>
@@ -49,7 +43,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
   list-style: none;
   padding: 0;
   margin: 8px 0;
-  max-height: 320px;
+  max-height: min(46vh, 520px);
   overflow: auto;
 }
 .path {
@@ -67,10 +61,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
   align-items: center;
   min-height: 34px;
 }
-.ways select {
-  max-width: min(360px, 70vw);
-}
-.check {
-  font-size: 0.9rem;
+.ways .el-select {
+  --el-select-width: min(270px, 70vw);
 }
 </style>

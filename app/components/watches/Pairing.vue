@@ -22,9 +22,9 @@ const pair = () =>
       <NuxtLink :to="`/standin/${watch.id}`" target="_blank">glass</NuxtLink>, hold the middle button; type the six digits it shows.
     </p>
     <label
-      >Code <input v-model="code" class="field mono" inputmode="numeric" autocomplete="off" maxlength="8" size="8" data-test="pairing-code"
+      >Code <el-input v-model="code" class="mono" inputmode="numeric" autocomplete="off" maxlength="8" data-test="pairing-code"
     /></label>
-    <button class="act first" :disabled="isBusy || code.replaceAll(/\D/g, '').length !== 6">Pair</button>
+    <el-button native-type="submit" type="primary" :disabled="isBusy || code.replaceAll(/\D/g, '').length !== 6">Pair</el-button>
     <span v-if="problem" class="bad" role="alert"> {{ problem.problem }} {{ problem.hint }}</span>
   </form>
 </template>

@@ -35,6 +35,7 @@ const push = () =>
 const work = computed(() => plan.value?.acts.filter(act => act.do === 'send' || act.do === 'remove').length ?? 0)
 const pushing = { week: 'the coming seven days', today: 'today only', hand: 'nothing by itself: you send by hand' } as const
 const naming = { telling: 'telling titles', weekday: 'weekday names, cleared weekly', slot: 'one slot' } as const
+const dates = useDates()
 </script>
 
 <template>
@@ -44,7 +45,7 @@ const naming = { telling: 'telling titles', weekday: 'weekday names, cleared wee
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="said" class="said note" role="status">{{ said }}</p>
-    <p v-if="!plan"><button class="act" :disabled="isBusy" data-test="dry-run" @click="look">See what pushing would do</button></p>
+    <p v-if="!plan"><el-button :disabled="isBusy" data-test="dry-run" @click="look">See what pushing would do</el-button></p>
     <template v-else>
       <p class="faint">
         Your ways: {{ pushing[plan.pushing] }}; {{ naming[plan.naming] }}. <NuxtLink to="/me#set">Change them in Me</NuxtLink>
@@ -54,14 +55,14 @@ const naming = { telling: 'telling titles', weekday: 'weekday names, cleared wee
           v-for="(act, index) in plan.acts"
           :key="index"
           :class="{ doubt: act.do === 'wait' || act.do === 'ask', faint: act.do === 'keep' }">
-          {{ actWords(act) }}
+          {{ actWords(act, dates.day) }}
         </li>
         <li v-if="plan.acts.length === 0" class="faint">Nothing is planned that has to be sent, and nothing has to go.</li>
       </ul>
-      <button class="act first" :disabled="isBusy || work === 0" data-test="push" @click="push">
+      <el-button type="primary" :disabled="isBusy || work === 0" data-test="push" @click="push">
         {{ work === 0 ? 'Nothing to do' : 'Do this' }}
-      </button>
-      <button class="act later" @click="plan = null">Not now</button>
+      </el-button>
+      <el-button class="later" @click="plan = null">Not now</el-button>
     </template>
   </section>
 </template>

@@ -56,10 +56,11 @@ const sayProfile = ({ profile }: KeptWatch) =>
     </p>
     <fieldset>
       <legend>Watch</legend>
-      <label v-for="entry in wrist.watches" :key="entry.id">
-        <input type="radio" name="watch" :value="entry.id" :checked="entry.id === chosen" @change="look(entry.id)" />
-        {{ entry.name }} <span class="faint">{{ sayProfile(entry) }}{{ entry.isPaired ? '' : ', not paired' }}</span>
-      </label>
+      <el-radio-group :model-value="chosen" @change="id => look(String(id))">
+        <el-radio v-for="entry in wrist.watches" :key="entry.id" :value="entry.id">
+          {{ entry.name }} <span class="faint">{{ sayProfile(entry) }}{{ entry.isPaired ? '' : ', not paired' }}</span>
+        </el-radio>
+      </el-radio-group>
     </fieldset>
     <template v-if="preview">
       <p v-if="preview.losses.length === 0" class="good">Everything fits as written.</p>
@@ -75,14 +76,14 @@ const sayProfile = ({ profile }: KeptWatch) =>
       <NuxtLink :to="`/standin/${chosen}`">To the stand-in watch</NuxtLink>
     </WatchesSendingRow>
     <template #footer>
-      <button class="act" @click="isOpen = false">Close</button>
-      <button
-        class="act first send"
+      <el-button @click="isOpen = false">Close</el-button>
+      <el-button
+        type="primary"
         data-test="send"
         :disabled="!preview?.fits || isSent || !kept?.isPaired"
         @click="guarded(() => wrist.send(chosen, sessionId, { digest: preview!.digest }))">
         Send
-      </button>
+      </el-button>
     </template>
   </el-dialog>
 </template>
@@ -93,14 +94,5 @@ fieldset {
   padding: 8px 12px;
   display: grid;
   gap: 6px;
-}
-label {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
-  min-height: 24px;
-}
-.send {
-  margin-left: 10px;
 }
 </style>

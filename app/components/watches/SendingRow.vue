@@ -12,12 +12,12 @@ defineEmits<{ resume: []; cancel: [] }>()
     <template v-if="sending.state === 'sending'">
       <progress :value="sending.arrived" :max="sending.size" /> {{ shareArrived(sending) }} % of “{{ sending.title }}”,
       {{ sending.size }} bytes
-      <button class="plain" data-test="cancel" @click="$emit('cancel')">Cancel</button>
+      <el-button link type="primary" data-test="cancel" @click="$emit('cancel')">Cancel</el-button>
     </template>
     <p v-else-if="sending.state === 'stopped'" class="said error">
       “{{ sending.title }}” stopped at {{ sending.arrived }} of {{ sending.size }} bytes{{ sending.problem ? `: ${sending.problem}` : '.' }}
-      <button class="act" data-test="resume" @click="$emit('resume')">Go on from there</button>
-      <button class="plain" @click="$emit('cancel')">Cancel</button>
+      <el-button data-test="resume" @click="$emit('resume')">Go on from there</el-button>
+      <el-button link type="primary" @click="$emit('cancel')">Cancel</el-button>
     </p>
     <p v-else-if="sending.state === 'cancelled'" class="said note">“{{ sending.title }}” is cancelled. The watch holds what it held.</p>
     <p v-else class="good" data-test="receipt">
@@ -32,8 +32,7 @@ progress {
   accent-color: var(--verdigris);
   vertical-align: middle;
 }
-.sending .plain,
-.sending .act {
+.sending .el-button {
   margin-left: 10px;
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { SlotRow } from '~~/shared/api'
 import { slotStatusClass, slotStatusWords } from '~/watches/words'
-import { formatDay } from '~/watches/day'
 
 /** What each slot should hold beside what it holds. */
 defineProps<{ rows: readonly SlotRow[]; isBusy: boolean }>()
 defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotRow]; letGo: [row: SlotRow] }>()
+const dates = useDates()
 </script>
 
 <template>
@@ -27,27 +27,35 @@ defineEmits<{ readBack: [row: SlotRow]; send: [row: SlotRow]; clear: [row: SlotR
             <NuxtLink v-if="row.should?.sessionId" :to="`/desk/${row.should.sessionId}`">{{ row.should.title }}</NuxtLink><span v-else>{{
               row.should?.title ?? '–'
             }}</span>
-            <small v-if="row.should?.day" class="faint"> {{ formatDay(row.should.day) }}</small>
+            <small v-if="row.should?.day" class="faint"> {{ dates.day(row.should.day) }}</small>
           </td>
           <td>{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
           <td>
             <span :class="slotStatusClass(row)">● {{ slotStatusWords(row) }}</span>
           </td>
           <td class="acts">
-            <button v-if="row.status !== 'missing'" class="plain" :disabled="isBusy" @click="$emit('readBack', row)">read back</button>
-            <button v-if="row.should?.sessionId && row.status !== 'equal'" class="plain" :disabled="isBusy" @click="$emit('send', row)">
+            <el-button v-if="row.status !== 'missing'" link type="primary" :disabled="isBusy" @click="$emit('readBack', row)"
+              >read back</el-button
+            >
+            <el-button
+              v-if="row.should?.sessionId && row.status !== 'equal'"
+              link
+              type="primary"
+              :disabled="isBusy"
+              @click="$emit('send', row)">
               {{ row.status === 'edited' ? 'send over it' : 'send again' }}
-            </button>
-            <button
+            </el-button>
+            <el-button
               v-if="row.status === 'missing' || row.status === 'edited'"
-              class="plain"
+              link
+              type="primary"
               :disabled="isBusy"
               @click="$emit('letGo', row)">
               {{ row.status === 'missing' ? 'do without' : 'leave it so' }}
-            </button>
-            <button v-if="row.status !== 'missing'" class="plain" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
+            </el-button>
+            <el-button v-if="row.status !== 'missing'" link type="primary" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
               clear
-            </button>
+            </el-button>
           </td>
         </tr>
       </tbody>

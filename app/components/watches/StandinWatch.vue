@@ -68,7 +68,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
       </p>
       <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">
         {{ glass.recordingsWaiting }} {{ glass.recordingsWaiting === 1 ? 'recording waits' : 'recordings wait' }} on the watch.
-        <button class="plain" @click="bringHome">Bring home</button>
+        <el-button link type="primary" @click="bringHome">Bring home</el-button>
       </p>
       <h2>Buttons</h2>
       <p>

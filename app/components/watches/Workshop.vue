@@ -11,7 +11,9 @@ const seed = ref(1)
 const pressesItself = ref(true)
 const behaviour = ref('careful')
 const link = ref<LinkKind>('radio')
-const slot = ref<number | null>(null)
+const faults = ref('')
+/** The slot that a hand takes; 0 for the chosen one. */
+const slot = ref(0)
 
 const behaviours: Record<string, { words: string; behaviour: object }> = {
   careful: { words: 'does as told', behaviour: {} },
@@ -52,7 +54,7 @@ const wear = () =>
   })
 const setFaults = (name: string) => ask('PUT', 'link-faults', { link: link.value, ...linkFaults[name]!.faults })
 const hand = (act: object) => ask('POST', 'hand', act)
-const target = computed(() => slot.value ?? props.glass.chosen)
+const target = computed(() => slot.value || props.glass.chosen)
 const clockHours = computed(() => Math.round(props.glass.clockOff / 3_600_000))
 onMounted(wear)
 </script>
@@ -60,60 +62,52 @@ onMounted(wear)
 <template>
   <h2>The body that wears it</h2>
   <div class="settings">
-    <label
-      >Times real time <input v-model.number="speed" class="field" type="number" min="1" max="600" data-test="speed" @change="wear"
-    /></label>
-    <label>Seed <input v-model.number="seed" class="field" type="number" min="1" @change="wear" /></label>
+    <label>Times real time <el-input v-model.number="speed" type="number" min="1" max="600" data-test="speed" @change="wear" /></label>
+    <label>Seed <el-input v-model.number="seed" type="number" min="1" @change="wear" /></label>
     <label
       >Behaviour
-      <select v-model="behaviour" class="field" @change="wear">
-        <option v-for="(entry, name) in behaviours" :key="name" :value="name">{{ entry.words }}</option>
-      </select></label
-    >
-    <label class="check"><input v-model="pressesItself" type="checkbox" @change="wear" /> presses by itself after the usual time</label>
+      <el-select v-model="behaviour" @change="wear">
+        <el-option v-for="(entry, name) in behaviours" :key="name" :value="name" :label="entry.words" /> </el-select
+    ></label>
+    <el-checkbox v-model="pressesItself" @change="wear">presses by itself after the usual time</el-checkbox>
   </div>
   <h2>The links to it</h2>
   <div class="settings">
     <label
       >Link
-      <select v-model="link" class="field" data-test="link">
-        <option>radio</option>
-        <option>cable</option>
-      </select></label
-    >
+      <el-select v-model="link" data-test="link">
+        <el-option value="radio" label="radio" />
+        <el-option value="cable" label="cable" /> </el-select
+    ></label>
     <label
       >Faults
-      <select class="field" data-test="link-faults" @change="setFaults(($event.target as HTMLSelectElement).value)">
-        <option v-for="(entry, name) in linkFaults" :key="name" :value="name">{{ entry.words }}</option>
-      </select></label
-    >
+      <el-select v-model="faults" placeholder="as it is" data-test="link-faults" @change="setFaults($event)">
+        <el-option v-for="(entry, name) in linkFaults" :key="name" :value="name" :label="entry.words" /> </el-select
+    ></label>
     <span v-if="glass.links[link].cutAfter !== null" class="faint">{{ glass.links[link].cutAfter }} bytes to go</span>
   </div>
   <h2>Hands</h2>
   <div class="settings">
     <label
       >Slot
-      <select v-model="slot" class="field">
-        <option :value="null">the chosen one</option>
-        <option v-for="entry in glass.slots" :key="entry.slot" :value="entry.slot">{{ entry.slot }} {{ entry.name }}</option>
-      </select></label
-    >
-    <button class="act" :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })">
-      change it there
-    </button>
-    <button class="act" :disabled="target === null" @click="hand({ do: 'delete', slot: target })">delete it there</button>
-    <button class="act" data-test="hand-make" @click="hand({ do: 'make' })">make one there</button>
-    <button class="act" @click="hand({ do: 'power', on: !glass.isOn })">
+      <el-select v-model="slot">
+        <el-option :value="0" label="the chosen one" />
+        <el-option v-for="entry in glass.slots" :key="entry.slot" :value="entry.slot" :label="`${entry.slot} ${entry.name}`" /> </el-select
+    ></label>
+    <el-button :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })"> change it there </el-button>
+    <el-button :disabled="target === null" @click="hand({ do: 'delete', slot: target })">delete it there</el-button>
+    <el-button data-test="hand-make" @click="hand({ do: 'make' })">make one there</el-button>
+    <el-button @click="hand({ do: 'power', on: !glass.isOn })">
       {{ glass.isOn ? 'take the battery out' : 'put the battery in' }}
-    </button>
-    <button class="act" @click="hand({ do: 'clock', off: glass.clockOff === 0 ? -7_200_000 : 0 })">
+    </el-button>
+    <el-button @click="hand({ do: 'clock', off: glass.clockOff === 0 ? -7_200_000 : 0 })">
       {{
         glass.clockOff === 0
           ? 'set its clock wrong'
           : `its clock is ${Math.abs(clockHours)} h ${clockHours < 0 ? 'behind' : 'ahead'}: set right`
       }}
-    </button>
-    <button class="act" @click="hand({ do: 'reset' })">reset it</button>
+    </el-button>
+    <el-button @click="hand({ do: 'reset' })">reset it</el-button>
   </div>
 </template>
 
@@ -133,10 +127,10 @@ h2 {
   gap: 8px;
   align-items: center;
 }
-.settings input[type='number'] {
+.settings .el-input {
   width: 84px;
 }
-.settings select {
+.settings .el-select {
   max-width: 230px;
 }
 </style>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import { isDate } from '~~/core/quantity/day'
 import { withFix } from '~~/core/script/fix'
 import type { AccountedLine } from '~~/core/script/reader/account'
@@ -12,6 +11,7 @@ const props = defineProps<{ reading: ReadResult; hints: MessageHints }>()
 /** The message; an answered question is written into it. */
 const text = defineModel<string>({ required: true })
 
+const dates = useDates()
 const own = useOwnWordsStore()
 const lines = computed(() => accountForLines(text.value, props.reading))
 const questionsOf = (line: number) =>
@@ -24,7 +24,7 @@ function answer(remark: Remark, replacement: string) {
 }
 function dayOf(line: AccountedLine): string {
   const day = line.session === undefined ? undefined : props.reading.sessions[line.session]?.day
-  return isDate(day) ? DateTime.fromISO(day).toFormat('ccc d LLL') : 'the shelf'
+  return isDate(day) ? dates.day(day) : 'the shelf'
 }
 function outcomeOf(line: AccountedLine): string {
   switch (line.outcome) {
@@ -52,21 +52,22 @@ function outcomeOf(line: AccountedLine): string {
       Each line
       <span class="faint">{{ notKept === 0 ? 'none is lost' : `${notKept} ${notKept === 1 ? 'is' : 'are'} not kept` }}</span>
     </h2>
-    <WordsLesson />
+    <LazyWordsLesson />
     <ol>
       <li v-for="line in lines" :key="line.line" :class="line.outcome" data-test="message-line">
         <span class="mono words">{{ line.text }}</span>
         <span class="outcome">{{ outcomeOf(line) }}</span>
         <p v-for="remark in questionsOf(line.line)" :key="`${remark.column}.${remark.code}`" class="said" :class="remark.level">
           <span class="mono">{{ remark.said }}</span> → {{ remark.readAs }}
-          <button
+          <el-button
             v-for="fix in remark.fixes"
             :key="fix.label"
-            class="plain"
+            link
+            type="primary"
             :aria-label="`Line ${line.line}: ${fix.label}`"
             @click="answer(remark, fix.replacement)">
             {{ fix.label }}
-          </button>
+          </el-button>
         </p>
       </li>
     </ol>

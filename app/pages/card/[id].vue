@@ -65,15 +65,14 @@ const print = () =>
     </p>
     <template v-if="card">
       <div class="choices">
-        <fieldset>
-          <legend class="hidden-text">Paper</legend>
-          <label v-for="name in sizes" :key="name"><input v-model="size" type="radio" :value="name" /> {{ names[name] }}</label>
-        </fieldset>
-        <label><input v-model="withCode" type="checkbox" :disabled="!hasCode" data-test="code" /> with a code of the script</label>
+        <el-radio-group v-model="size" class="across" aria-label="Paper">
+          <el-radio v-for="name in sizes" :key="name" :value="name">{{ names[name] }}</el-radio>
+        </el-radio-group>
+        <el-checkbox v-model="withCode" :disabled="!hasCode" data-test="code">with a code of the script</el-checkbox>
         <span v-if="!hasCode" class="faint">The script is too long for a code that paper can hold.</span>
-        <button class="act first" :disabled="isBusy" data-test="pdf" @click="savePdf">Save as PDF</button>
-        <button class="act" data-test="svg" @click="saveSvg">Save as SVG</button>
-        <button class="act" :disabled="isBusy" @click="print">Open to print</button>
+        <el-button type="primary" :disabled="isBusy" data-test="pdf" @click="savePdf">Save as PDF</el-button>
+        <el-button data-test="svg" @click="saveSvg">Save as SVG</el-button>
+        <el-button :disabled="isBusy" @click="print">Open to print</el-button>
         <span class="faint"
           >{{ card.pages.length }} {{ card.pages.length === 1 ? 'piece' : 'pieces' }}, at its real size when printed at 100 %</span
         >
@@ -110,13 +109,10 @@ const print = () =>
   border-bottom: 1px solid var(--rule);
   padding: 10px 0;
 }
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
+.across {
   display: flex;
-  gap: 6px 16px;
   flex-wrap: wrap;
+  gap: 6px 16px;
 }
 .papers {
   display: flex;

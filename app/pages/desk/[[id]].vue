@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type RowPanel from '~/components/desk/RowPanel.vue'
 import type SheetEditor from '~/components/desk/SheetEditor.vue'
+import { shownKeys } from '~/keys/alt-key'
 import { keepHistory } from '~/desk/history'
 import { useDeskKeys } from '~/desk/use-desk-keys'
 import { useOpened } from '~/desk/use-opened'
@@ -18,20 +19,15 @@ const handover = useHandoverStore()
 const ownWords = useOwnWordsStore()
 const own = useOwnSessions()
 const isSending = ref(false)
-const isAsking = ref(false)
 const refused = ref('')
 const panel = useTemplateRef<InstanceType<typeof RowPanel>>('panel')
 const editor = useTemplateRef<InstanceType<typeof SheetEditor>>('editor')
 const side = useTemplateRef<{ quiet: () => Edit[] }>('side')
 
-useDeskKeys({
-  askKeys: () => (isAsking.value = true),
-  quieten: () => void editor.value?.editAll(side.value?.quiet() ?? []),
-  focusRow: () => panel.value?.focus(),
-})
+useDeskKeys({ quieten: () => void editor.value?.editAll(side.value?.quiet() ?? []), focusRow: () => panel.value?.focus() })
 const session = computed(() => desk.session)
 const title = computed(() => (session.value && text.script.trim() !== '' ? titleOf(session.value) : 'New session'))
-const place = computed(() => [session.value?.sport, session.value?.place?.kind].filter(Boolean).join(' · '))
+const place = computed(() => session.value?.place?.kind ?? '')
 useHead({ title: () => `${title.value} · Desk · Agonis` })
 
 const sessionCount = computed(() => desk.reading.sessions.length)
@@ -75,12 +71,15 @@ const { problem, history, openedId } = await useOpened()
   <div v-else class="desk">
     <div class="left">
       <div class="top">
-        <h1 data-test="title">{{ title }}</h1>
-        <p class="faint">{{ place }}</p>
+        <DeskHead
+          :title="title"
+          :place="place"
+          @title="(words: string) => editor?.put(`title ${words}`)"
+          @sport="(words: string) => editor?.put(`sport ${words}`)" />
       </div>
       <p v-if="sessionCount > 1" class="said ask" data-test="several">
         This holds {{ sessionCount }} sessions.
-        <button class="plain" data-test="to-week" @click="handover.toWeeks(text.script)">Put them on their days</button>
+        <el-button link type="primary" data-test="to-week" @click="handover.toWeeks(text.script)">Put them on their days</el-button>
         <span class="faint"> The sheet shows the first.</span>
       </p>
       <DeskSheetEditor
@@ -93,7 +92,7 @@ const { problem, history, openedId } = await useOpened()
         @refused="(why: string) => (refused = why)"
         @field="panel?.focus()"
         @history="keepHistory" />
-      <DeskSourceDrawer
+      <LazyDeskSourceDrawer
         v-if="text.source"
         :source="text.source"
         :session="session ?? null"
@@ -101,12 +100,13 @@ const { problem, history, openedId } = await useOpened()
         @choose="(path: string) => editor?.hold(path)"
         @drop="text.dropSource" />
       <DeskRowPanel ref="panel" :path="text.inHand" :refused="refused" @edit="edit => onEdit([edit])" @leave="editor?.focus()" />
-      <DeskTwoSides v-if="theirs" :mine="text.script" :theirs="theirs" @choose="keeping.resolveConflict" />
+      <LazyDeskTwoSides v-if="theirs" :mine="text.script" :theirs="theirs" @choose="keeping.resolveConflict" />
       <div class="bar">
-        <button class="act first" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">Send to watch</button>
+        <el-button type="primary" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">Send to watch</el-button>
         <NuxtLink class="act link" :to="`/card/${text.id}`" data-test="to-card">On paper</NuxtLink>
         <NuxtLink class="act link" to="/desk/new">New session</NuxtLink>
-        <button class="act" aria-haspopup="dialog" @click="isAsking = true">Keys</button>
+        <el-button :disabled="!text.canUndo" :title="shownKeys('Ctrl Z')" data-test="undo" @click="editor?.undo()">Undo</el-button>
+        <el-button :disabled="!text.canRedo" :title="shownKeys('Ctrl Shift Z')" data-test="redo" @click="editor?.redo()">Redo</el-button>
         <DeskKeeping />
       </div>
     </div>
@@ -116,8 +116,7 @@ const { problem, history, openedId } = await useOpened()
       @fix="answer"
       @show="line => editor?.show(line)"
       @take="document => editor?.rewrite(printSession(document))" />
-    <WatchesSendPanel v-if="isSending" :session-id="text.id" :title="title" @close="isSending = false" />
-    <DeskKeysSheet v-if="isAsking" @close="isAsking = false" />
+    <LazyWatchesSendPanel v-if="isSending" :session-id="text.id" :title="title" @close="isSending = false" />
   </div>
 </template>
 
@@ -136,17 +135,6 @@ const { problem, history, openedId } = await useOpened()
 .top {
   padding-right: 22px;
   margin-bottom: 8px;
-}
-.top h1 {
-  overflow-wrap: anywhere;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
-  overflow: hidden;
-  padding-bottom: 0.12em;
-}
-.top p {
-  margin: 2px 0 0;
 }
 .bar {
   border-top: 2px solid var(--slip);

@@ -48,17 +48,9 @@ const poolLength = computed(() => {
   const [step] = steps.value.values()
   return step && logged.value?.program ? poolLengthOf(step, logged.value.program) : null
 })
+const dates = useDates()
 const when = computed(() =>
-  logged.value
-    ? new Date(logged.value.recording.startedAt).toLocaleString('en-GB', {
-        weekday: 'long',
-        day: 'numeric',
-        month: 'long',
-        hour: '2-digit',
-        minute: '2-digit',
-        timeZone: logged.value.recording.timeZone,
-      })
-    : '',
+  logged.value ? dates.momentOf(logged.value.recording.startedAt, { weekday: 'long' }, logged.value.recording.timeZone) : '',
 )
 
 const statusWords: Record<ScoredStep['status'], string> = {
@@ -212,7 +204,7 @@ async function copy() {
         <summary>As run, in words to pass on</summary>
         <pre class="mono" tabindex="0" aria-label="The session with its results">{{ asRun }}</pre>
         <p>
-          <button class="act" @click="copy">Copy</button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
+          <el-button @click="copy">Copy</el-button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
           <span class="faint">Pasted at the Desk it reads back, results kept.</span>
         </p>
       </details>

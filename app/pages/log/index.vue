@@ -23,11 +23,17 @@ async function load(offset = 0) {
 onMounted(() => load())
 useChanges(['recording'], () => rows.value.length <= 100 && load())
 
-const day = (iso: string) => dayOfInstant(iso, athletes.standpoint.zone)
-const way = (row: LogRow) => {
-  if (row.metres === null) return '–'
+const { dayOf: day } = useDates()
+function facts(row: LogRow): string {
   const units = unitsOf(athletes.athlete)
-  return sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport])
+  return [
+    row.sport,
+    sayDuration(row.seconds),
+    row.metres === null ? '' : sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport]),
+    row.rpe === null ? '' : `felt ${row.rpe} of 10`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }
 </script>
 
@@ -40,42 +46,24 @@ const way = (row: LogRow) => {
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
       Nothing is done yet. Send a session to a watch and carry it out: the recording comes home to this page.
     </p>
-    <div v-else class="scroll-x">
-      <table class="ruled" data-test="log">
-        <thead>
-          <tr>
-            <th>Day</th>
-            <th>Session</th>
-            <th class="sport">Sport</th>
-            <th class="number">Time</th>
-            <th class="number">Distance</th>
-            <th class="number sport">Steps done</th>
-            <th class="number">Held</th>
-            <th class="number sport">Felt</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.id">
-            <td class="day">{{ day(row.startedAt) }}</td>
-            <td>
-              <NuxtLink :to="`/log/${row.id}`">{{ row.title }}</NuxtLink>
-              <SessionCord :cord="row.cord" />
-            </td>
-            <td class="sport">{{ row.sport }}</td>
-            <td class="number">{{ sayDuration(row.seconds) }}</td>
-            <td class="number">{{ way(row) }}</td>
-            <td class="number sport">{{ row.planned === null ? '–' : `${row.done} of ${row.planned}` }}</td>
-            <td class="number" :class="{ bad: row.held !== null && row.held < 0.5 }">
-              {{ row.held === null ? '–' : `${Math.round(row.held * 100)} %` }}
-            </td>
-            <td class="number sport">{{ row.rpe ?? '–' }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-    <p class="faint">
+    <ol v-else class="rows" data-test="log" :aria-busy="isLoading">
+      <li v-for="row in rows" :key="row.id" data-test="row">
+        <span class="day">{{ day(row.startedAt) }}</span>
+        <div class="title">
+          <NuxtLink :to="`/log/${row.id}`">{{ row.title }}</NuxtLink>
+          <p class="faint">{{ facts(row) }}</p>
+        </div>
+        <SessionCord :cord="row.cord" :width="420" class="picture" />
+        <p class="held">
+          <span v-if="row.held !== null" :class="row.held < 0.5 ? 'bad' : 'good'">held {{ Math.round(row.held * 100) }} %</span>
+          <span v-if="row.planned !== null" class="faint">{{ row.done }} of {{ row.planned }} steps</span>
+        </p>
+      </li>
+    </ol>
+    <p v-if="isLoading" class="faint" role="status">Looking in the log …</p>
+    <p v-else class="faint">
       {{ rows.length }} of {{ total }}. Held: the share of the steps with a target that was inside the band. Felt: effort from 0 to 10.
-      <button v-if="rows.length < total" class="plain" @click="load(rows.length)">Show more</button>
+      <el-button v-if="rows.length < total" link type="primary" @click="load(rows.length)">Show more</el-button>
     </p>
   </div>
 </template>
@@ -84,12 +72,51 @@ const way = (row: LogRow) => {
 h1 {
   margin-bottom: 12px;
 }
-.day {
-  white-space: nowrap;
+.rows {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 2px solid var(--slip);
 }
-@media (max-width: 640px) {
-  .sport {
-    display: none;
+li {
+  display: grid;
+  grid-template-columns: 100px minmax(180px, 1fr) minmax(0, 420px) 130px;
+  gap: 4px 22px;
+  align-items: center;
+  padding: 9px 0;
+  border-bottom: 1px solid var(--rule);
+}
+p {
+  margin: 0;
+}
+.title {
+  overflow-wrap: anywhere;
+  min-width: 0;
+}
+.title a {
+  font-weight: 600;
+}
+.title p,
+.held {
+  font-size: 0.9rem;
+}
+.held {
+  display: grid;
+}
+.rows + p {
+  margin-top: 10px;
+}
+@media (max-width: 900px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .day {
+    grid-column: 1 / -1;
+    font-size: 0.9rem;
+  }
+  .picture {
+    grid-column: 1 / -1;
+    grid-row: 3;
   }
 }
 </style>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import { roomAt } from '~/rooms'
+
+/** What stands where a room is about to be: its name and what it is about, in the first words that the server sends. */
+const room = roomAt(useRoute().path)
+useHead({ title: room ? `${room.name} · Agonis` : 'Agonis' })
+</script>
+
+<template>
+  <div class="page" data-test="opening">
+    <template v-if="room">
+      <h1>{{ room.name }}</h1>
+      <p>{{ room.about }}</p>
+    </template>
+    <p class="faint" role="status">Opening …</p>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import type { ShelfRow } from '~~/shared/api'
+
+/** One of the sessions on the shelf, to be taken along. */
+defineProps<{ shelf: readonly Pick<ShelfRow, 'id' | 'title'>[] }>()
+const picked = defineModel<string>({ required: true })
+</script>
+
+<template>
+  <label
+    >or one
+    <el-select v-model="picked" placeholder="of the shelf" data-test="pick">
+      <el-option v-for="row in shelf" :key="row.id" :value="row.id" :label="row.title" />
+    </el-select>
+  </label>
+</template>
+
+<style scoped>
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+</style>

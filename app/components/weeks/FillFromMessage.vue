@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { isDate } from '~~/core/quantity/day'
+import { printSession } from '~~/core/script/print'
+import { readScript } from '~~/core/script/reader/read-script'
+import { titleOf } from '~~/core/script/title'
+import type { PlanRow } from '~~/shared/api'
+
+/** A message with a week in it, what it reads as, and keeping that. */
+const props = defineProps<{ week: string }>()
+const text = defineModel<string>({ required: true })
+const emit = defineEmits<{ kept: [first: string | undefined] }>()
+const athletes = useAthleteStore()
+const dates = useDates()
+const { problem, isBusy, guarded } = useGuarded()
+
+const hints = computed(() => ({ week: props.week }))
+const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, hints.value)))
+const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
+const dayNameOf = (day: string | undefined) => (isDate(day) ? dates.day(day, { weekday: 'long' }) : 'no day: it goes on the shelf')
+const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
+
+const fill = () =>
+  guarded(async () => {
+    await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: props.week, text: text.value } })
+    const days = readSessions.value.map(session => session.day).filter(isDate)
+    emit('kept', days.sort()[0])
+  })
+</script>
+
+<template>
+  <section class="fill" aria-label="Fill from a message">
+    <ProblemAlert :problem="problem" />
+    <label class="message"
+      ><span>The week as it came, each day with its name or date</span>
+      <el-input
+        v-model="text"
+        type="textarea"
+        class="mono"
+        :rows="9"
+        placeholder="Tue: 2 km easy, 6 x 800 / 90 s jog, 2 km easy&#10;Thu: rest&#10;Sat: ride 90 min Z2"
+        data-test="week-text" />
+    </label>
+    <div class="read" aria-live="polite">
+      <p v-if="readSessions.length === 0" class="faint">What it reads as stands here before anything is kept.</p>
+      <div v-for="(session, index) in readSessions" :key="index" class="one" data-test="read-day">
+        <strong>{{ dayNameOf(session.day) }}</strong> <span class="faint">{{ session.sport }}, {{ titleOf(session) }}</span>
+        <pre class="mono">{{ rowsOf(session) }}</pre>
+      </div>
+      <el-button v-if="readSessions.length > 0" type="primary" :disabled="isBusy" data-test="fill-week" @click="fill">
+        Keep {{ readSessions.length }} {{ readSessions.length === 1 ? 'session' : 'sessions' }}
+      </el-button>
+    </div>
+    <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" :hints="hints" />
+  </section>
+</template>
+
+<style scoped>
+.fill {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 22px;
+  border-top: 2px solid var(--slip);
+  border-bottom: 1px solid var(--rule);
+  padding: 12px 0;
+  margin-bottom: 14px;
+}
+.message {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  color: var(--faint);
+}
+.one {
+  border-left: 4px solid var(--clay-2);
+  padding-left: 10px;
+  margin: 8px 0;
+}
+pre {
+  margin: 2px 0;
+  font-size: 13px;
+  white-space: pre-wrap;
+}
+@media (max-width: 760px) {
+  .fill {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

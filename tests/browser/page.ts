@@ -57,12 +57,18 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(violations.map(violation => `${violation.id}: ${violation.nodes[0]?.html}`)).toEqual([])
 }
 
+/** The list that a select lays out, told from one that is still closing. */
+export async function optionsOf(select: Locator): Promise<Locator> {
+  const box = select.locator('[role=combobox]').or(select.and(select.page().getByRole('combobox')))
+  return select.page().locator(`[id="${await box.first().getAttribute('aria-controls')}"] [role=option]`)
+}
+
 /** Picks an option of a select by what it says. */
 export async function choose(select: Locator, option: string): Promise<void> {
   await select.click()
-  const options = select.page().getByRole('option').filter({ visible: true })
+  const options = await optionsOf(select)
   await options.filter({ hasText: new RegExp(`^\\s*${option.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\s*$`) }).click()
-  await expect(options).toHaveCount(0)
+  await expect(options.filter({ visible: true })).toHaveCount(0)
 }
 
 /** Does something with a session on the shelf, by its menu. */

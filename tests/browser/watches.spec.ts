@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, kept, newSession, test, tick } from './page'
+import { choose, optionsOf, expect, kept, newSession, test, tick } from './page'
 
 interface Watch {
   id: string
@@ -78,7 +78,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   const ways = app.locator('[data-test=way]')
   await expect(ways).toHaveCount(2)
   await ways.first().click()
-  await expect(app.getByRole('option').filter({ visible: true })).toHaveText([
+  await expect(await optionsOf(ways.first())).toHaveText([
     /about \d+-\d+ bpm/,
     'no target',
     'nothing: do not send it so',

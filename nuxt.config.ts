@@ -40,7 +40,23 @@ let keptAhead = new Set<string>()
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@element-plus/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
-  imports: { presets: [{ from: '@vueuse/core', imports: ['useDebounceFn', 'useEventListener', 'useFileDialog', 'watchDebounced'] }] },
+  imports: {
+    presets: [
+      {
+        from: '@vueuse/core',
+        imports: [
+          'useClipboard',
+          'useDebounceFn',
+          'useEventListener',
+          'useEventSource',
+          'useFileDialog',
+          'useSessionStorage',
+          'useWakeLock',
+          'watchDebounced',
+        ],
+      },
+    ],
+  },
   devtools: { enabled: false },
   app: {
     head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },

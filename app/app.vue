@@ -39,8 +39,7 @@ function onKey(event: KeyboardEvent) {
   event.preventDefault()
   event.stopPropagation()
 }
-onMounted(() => window.addEventListener('keydown', onKey, true))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey, true))
+useEventListener('keydown', onKey, { capture: true })
 /** The finder is at hand before its key is pressed. */
 onNuxtReady(() => prefetchComponents('Finder'))
 /** Rooms that fill the window, and those for whoever is not signed in yet. */

@@ -40,6 +40,14 @@ export interface KeptSession {
   isArchived: boolean
 }
 
+/** A session as it was worded once. */
+export interface Wording {
+  number: number
+  base: number
+  script: string
+  createdAt: string
+}
+
 /** Where a session stands beside the shelf. */
 export interface SessionStanding {
   /** The next day it is planned on, ISO date. */
@@ -198,6 +206,8 @@ export interface LoggedRecording {
   sessionId: string | null
   recording: Recording
   program: Program | null
+  /** The program was changed on the watch after it was sent. */
+  changedThere: boolean
   score: Score | null
   /** The session as it was when it was sent. */
   session: Session | null
@@ -226,13 +236,18 @@ export interface LinkFaults {
 export interface Glass {
   watch: string
   profile: string
-  slots: { slot: number; name: string }[]
+  /** What it holds, and whether that was made or changed by hand. */
+  slots: { slot: number; name: string; isOwn: boolean }[]
   chosen: number | null
+  /** The rows of the chosen program. */
+  rows: { words: string; depth: number }[]
   face: Face | null
   /** What is being said just now. */
   said: string | null
   /** Entrances to choose from, and the one pointed at. */
   entrances: { words: string[]; at: number } | null
+  /** Counts and lengths to change, and the one pointed at. */
+  changes: { words: string[]; at: number } | null
   /** What the three buttons do now. */
   knobs: Record<Knob, string>
   /** The code for pairing, while it is shown. */

@@ -1,11 +1,12 @@
 import type { Extension } from '@codemirror/state'
 import { Prec } from '@codemirror/state'
-import { EditorView, highlightActiveLine, highlightActiveLineGutter, placeholder } from '@codemirror/view'
+import { EditorView, highlightActiveLine, highlightActiveLineGutter, placeholder, tooltips } from '@codemirror/view'
 import type { Standpoint } from '~~/core/athlete/standpoint'
 import type { Edit } from '~~/core/edit/edit'
 import { stretchTarget } from '~~/core/edit/stretch'
 import { printTarget } from '~~/core/script/print-target'
 import { storable } from '~~/core/quantity/storable'
+import type { Remark } from '~~/core/script/remark'
 import { readScript } from '~~/core/script/reader/read-script'
 import type { Session } from '~~/core/session/document'
 import { itemAt, sportAt } from '~~/core/session/item-path'
@@ -16,6 +17,7 @@ import { scriptLanguage } from './language'
 import { isAltKey } from '~/keys/alt-key'
 import { rowActions } from './row-keys'
 import { rowInHand, takenRow } from './row-in-hand'
+import { answering } from './questions'
 import { sheetColumns } from './sheet'
 import { standingMargins } from './standing-margins'
 import type { StringEnd } from './string-drag'
@@ -24,9 +26,12 @@ import { stringDragging } from './string-drag'
 /** What the sheet asks and tells of what is done on it. */
 export interface SheetHost {
   own: () => OwnSession[]
+  /** Where what may come next is offered: beside the rows, never over them. */
+  offers: HTMLElement
   session: () => Session | null
   standpoint: () => Standpoint
   edit: (edit: Edit) => void
+  answer: (remark: Remark, replacement: string) => void
   refuse: (problem: string) => void
   press: (path: string, what: 'row' | 'count') => void
   pasted: (words: string) => void
@@ -75,10 +80,12 @@ function pulled(host: SheetHost, path: string, end: StringEnd, percent: number):
 /** Everything that makes an editor of words the sheet. */
 export const sheetExtensions = (host: SheetHost): Extension[] => [
   takenRow,
+  answering.of(host.answer),
   stringDragging((path, end, percent) => pulled(host, path, end, percent)),
   actionKeys(host),
   sheetKeys,
   scriptLanguage(host.own),
+  tooltips({ parent: host.offers }),
   sheetColumns,
   standingMargins,
   highlightActiveLine(),

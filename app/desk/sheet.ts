@@ -8,6 +8,7 @@ import type { Column } from './marks'
 import { MarginMarker } from './marks'
 import type { MarginRow, SheetData, SheetLine } from './lines'
 import { emptySheet, growth } from './lines'
+import { isQuestion, QuestionWidget } from './questions'
 
 /**
  * Sets what stands beside the lines; sent after each reading of the text. The line that is being typed keeps its height
@@ -94,6 +95,8 @@ function decorate(data: SheetData, doc: EditorView['state']['doc'], held: HeldLi
         found.push(Decoration.mark({ class: `sheet-said-${remark.level}` }).range(start, end))
     }
     const isRead = single?.kind === 'step' && text.trimStart() !== single.words && tidy(text) !== tidy(single.words)
+    const questions = held?.line === number ? [] : line.remarks.filter(isQuestion)
+    for (const remark of questions) found.push(Decoration.widget({ widget: new QuestionWidget(remark), block: true, side: 2 }).range(to))
     if (line.isPreview || isRead) found.push(Decoration.widget({ widget: new PreviewWidget(line.rows), block: true, side: 1 }).range(to))
   }
   return Decoration.set(found, true)

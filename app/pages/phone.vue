@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Act } from '~~/core/wrist/engine/buttons'
+import { unitsOf } from '~~/core/athlete/athlete'
 import { settingsOf } from '~~/core/wrist/engine/settings'
 import type { StepPosition } from '~~/core/wrist/program/program'
 import { canSpeak, canTap } from '~/phone/speak'
@@ -58,13 +59,15 @@ function act(asked: Act) {
   if (asked.do === 'start') void guarded(() => start(asked.slot, asked.from))
   if (asked.do === 'push') running.push(asked.button)
   if (asked.do === 'jump') running.jump(asked.to)
+  if (asked.do === 'change') void guarded(() => phone.change(asked.slot, asked.program))
 }
 const glass = useGlass(
   () => held.value,
   () => run.value,
   act,
+  () => unitsOf(athlete.value),
 )
-const { mode, chosen, entrances, slots, words } = glass
+const { mode, chosen, entrances, changes, rows, slots, words } = glass
 
 /** The page itself is kept, so that it opens without a server from now on. */
 async function keepPage() {
@@ -89,10 +92,13 @@ onMounted(async () => {
       <FaceGlass v-if="face && !entrances" :face="face" :look="mode.look" :said="spoken" />
       <FaceIdleGlass
         v-else
-        :title="entrances ? (run ? 'jump to' : 'begin at') : 'this phone'"
+        :title="entrances ? (run ? 'jump to' : 'begin at') : changes ? 'change' : 'this phone'"
         :slots="slots"
         :chosen="chosen"
-        :entrances="entrances" />
+        :rows="rows"
+        :choice="entrances ?? changes">
+        {{ changes ? 'hold the bottom when done' : slots.length > 0 && !entrances ? 'hold the bottom to change it' : '' }}
+      </FaceIdleGlass>
     </div>
     <FaceButtons class="knobs" :words="words" @push="glass.onKnob" />
     <div class="beside">

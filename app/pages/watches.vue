@@ -32,10 +32,11 @@ const readBack = (slot: number) =>
   guarded(async () => {
     compared.value = { slot, ...(await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`)) }
   })
-const askToLose = (row: SlotRow) =>
-  row.by !== 'hand' || window.confirm(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`)
-function clear(row: SlotRow) {
-  if (!askToLose(row)) return
+const isFreeToLose = async (row: SlotRow) =>
+  row.by !== 'hand' ||
+  (await askedToGoOn(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`, 'Clear it'))
+async function clear(row: SlotRow) {
+  if (!(await isFreeToLose(row))) return
   return guarded(async () => {
     await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}${row.by === 'hand' ? '&handMade=true' : ''}`, {
       method: 'DELETE',
@@ -50,8 +51,8 @@ const letGo = (row: SlotRow) =>
     await api(`/watches/${chosen.value}/slots/${row.slot}`, { method: 'DELETE' })
     await look()
   })
-function sendAgain(row: SlotRow) {
-  if (row.status === 'edited' && !askToLose(row)) return
+async function sendAgain(row: SlotRow) {
+  if (row.status === 'edited' && !(await isFreeToLose(row))) return
   return guarded(async () => {
     await wrist.send(chosen.value, row.should!.sessionId!, { over: row.by === 'hand' })
     await look()
@@ -86,7 +87,7 @@ const setLink = (link: LinkKind) =>
 const lift = (about: string) => guarded(() => wrist.stand(chosen.value, about, null))
 const forget = () =>
   guarded(async () => {
-    if (!window.confirm(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`)) return
+    if (!(await askedToGoOn(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`, 'Forget it'))) return
     await wrist.forget(chosen.value)
     chosen.value = wrist.preferred()?.id ?? ''
     if (chosen.value) await look()

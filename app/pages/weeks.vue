@@ -47,15 +47,18 @@ const move = (row: PlanRow, day: string) =>
     await api(`/plan/${row.id}`, { method: 'PUT', body: { day } })
     await load()
   })
+const takenOff = ref<PlanRow | null>(null)
 const takeOff = (row: PlanRow) =>
   guarded(async () => {
     await api(`/plan/${row.id}`, { method: 'DELETE' })
+    takenOff.value = row
     await load()
   })
-const put = (session: ShelfRow, day: string) =>
+const put = (session: string, day: string) =>
   guarded(async () => {
-    await api('/plan', { method: 'POST', body: { session: session.id, day } })
+    await api('/plan', { method: 'POST', body: { session, day } })
     putOn.value = null
+    takenOff.value = null
     await load()
   })
 /** A row let go on another day: kept there, or put back when the server refuses. */
@@ -115,6 +118,10 @@ onMounted(() =>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
+    <p v-if="takenOff" class="said note" role="status" data-test="taken-off">
+      “{{ takenOff.title }}” is off {{ dates.day(takenOff.day) }}; it is still on the shelf.
+      <el-button link type="primary" @click="put(takenOff.sessionId, takenOff.day)">Put it back</el-button>
+    </p>
     <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">
@@ -157,7 +164,7 @@ onMounted(() =>
         <div v-if="putOn === day.iso" class="put">
           <el-input v-model="search" type="search" placeholder="find on the shelf" aria-label="Find on the shelf" />
           <p v-for="session in found" :key="session.id">
-            <el-button link type="primary" @click="put(session, day.iso)">{{ session.title }}</el-button>
+            <el-button link type="primary" @click="put(session.id, day.iso)">{{ session.title }}</el-button>
           </p>
           <p v-if="found.length === 0" class="faint">Nothing on the shelf has that in it.</p>
         </div>

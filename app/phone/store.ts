@@ -11,6 +11,8 @@ export interface HeldProgram {
   program: Program
   digest: string
   losses: Loss[]
+  /** Counts or lengths were changed here, with the buttons. */
+  isChanged?: boolean
   day: string | null
 }
 export interface WaitingRecording {

@@ -1,4 +1,6 @@
 import { get, set } from 'idb-keyval'
+import { digestOf } from '~~/core/wrist/program/digest'
+import type { Program } from '~~/core/wrist/program/program'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { unknownAthlete } from '~~/core/athlete/athlete'
 import { standpointAt } from '~~/core/athlete/standpoint'
@@ -66,7 +68,14 @@ function useTakingAlong(
       await holdPrograms(held.value.filter(other => other.slot !== entry.slot))
       await count()
     })
-  return { told, week, along, leave }
+  /** Counts or lengths changed with the buttons: carried out so from now on, until the session is taken along anew. */
+  const change = (slot: number, program: Program) =>
+    guarded(async () => {
+      const changed = { program, digest: digestOf(program), isChanged: true }
+      await holdPrograms(held.value.map(entry => (entry.slot === slot ? { ...entry, ...changed } : entry)))
+      await count()
+    })
+  return { told, week, along, leave, change }
 }
 
 /** What this phone holds, and its way home: programs taken along, recordings that wait, the athlete as last heard of. */

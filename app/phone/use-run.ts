@@ -8,7 +8,6 @@ import { faceOf } from '~~/core/wrist/engine/face'
 import { cuesOf } from '~~/core/wrist/engine/settings'
 import { silentSpeaker } from '~~/core/wrist/engine/speaker'
 import type { StepPosition } from '~~/core/wrist/program/program'
-import { keepAwake } from './awake'
 import { openJournal, unfinishedRun } from './journal'
 import type { RunHead } from './replay'
 import { newRun, recordingOfRun, replay } from './replay'
@@ -41,9 +40,20 @@ function useLeaving({ held }: RunInHand, end: () => void) {
   })
 }
 
+/** Keeps the screen on while a run is going, as far as the browser does that. */
+function useAwake() {
+  const lock = useWakeLock()
+  return {
+    isPossible: lock.isSupported,
+    isHeld: lock.isActive,
+    begin: () => lock.request('screen').catch(() => {}),
+    end: () => lock.release().catch(() => {}),
+  }
+}
+
 interface Outlets {
   voice: ReturnType<typeof outlet>
-  awake: ReturnType<typeof keepAwake>
+  awake: ReturnType<typeof useAwake>
 }
 
 /** Begins a run, or goes on with one that the page left in the middle. */
@@ -92,9 +102,8 @@ function useBeginning(hand: RunInHand, goes: ReturnType<typeof useTicking>, on: 
 export function usePhoneRun(athlete: () => Athlete, onFinished: () => void) {
   const hand = useRunInHand(athlete)
   const { run, held, said, gap, speed, isFull } = hand
-  const isAwake = ref(false)
   const voice = outlet(() => cuesOf(athlete()))
-  const awake = keepAwake(isHeld => (isAwake.value = isHeld))
+  const awake = useAwake()
 
   async function finish() {
     goes.stop()
@@ -123,8 +132,9 @@ export function usePhoneRun(athlete: () => Athlete, onFinished: () => void) {
     run.value && run.value.state.phase !== 'finished' ? faceOf(run.value.head.program, run.value.state, unitsOf(athlete())) : null,
   )
   return {
-    ...{ run, face, said, gap, speed, isAwake, isFull, finish },
+    ...{ run, face, said, gap, speed, isFull, finish },
     ...beginning,
+    isAwake: awake.isHeld,
     canStayAwake: awake.isPossible,
     push: goes.push,
     jump: (to: StepPosition) => goes.take({ kind: 'jump', t: hand.pushedAt(), to }),

@@ -217,6 +217,8 @@ export const program = pgTable(
     sessionId: uuid('session_id'),
     /** The revision of the session it was made from; null where a phone brought it. */
     revision: integer('revision'),
+    /** Made out of what was sent, with the buttons of a watch. */
+    changedThere: boolean('changed_there').notNull().default(false),
     createdAt: createdAt(),
   },
   table => [

@@ -11,13 +11,15 @@ export interface KeptProgram {
   digest: string
   sessionId: string | null
   revision: number | null
+  /** Made out of what was sent, with the buttons of a watch. */
+  changedThere: boolean
 }
 
 /** Keeps a program once, however many slots, sendings and recordings refer to it; the first to bring it says where it came from. */
 export async function keepProgram(
   tx: OwnerTransaction,
   document: Program,
-  from: { sessionId: string | null; revision: number | null },
+  from: { sessionId: string | null; revision: number | null; changedThere?: boolean },
 ): Promise<string> {
   const digest = digestOf(document)
   await tx
@@ -30,7 +32,15 @@ export async function keepProgram(
 /** The owner's program with this digest; null where none is known. */
 export async function findProgram(tx: OwnerTransaction, digest: string): Promise<KeptProgram | null> {
   const [row] = await tx.select().from(program).where(eq(program.digest, digest))
-  return row ? { program: JSON.parse(row.document) as Program, digest, sessionId: row.sessionId, revision: row.revision } : null
+  return row
+    ? {
+        program: JSON.parse(row.document) as Program,
+        digest,
+        sessionId: row.sessionId,
+        revision: row.revision,
+        changedThere: row.changedThere,
+      }
+    : null
 }
 
 /**

@@ -177,6 +177,7 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
     sessionId: row.sessionId,
     score: row.score,
     program: kept?.program ?? null,
+    changedThere: kept?.changedThere ?? false,
     session: kept && (await sessionOf(tx, kept)),
     recording: {
       format: 'agonis.recording',

@@ -26,8 +26,8 @@ export interface Held {
   sessionId: string | null
   revision: number
   readBackAt: string | null
-  /** As it would be sent today; null where the session is gone or does not fit any more. */
-  today: Program | null
+  /** As it would be sent today, or what it would be made from where it does not fit any more; null where the session is gone. */
+  today: Program | Pick<Program, 'from'> | null
 }
 
 const ofProgram = and(eq(program.ownerId, holding.ownerId), eq(program.digest, holding.digest))
@@ -55,7 +55,7 @@ export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise
       sessionId: alive,
       revision: row.revision,
       readBackAt: row.receipt?.readBackAt ?? null,
-      today: fitted?.fits ? fitted.program : null,
+      today: fitted && (fitted.fits ? fitted.program : { from: fitted.program.from }),
     })
   }
   return held

@@ -4,7 +4,9 @@ import { knobWords } from '../../core/wrist/engine/buttons'
 import { faceOf } from '../../core/wrist/engine/face'
 import { programIn, slotStates } from '../../core/wrist/link/watch-memory'
 import { shownCode } from '../../core/wrist/link/watch-receive'
+import { changeableOf } from '../../core/wrist/program/change-there'
 import { entrancesOf } from '../../core/wrist/program/program-steps'
+import { rowsInWords } from '../../core/wrist/program/words'
 import type { Glass } from '../../shared/api'
 import type { Wearer } from './going'
 import type { Kept, Make } from './kept'
@@ -26,15 +28,19 @@ export function glassOf(kept: Kept, { address, profile }: Make, mode: GlassMode,
   const [memory, going, here] = [kept.memory(), kept.going(), aroundOf(kept)]
   const held = slotStates(memory).filter(slot => slot.digest !== null)
   const chosen = here.slots.includes(mode.chosen ?? -1) ? mode.chosen : (here.slots[0] ?? null)
+  const units = unitsOf((going?.wearer ?? wearer).athlete)
   const pointed = going?.program ?? (chosen === null ? null : programIn(memory, chosen))
   return {
     watch: address,
     profile,
-    slots: held.map(({ slot, name }) => ({ slot, name: name ?? '' })),
+    slots: held.map(({ slot, name, by }) => ({ slot, name: name ?? '', isOwn: by === 'hand' })),
     chosen,
-    face: going ? faceOf(going.program, going.state, unitsOf(going.wearer.athlete)) : null,
+    rows: pointed && !going ? rowsInWords(pointed.items, units) : [],
+    face: going ? faceOf(going.program, going.state, units) : null,
     said: going?.said && going.said.until > going.state.t ? going.said.words : null,
-    entrances: mode.entering && pointed ? { words: entrancesOf(pointed).map(entrance => entrance.words), at: mode.entering.at } : null,
+    entrances:
+      mode.entering && pointed ? { words: entrancesOf(pointed, units).map(entrance => entrance.words), at: mode.entering.at } : null,
+    changes: mode.changing && pointed && !going ? { words: changeableOf(pointed).map(row => row.words), at: mode.changing.at } : null,
     knobs: knobWords(mode, here),
     code: shownCode(memory, kept.now()),
     recordingsWaiting: memory.records.length,

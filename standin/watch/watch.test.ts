@@ -108,7 +108,7 @@ describe('the watch', () => {
     watch.stop()
     watch = begin()
     expect((await readBack(exchange, 2)).program).toEqual(program)
-    expect(watch.glass().slots).toEqual([{ slot: 2, name: 'Short' }])
+    expect(watch.glass().slots).toEqual([{ slot: 2, name: 'Short', isOwn: false }])
   })
 
   it('carries a program out at many times real time and keeps the recording until it is stored', async () => {
@@ -126,9 +126,10 @@ describe('the watch', () => {
   it('does as its three buttons say', async () => {
     await sendProgram(exchange, program, 1, 0)
     await sendProgram(exchange, { ...program, name: 'Other' }, 2, 0)
+    expect(watch.glass().chosen).toBe(2)
+    watch.push('bottom', false)
     expect(watch.glass().chosen).toBe(1)
     watch.push('bottom', false)
-    expect(watch.glass().chosen).toBe(2)
     expect(watch.choose(1)).toBe(true)
     expect(watch.choose(3)).toBe(false)
     watch.wear({ ...wearer, speed: 10, pressesItself: false })
@@ -147,6 +148,26 @@ describe('the watch', () => {
     watch.push('bottom', true)
     expect(watch.glass().face).toBeNull()
     expect(watch.glass().recordingsWaiting).toBe(1)
+  })
+
+  it('shows the rows of the chosen program, and changes their counts and lengths by its buttons', async () => {
+    await sendProgram(exchange, program, 1, 0)
+    expect(watch.glass().rows.map(row => row.words)).toEqual(['1:00', '2 times', '0:30 @ 4:00-4:20 /km', 'cool-down until press'])
+    watch.push('bottom', true)
+    expect(watch.glass()).toMatchObject({ changes: { words: ['1:00', '2 times', '0:30 @ 4:00-4:20 /km'], at: 0 } })
+    expect(watch.glass().knobs).toEqual({ top: 'more', middle: 'less', bottom: 'next' })
+    watch.push('bottom', false)
+    watch.push('top', false)
+    expect(watch.glass().rows[1]!.words).toBe('3 times')
+    watch.push('bottom', true)
+    expect(watch.glass()).toMatchObject({ changes: null, slots: [{ name: 'Short', isOwn: true }] })
+    const { slots } = await listSlots(exchange)
+    expect(slots[0]).toMatchObject({ by: 'hand', generation: 2 })
+    watch.push('top', false)
+    expect(watch.glass().face!.where).toBe('1:00')
+    await vi.advanceTimersByTimeAsync(4000)
+    const [state] = await listRecords(exchange)
+    expect(state!.program).toBe(slots[0]!.digest)
   })
 
   it('goes on after a power cut in the middle of a run', async () => {
@@ -261,7 +282,7 @@ describe('the watch', () => {
     watch.push('middle', false)
     watch.push('bottom', false)
     expect(watch.glass().entrances).toEqual({
-      words: ['1:00', '2 times, from round 1', '2 times, from round 2', 'cool-down until press'],
+      words: ['1:00', '2 x 0:30 @ 4:00-4:20 /km', 'round 2 of 2: 0:30 @ 4:00-4:20 /km', 'cool-down until press'],
       at: 1,
     })
     watch.push('bottom', false)

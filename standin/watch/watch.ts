@@ -2,7 +2,8 @@ import { randomBytes } from 'node:crypto'
 import { randomFrom } from '../../core/quantity/random'
 import type { Act, GlassMode, Knob } from '../../core/wrist/engine/buttons'
 import { pushKnob, restedGlass } from '../../core/wrist/engine/buttons'
-import { keepRecording, programIn } from '../../core/wrist/link/watch-memory'
+import type { WatchMemory } from '../../core/wrist/link/watch-memory'
+import { handPut, keepRecording, programIn, slotStates } from '../../core/wrist/link/watch-memory'
 import { hideCode, receiveFrame, showCode, shownCode } from '../../core/wrist/link/watch-receive'
 import type { Glass, LinkFaults, LinkKind } from '../../shared/api'
 import { aroundOf, glassOf } from './glass'
@@ -52,7 +53,7 @@ function running(kept: Kept, worn: Worn) {
     const [memory, recording] = [kept.memory(), recordingOf(next)]
     kept.keepMemory({ ...(recording ? keepRecording(memory, recording) : memory), running: null })
     kept.keepGoing(null, true)
-    worn.mode = { ...worn.mode, look: false, entering: null }
+    worn.mode = { ...worn.mode, look: false, entering: null, changing: null }
   }
 
   function start(slot: number, from: (Act & { do: 'start' })['from']) {
@@ -70,6 +71,10 @@ function running(kept: Kept, worn: Worn) {
         return
       case 'code':
         return kept.keepMemory(shownCode(memory, kept.now()) ? hideCode(memory) : showCode(memory, kept.now(), secret))
+      case 'change': {
+        const next = handPut(memory, asked.slot, asked.program)
+        return next ? kept.keepMemory(next) : undefined
+      }
       case 'start':
         return start(asked.slot, asked.from)
       case 'push':
@@ -118,12 +123,22 @@ function handle(kept: Kept, worn: Worn, asked: HandAct): boolean {
   }
 }
 
+/** The slot that has just been given another program; null where none was. */
+function arrivedIn(before: WatchMemory, after: WatchMemory): number | null {
+  if (before.slots === after.slots) return null
+  const digests = new Map(slotStates(before).map(held => [held.slot, held.digest]))
+  return slotStates(after).find(held => held.digest !== null && held.digest !== digests.get(held.slot))?.slot ?? null
+}
+
 /** A frame that came over a link; null where the watch does not answer. */
-function hear(kept: Kept, frame: string, tell: () => void): string | null {
+function hear(kept: Kept, worn: Worn, frame: string, tell: () => void): string | null {
   if (!kept.body().isOn) return null
-  const heard = receiveFrame(kept.memory(), frame, kept.now(), secret)
+  const before = kept.memory()
+  const heard = receiveFrame(before, frame, kept.now(), secret)
   if (!heard) return null
   kept.keepMemory(heard.memory)
+  const sent = arrivedIn(before, heard.memory)
+  if (sent !== null && !kept.going()) worn.mode = { ...restedGlass, chosen: sent }
   tell()
   return heard.reply
 }
@@ -153,7 +168,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
         () => kept.links()[kind],
         faults => kept.setLink(kind, faults, false),
         linkRandom,
-        sent => hear(kept, sent, tell),
+        sent => hear(kept, worn, sent, tell),
       ),
     push(knob, isHeld) {
       if (!kept.body().isOn) return
@@ -164,7 +179,7 @@ export function startWatch(address: string, profile: string, slots: number, stor
     },
     choose(slot) {
       if (kept.going() || !programIn(kept.memory(), slot)) return false
-      worn.mode = { ...worn.mode, chosen: slot, entering: null }
+      worn.mode = { ...worn.mode, chosen: slot, entering: null, changing: null }
       tell()
       return true
     },

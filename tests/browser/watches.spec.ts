@@ -78,11 +78,7 @@ test('every loss of a treadmill session stands at its row, can be met otherwise,
   const ways = app.locator('[data-test=way]')
   await expect(ways).toHaveCount(2)
   await ways.first().click()
-  await expect(await optionsOf(ways.first())).toHaveText([
-    /about \d+-\d+ bpm/,
-    'no target',
-    'nothing: do not send it so',
-  ])
+  await expect(await optionsOf(ways.first())).toHaveText([/about \d+-\d+ bpm/, 'no target', 'nothing: do not send it so'])
   await ways.first().click()
   await choose(ways.nth(1), 'nothing: do not send it so')
   await expect(app.locator('[data-test=send]')).toBeDisabled()
@@ -121,11 +117,11 @@ test('what is missing, changed there, older and made there is told apart, and pu
   await expect(app.locator('.rows tr.bad')).toContainText('warm-up 1:00')
   await app.locator('tr[data-status=missing]').getByRole('button', { name: 'send again' }).click()
   await expect(app.locator('tr[data-status=missing]')).toHaveCount(0)
-  app.once('dialog', dialog => dialog.dismiss())
   await app.locator('tr[data-status=edited]').getByRole('button', { name: 'clear' }).click()
+  await app.getByRole('button', { name: 'Keep it' }).click()
   await expect(app.locator('tr[data-status=edited]')).toHaveCount(1)
-  app.once('dialog', dialog => dialog.accept())
   await app.locator('tr[data-status=edited]').getByRole('button', { name: 'clear' }).click()
+  await app.getByRole('button', { name: 'Clear it' }).click()
   await expect(app.locator('tr[data-status=edited]')).toHaveCount(0)
 })
 
@@ -166,7 +162,7 @@ test('another watch is taken in, paired by the code on its glass, and forgotten'
   await app.fill('[data-test=pairing-code]', code)
   await app.getByRole('button', { name: 'Pair', exact: true }).click()
   await expect(app.locator('[data-test=empty]')).toContainText('It holds nothing yet')
-  app.once('dialog', dialog => dialog.accept())
   await app.getByRole('button', { name: 'forget this watch' }).click()
+  await app.getByRole('button', { name: 'Forget it' }).click()
   await expect(app.getByRole('button', { name: 'Boathouse runner' })).toHaveCount(0)
 })

@@ -6,7 +6,7 @@ import { recording } from '../../server/db/recordings'
 import { arrival, holding, transfer, watch } from '../../server/db/schema'
 import { atWatch } from '../../server/services/lease'
 import { listSlots } from '../../core/wrist/link/transfer'
-import type { FitPreview, KeptWatch, PushPlan, SlotComparison, TransferState, WatchState } from '../../shared/api'
+import type { FitPreview, KeptWatch, LoggedRecording, PushPlan, SlotComparison, TransferState, WatchState } from '../../shared/api'
 import type { Person } from './client'
 import { database, newPerson, newSession, until } from './client'
 
@@ -128,6 +128,15 @@ describe('what a watch should hold beside what it holds', () => {
     expect((await ilse.ask('DELETE', `/watches/${ilse.watch}/slots/${slots[0]}`)).status).toBe(200)
     expect(statuses(await stateOf(ilse))).not.toContain('missing -')
     for (const id of ids) expect((await ilse.ask('GET', `/sessions/${id}`)).status).toBe(200)
+  })
+
+  it('says that a copy is older than a session that has a row nobody can read by now', async () => {
+    const id = await newSession(ilse, short('Half written'))
+    const { slot } = await send(ilse, id)
+    const row = async () => (await stateOf(ilse)).rows.find(one => one.slot === slot)!
+    expect((await row()).status).toBe('equal')
+    await ilse.ask('PUT', `/sessions/${id}`, { base: 1, script: `${short('Half written')}\n5 flurbs at dawn` })
+    expect(await row()).toMatchObject({ status: 'stale', stale: ['session'] })
   })
 
   it("says that the athlete's numbers or the profile have made a copy stale", async () => {
@@ -306,6 +315,29 @@ describe("pushing by the athlete's schools", () => {
 })
 
 describe('a recording on its way', () => {
+  it('comes home as it was changed with the buttons of the watch, and is judged by that', async () => {
+    const session = await newSession(ilse, short('Made longer'))
+    const { slot } = await send(ilse, session)
+    const button = (name: string, hold = false) => ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: name, hold })
+    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, behaviour: {} })
+    await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
+    await button('bottom', true)
+    await button('bottom')
+    await button('top')
+    await button('bottom', true)
+    expect((await stateOf(ilse)).rows.find(row => row.slot === slot)).toMatchObject({ status: 'edited', by: 'hand' })
+    await button('top')
+    await until(
+      () => stateOf(ilse),
+      state => state.recordings === 1,
+    )
+    const { body } = await ilse.ask<{ recordings: string[] }>('POST', `/watches/${ilse.watch}/collect`)
+    const logged = (await ilse.ask<LoggedRecording>('GET', `/recordings/${body.recordings[0]}`)).body
+    expect(logged).toMatchObject({ changedThere: true, sessionId: session, score: { basis: 'program' } })
+    expect(logged.program!.items.find(item => item.kind === 'block')).toMatchObject({ repeat: { times: 4 } })
+    expect(logged.score!.totals.planned).toBe(logged.score!.totals.done)
+  })
+
   it('comes home over a link that is cut again and again, once, and dated right', async () => {
     const { slot } = await send(ilse, await newSession(ilse, short('Carried')))
     await hand(ilse, { do: 'clock', off: 7_200_000 })

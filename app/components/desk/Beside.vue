@@ -17,6 +17,7 @@ const emit = defineEmits<{
   fix: [remark: Remark, replacement: string]
   show: [line: number]
   take: [document: Session]
+  reword: [script: string]
 }>()
 const text = useDeskTextStore()
 const desk = useDeskReadingStore()
@@ -91,6 +92,15 @@ defineExpose({
         <LazyDeskSizes @take="(document: Session) => emit('take', document)" />
         <h2 class="section">Variants</h2>
         <LazyDeskVariants :id="text.id" :is-kept="keeping.base > 0" :title="title" :ready="keeping.flush" />
+        <h2 class="section">Before now</h2>
+        <LazyDeskWordings
+          v-if="keeping.base > 0"
+          :id="text.id"
+          :key="text.id"
+          :now="text.script"
+          :ready="keeping.flush"
+          @take="script => emit('reword', script)" />
+        <p v-else class="faint">Earlier wordings stand here once it is kept.</p>
         <h2 class="section">Tags</h2>
         <LazyTagField :tags="shelf.tags" @set="shelf.setTags" />
       </template>

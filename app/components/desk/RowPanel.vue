@@ -4,8 +4,7 @@ import { itemAt } from '~~/core/session/item-path'
 import { printEnd, printRepeat } from '~~/core/script/print'
 import { printTarget } from '~~/core/script/print-target'
 import { isBandTarget } from '~~/core/session/document'
-import { shownAlt } from '~/keys/alt-key'
-import { harderCopy, rowActions } from '~/desk/row-keys'
+import { harderCopy } from '~/desk/row-keys'
 
 const props = defineProps<{ path: string | null; refused: string }>()
 const emit = defineEmits<{ edit: [edit: Edit]; leave: [] }>()
@@ -59,14 +58,6 @@ function copyShifted() {
   emit('edit', harderCopy(session.value, props.path, { by: unit.startsWith('s/') ? -by : by, unit }))
 }
 
-const shown = computed(() =>
-  rowActions.filter(action => {
-    if (!session.value || !props.path || !item.value) return false
-    const needsBlock = ['Ungroup', '+1 round', '\u22121 round', 'Drop last recovery'].includes(action.name)
-    return !needsBlock || action.edit(session.value, props.path) !== null
-  }),
-)
-const act = (edit: Edit | null) => edit && emit('edit', edit)
 defineExpose({
   focus: () => {
     lengthField.value?.focus()
@@ -102,16 +93,6 @@ defineExpose({
           @keydown.esc="emit('leave')"
           @blur="commit('target')" />
       </label>
-      <el-button
-        v-for="action in shown"
-        :key="action.name"
-        link
-        class="tool"
-        tabindex="-1"
-        :title="shownAlt(action)"
-        @click="act(action.edit(session, path))">
-        {{ action.name }}
-      </el-button>
       <label class="shift"
         >copy at
         <el-input v-model="shift" size="small" class="mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted" /><el-button
@@ -146,7 +127,7 @@ defineExpose({
   flex-wrap: wrap;
   align-content: center;
   font-size: 0.92rem;
-  min-height: 75px;
+  min-height: 48px;
   flex: none;
 }
 label {

@@ -21,14 +21,22 @@ import { setSheet } from '~/desk/sheet'
 import { sheetExtensions } from '~/desk/sheet-extensions'
 
 const props = defineProps<{ id: string; history: KeptHistory | null; own: OwnSession[] }>()
-const emit = defineEmits<{ history: [id: string, kept: KeptHistory]; refused: [problem: string]; field: [what: 'row' | 'count'] }>()
+const emit = defineEmits<{
+  history: [id: string, kept: KeptHistory]
+  refused: [problem: string]
+  answer: [remark: Remark, replacement: string]
+  field: [what: 'row' | 'count']
+}>()
 
 /** Asked and not handed over by the page, so that nothing of the page need be drawn before the sheet is. */
 const text = useDeskTextStore()
 const desk = useDeskReadingStore()
 const athletes = useAthleteStore()
 const host = useTemplateRef<HTMLElement>('host')
+const offers = useTemplateRef<HTMLElement>('offers')
 const levels = ref(1)
+/** Where the row in hand begins, in pixels from the top of the sheet. */
+const rowTop = ref<number | null>(null)
 let view: EditorView | undefined
 let historyTimer: ReturnType<typeof setTimeout> | undefined
 const keepHistoryAfter = 700
@@ -53,6 +61,7 @@ function sheetNow(typedLine: number | null = null) {
 /** The row in hand and what can be undone are the editor's; the other parts of the desk are told. */
 function tellRow() {
   text.inHand = view ? rowInHand(view.state) : null
+  rowTop.value = view && text.inHand ? view.lineBlockAt(view.state.selection.main.head).top + 3 : null
   text.canUndo = view ? undoDepth(view.state) > 0 : false
   text.canRedo = view ? redoDepth(view.state) > 0 : false
 }
@@ -108,9 +117,11 @@ const edit = (wanted: Edit) => editAll([wanted])
 const extensions = () =>
   sheetExtensions({
     own: () => props.own,
+    offers: offers.value!,
     session: sessionNow,
     standpoint: () => athletes.standpoint,
     edit: wanted => void edit(wanted),
+    answer: (remark, replacement) => emit('answer', remark, replacement),
     refuse: problem => emit('refused', problem),
     press(path, what) {
       view?.dispatch({ effects: takeRow.of(path) })
@@ -205,7 +216,12 @@ defineExpose({
         ><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span
       >
     </div>
-    <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0" />
+    <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0">
+      <AfterRoom>
+        <LazyDeskRowMenu v-if="text.inHand && rowTop !== null" :path="text.inHand" :top="rowTop" @edit="edit" @closed="view?.focus()" />
+      </AfterRoom>
+    </div>
+    <div ref="offers" class="offers" />
     <DeskAloud />
   </div>
 </template>

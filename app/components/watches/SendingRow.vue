@@ -10,8 +10,8 @@ defineEmits<{ resume: []; cancel: [] }>()
 <template>
   <div class="sending" role="status" data-test="transfer">
     <template v-if="sending.state === 'sending'">
-      <progress :value="sending.arrived" :max="sending.size" /> {{ shareArrived(sending) }} % of “{{ sending.title }}”,
-      {{ sending.size }} bytes
+      “{{ sending.title }}”, {{ sending.size }} bytes
+      <el-progress :percentage="shareArrived(sending)" :aria-label="`“${sending.title}” on its way`" />
       <el-button link type="primary" data-test="cancel" @click="$emit('cancel')">Cancel</el-button>
     </template>
     <p v-else-if="sending.state === 'stopped'" class="said error">
@@ -27,10 +27,8 @@ defineEmits<{ resume: []; cancel: [] }>()
 </template>
 
 <style scoped>
-progress {
-  width: min(260px, 50%);
-  accent-color: var(--verdigris);
-  vertical-align: middle;
+.el-progress {
+  max-width: 340px;
 }
 .sending .el-button {
   margin-left: 10px;

@@ -7,8 +7,6 @@ const glass = ref<Glass | null>(null)
 const { problem, guarded } = useGuarded()
 const broughtHome = ref<string[]>([])
 const base = `/standin/${props.watchId}`
-let events: EventSource | undefined
-
 const push = (button: Knob, hold: boolean) =>
   guarded(async () => (glass.value = await api<Glass>(`${base}/button`, { method: 'POST', body: { button, hold } })))
 const bringHome = () =>
@@ -17,24 +15,33 @@ const bringHome = () =>
     broughtHome.value = [...(recordings ?? []), ...broughtHome.value]
   })
 
-onMounted(() => {
-  events = new EventSource(`/api${base}/events`)
-  events.onmessage = event => {
-    const before = glass.value
-    glass.value = JSON.parse(event.data as string) as Glass
-    if (before?.face && !glass.value.face && glass.value.recordingsWaiting > 0 && glass.value.isPaired) void bringHome()
-  }
-  events.onerror = () => {
-    problem.value = {
-      status: 0,
-      problem: 'The watch is out of reach.',
-      where: 'stand-in',
-      hint: 'It comes back by itself when the server does.',
-    }
-  }
-  events.onopen = () => (problem.value = null)
+const outOfReach = {
+  status: 0,
+  problem: 'The watch is out of reach.',
+  where: 'stand-in',
+  hint: 'It comes back by itself when the server does.',
+}
+const { data, error, status } = useEventSource(`/api${base}/events`)
+watch(data, words => {
+  if (!words) return
+  const before = glass.value
+  glass.value = JSON.parse(words) as Glass
+  if (before?.face && !glass.value.face && glass.value.recordingsWaiting > 0 && glass.value.isPaired) void bringHome()
 })
-onBeforeUnmount(() => events?.close())
+watch(error, fault => fault && (problem.value = outOfReach))
+watch(status, now => now === 'OPEN' && (problem.value = null))
+const idleTitle = computed(() => {
+  const now = glass.value!
+  if (now.entrances) return now.face ? 'jump to' : 'begin at'
+  return now.changes ? 'change' : now.profile
+})
+const idleHint = computed(() => {
+  const now = glass.value!
+  if (now.code) return 'hold the middle to hide it'
+  if (now.changes) return 'hold the bottom when done'
+  if (now.entrances) return ''
+  return now.slots.length > 0 ? 'hold the bottom to change it' : now.isPaired ? '' : 'hold the middle to pair'
+})
 const isChoosing = computed(() => glass.value?.entrances !== null && glass.value?.entrances !== undefined)
 </script>
 
@@ -47,12 +54,13 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
             <FaceGlass v-if="glass.face && !isChoosing" :face="glass.face" :look="glass.look" :said="glass.said" />
             <FaceIdleGlass
               v-else
-              :title="isChoosing ? (glass.face ? 'jump to' : 'begin at') : glass.profile"
+              :title="idleTitle"
               :slots="glass.slots"
               :chosen="glass.chosen"
-              :entrances="glass.entrances"
+              :choice="glass.entrances ?? glass.changes"
+              :rows="glass.rows"
               :code="glass.code">
-              {{ glass.code ? 'hold the middle to hide it' : glass.slots.length === 0 && !glass.isPaired ? 'hold the middle to pair' : '' }}
+              {{ idleHint }}
             </FaceIdleGlass>
           </template>
         </div>
@@ -77,7 +85,8 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
       </p>
       <p>
         Nothing going: <b>top</b> begins, <b>middle</b> opens where to begin (only the last three, for one), held it shows the pairing code;
-        <b>bottom</b> goes to the next.
+        <b>bottom</b> goes to the next, held it opens counts and lengths: there <b>top</b> makes more, <b>middle</b> less. What is changed
+        stands in Watches as <i>changed there</i>.
       </p>
       <WatchesWorkshop v-if="glass" :watch-id="watchId" :glass="glass" @problem="problem = $event" />
     </div>

@@ -89,6 +89,7 @@ const { problem, history, openedId } = await useOpened()
         ref="editor"
         :history="history"
         :own="own"
+        @answer="answer"
         @refused="(why: string) => (refused = why)"
         @field="panel?.focus()"
         @history="keepHistory" />
@@ -115,6 +116,7 @@ const { problem, history, openedId } = await useOpened()
       @edit="onEdit"
       @fix="answer"
       @show="line => editor?.show(line)"
+      @reword="script => editor?.rewrite(script)"
       @take="document => editor?.rewrite(printSession(document))" />
     <LazyWatchesSendPanel v-if="isSending" :session-id="text.id" :title="title" @close="isSending = false" />
   </div>

@@ -3,6 +3,7 @@ import { unitsOf } from '~~/core/athlete/athlete'
 import type { ScoredStep } from '~~/core/record/score'
 import { roundsAround } from '~~/core/record/score'
 import { printAsRun } from '~~/core/script/as-run'
+import { promptsSaid } from '~~/core/record/prompts'
 import { resultsOf } from '~~/core/record/results'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
@@ -101,6 +102,18 @@ const upshot = computed(() => {
   const where = worst ? ` Furthest off: ${wordsOf(worst)}${roundOf(worst) ? `, round ${roundOf(worst)}` : ''}, ${reasonOf(worst)}.` : ''
   return `${score.totals.done} of ${score.totals.planned} steps done${held}.${edges.value}${where}`
 })
+/** What was said on the way, each with its moments. */
+const prompts = computed(() => {
+  const { program, recording } = logged.value!
+  const said = promptsSaid(program?.prompts ?? [], recording.marks)
+  return [...new Set(said.map(({ say }) => say))].map(
+    say =>
+      `${say} at ${said
+        .filter(one => one.say === say)
+        .map(({ t }) => formatTime(Math.round(t)))
+        .join(', ')}`,
+  )
+})
 const asRun = computed(() => {
   const { session, score } = logged.value ?? {}
   return session && score ? printAsRun(session, resultsOf(session, score.steps)) : ''
@@ -117,13 +130,7 @@ const bringBack = () =>
     await api(`/recordings/${logged.value!.id}/restore`, { method: 'POST' })
     isRemoved.value = false
   })
-const copied = ref(false)
-async function copy() {
-  copied.value = await navigator.clipboard.writeText(asRun.value).then(
-    () => true,
-    () => false,
-  )
-}
+const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legacy: true })
 </script>
 
 <template>
@@ -155,6 +162,10 @@ async function copy() {
         :reading="reading"
         :pool-length="poolLength" />
       <h2>Planned beside done</h2>
+      <p v-if="logged.changedThere" class="said note" data-test="changed-there">
+        Carried out as it was changed on the watch; it is judged by that.
+      </p>
+      <p v-if="prompts.length > 0" data-test="prompts">Said on the way: {{ prompts.join('; ') }}.</p>
       <p v-if="!logged.score" class="faint">It was carried out without a plan.</p>
       <div v-else class="scroll-x">
         <table class="ruled" data-test="beside">
@@ -204,7 +215,7 @@ async function copy() {
         <summary>As run, in words to pass on</summary>
         <pre class="mono" tabindex="0" aria-label="The session with its results">{{ asRun }}</pre>
         <p>
-          <el-button @click="copy">Copy</el-button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
+          <el-button @click="copy()">Copy</el-button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
           <span class="faint">Pasted at the Desk it reads back, results kept.</span>
         </p>
       </details>

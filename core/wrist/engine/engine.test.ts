@@ -247,7 +247,12 @@ describe('going elsewhere in a program', () => {
       entrancesOf(program)
         .map(({ words }) => words)
         .slice(0, 4),
-    ).toEqual(['1:00', '6 times, from round 1', 'only the last 3 of 6 times', '6 times, from round 2'])
+    ).toEqual([
+      '1:00',
+      '6 x (2 x (0:20, recovery 0:10), rest 0:30)',
+      'only the last 3 of 6: 2 x (0:20, recovery 0:10), rest 0:30',
+      'round 2 of 6: 2 x (0:20, recovery 0:10), rest 0:30',
+    ])
     for (const { at } of entrancesOf(program))
       expect(advance(program, initialState, { kind: 'start', t: 0, from: at }).marks[0]!.path!.startsWith(at.path)).toBe(true)
   })

@@ -56,7 +56,7 @@ describe('the face of the wrist', () => {
     for (let skips = 0; skips < 30 && state.cursor!.blocks.length > 0; skips++) state = advance(ladder, state, { kind: 'skip', t: 5 }).state
     expect(faceOf(ladder, state)).toMatchObject({
       figure: '0:00',
-      figureIs: 'press to go on',
+      figureIs: 'until you press',
       next: 'then done',
       where: 'cool-down until press',
     })

@@ -28,7 +28,7 @@ export interface Face {
   role: ProgramStep['role'] | null
   /** The large figure and what it counts. */
   figure: string
-  figureIs: 'left' | 'length left' | 'lengths left' | 'gone' | 'press to go on' | 'to the clock'
+  figureIs: 'left' | 'length left' | 'lengths left' | 'gone' | 'until you press' | 'to the clock'
   /** From 0 to 1 where the step's end can tell. */
   progress: number | null
   target: FaceTarget | null
@@ -83,7 +83,7 @@ function left(end: ProgramEnd, state: EngineState, poolLength: number | null): P
     case 'energy':
       return { figure: `${Math.max(0, Math.ceil(kilocaloriesOf(end.joules - (state.work - step.startWork))))} kcal`, figureIs: 'left' }
     case 'press':
-      return { ...gone, figureIs: 'press to go on' }
+      return { ...gone, figureIs: 'until you press' }
     case 'heart-rate':
       return gone
     case 'first':

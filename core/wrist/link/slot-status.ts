@@ -20,9 +20,13 @@ export interface ShouldHold {
 
 const content = (program: Program) => digestOf({ ...program, from: null })
 
-/** Why a program as sent is no longer what would be sent today; empty where it still is, word for word. */
-export function staleReasons(sent: Program, today: Program | null): StaleReason[] {
-  if (!today || content(sent) === content(today)) return []
+/**
+ * Why a program as sent is no longer what would be sent today; empty where it still is, word for word.
+ *
+ * @param today the program of today, or only what it would be made from where the session as it stands fits no watch
+ */
+export function staleReasons(sent: Program, today: Program | Pick<Program, 'from'> | null): StaleReason[] {
+  if (!today || ('items' in today && content(sent) === content(today))) return []
   return (['session', 'athlete', 'profile'] as const).filter(part => sent.from[part] !== today.from[part])
 }
 

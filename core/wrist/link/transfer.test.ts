@@ -211,13 +211,15 @@ describe('a transfer over a link that fails', () => {
 })
 
 describe('comparing programs', () => {
-  it('finds all rows equal exactly when the items are', () => {
+  const whole = ({ items, prompts = [] }: Program) => digestOf([items, prompts])
+
+  it('finds all rows equal exactly when the items and prompts are', () => {
     const profile = profileNamed('all-sport')!
     fc.assert(
       fc.property(arbitrarySession, arbitrarySession, (a, b) => {
         const [left, right] = [fit(a, profile, nobody).program, fit(b, profile, nobody).program]
         expect(comparePrograms(left, left).every(row => row.equal)).toBe(true)
-        expect(comparePrograms(left, right).every(row => row.equal)).toBe(digestOf(left.items) === digestOf(right.items))
+        expect(comparePrograms(left, right).every(row => row.equal)).toBe(whole(left) === whole(right))
       }),
       { numRuns: 300 },
     )

@@ -1,5 +1,6 @@
 import { diffArrays } from 'diff'
 import type { Units } from '../../athlete/athlete'
+import { printPrompt } from '../../script/print'
 import { digestOf } from './digest'
 import type { Program, ProgramItem } from './program'
 import { printProgramItem } from './words'
@@ -28,15 +29,21 @@ function rowsOf(items: readonly ProgramItem[], units: Units | undefined, depth =
   })
 }
 
+/** The rows of a program and, before them, the prompts that go through it. */
+const allRowsOf = ({ prompts = [], items }: Program, units: Units | undefined): Row[] => [
+  ...prompts.map((prompt): Row => ({ path: '', depth: 0, words: printPrompt(prompt), digest: digestOf(prompt) })),
+  ...rowsOf(items, units),
+]
+
 /**
  * Sets two programs side by side, row by row; what only one of them has stands alone, and a changed row beside what it was.
  *
  * @param units the athlete's, that both are said in
  *
- * Law: all rows are equal exactly when the items of both programs are.
+ * Law: all rows are equal exactly when the items and prompts of both programs are.
  */
 export function comparePrograms(should: Program, holds: Program, units?: Units): ComparedRow[] {
-  const [left, right] = [rowsOf(should.items, units), rowsOf(holds.items, units)]
+  const [left, right] = [allRowsOf(should, units), allRowsOf(holds, units)]
   const changes = diffArrays(left, right, { comparator: (a, b) => a.digest === b.digest && a.depth === b.depth })
   return changes.flatMap(({ value, added, removed }, index): ComparedRow[] => {
     const [before, after] = [changes[index - 1], changes[index + 1]]

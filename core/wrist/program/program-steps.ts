@@ -1,6 +1,7 @@
 import type { StepPosition, Program, ProgramItem, ProgramStep } from './program'
 import { timesOf } from './program'
-import { printProgramItem, sayEnd } from './words'
+import type { Units } from '../../athlete/athlete'
+import { sayItemInBrief } from './words'
 
 /** Every step of a program as written, in order. */
 export function* stepsOf(items: readonly ProgramItem[]): Generator<ProgramStep> {
@@ -31,25 +32,24 @@ export interface Entrance {
 
 const lastRounds = 3
 
-/** The words of a row without what it aims at. */
-const shortly = (item: ProgramItem) =>
-  item.kind === 'block' ? printProgramItem(item) : `${item.role === 'work' ? '' : `${item.role} `}${sayEnd(item.end)}`
-
 /**
  * Where a program can be entered: every row that stands outside blocks, every round of its repeats, and the last three rounds
  * of one that has more.
+ *
+ * @param units the athlete's, that targets are said in
  */
-export function entrancesOf(program: Program): Entrance[] {
+export function entrancesOf(program: Program, units?: Units): Entrance[] {
   return program.items.flatMap((item): Entrance[] => {
     const around = item.unrolled?.round ?? []
-    const words = `${shortly(item)}${around.length > 0 ? `, round ${around.join('.')}` : ''}`
-    if (item.kind === 'step') return [{ words, at: { path: item.path, round: around } }]
+    const whole = `${sayItemInBrief(item, units)}${around.length > 0 ? `, round ${around.join('.')}` : ''}`
+    if (item.kind === 'step') return [{ words: whole, at: { path: item.path, round: around } }]
     const times = timesOf(item)
     const at = (round: number): StepPosition => ({ path: item.path, round: [...around, round] })
-    if (times === null) return [{ words, at: at(1) }]
-    const last = times > lastRounds ? [{ words: `only the last ${lastRounds} of ${shortly(item)}`, at: at(times - lastRounds + 1) }] : []
+    if (times === null) return [{ words: whole, at: at(1) }]
+    const round = item.items.map(one => sayItemInBrief(one, units)).join(', ')
+    const last = times > lastRounds ? [{ words: `only the last ${lastRounds} of ${times}: ${round}`, at: at(times - lastRounds + 1) }] : []
     const rounds = Array.from({ length: Math.min(times, 40) }, (_, index) => ({
-      words: `${shortly(item)}, from round ${index + 1}`,
+      words: index === 0 ? whole : `round ${index + 1} of ${times}: ${round}`,
       at: at(index + 1),
     }))
     return [...rounds.slice(0, 1), ...last, ...rounds.slice(1)]

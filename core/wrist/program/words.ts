@@ -51,3 +51,19 @@ export function printProgramItem(item: ProgramItem, units: Units = usualUnits): 
   const target = item.target ? ` @ ${sayTarget(item.target, paceReadingFor(item.sport, units[item.sport]))}` : ''
   return `${role}${sayEnd(item.end)}${item.manner ? ` ${item.manner}` : ''}${item.grade ? ` ${sayGrade(item.grade)}` : ''}${target}`
 }
+
+/** The rows of a program in words, each with how deep it stands. */
+export function rowsInWords(items: readonly ProgramItem[], units: Units = usualUnits, depth = 0): { words: string; depth: number }[] {
+  return items.flatMap(item => [
+    { words: printProgramItem(item, units), depth },
+    ...(item.kind === 'block' ? rowsInWords(item.items, units, depth + 1) : []),
+  ])
+}
+
+/** An item on one line: `8 x (400 m @ 1:30-1:34, recovery 1:30)`. */
+export function sayItemInBrief(item: ProgramItem, units: Units = usualUnits): string {
+  if (item.kind === 'step') return printProgramItem(item, units)
+  const body = item.items.map(one => sayItemInBrief(one, units)).join(', ')
+  const count = 'times' in item.repeat ? `${item.repeat.times} x ` : `${sayEndOfBlock(item.repeat)}: `
+  return item.items.length === 1 ? `${count}${body}` : `${count}(${body})`
+}

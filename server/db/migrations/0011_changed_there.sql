@@ -1,0 +1,1 @@
+ALTER TABLE "program" ADD COLUMN "changed_there" boolean DEFAULT false NOT NULL;

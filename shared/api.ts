@@ -89,6 +89,12 @@ export interface ImportedFile {
   note?: string
 }
 
+/** A page of the shelf: how the search was understood, and where nothing has it, titles that come near. */
+export interface FoundSessions extends Listed<ShelfRow> {
+  how: string
+  near: ShelfRow[]
+}
+
 /** A page of a list, and how many rows there are in all. */
 export interface Listed<Row> {
   rows: Row[]

@@ -2,7 +2,8 @@
 import { sayDuration } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/reader/read-script'
 import { rooms } from '~/rooms'
-import type { Listed, LogRow, ShelfRow } from '~~/shared/api'
+import type { Cord } from '~~/core/reckon/cord'
+import type { FoundSessions, Listed, LogRow, ShelfRow } from '~~/shared/api'
 
 const handover = useHandoverStore()
 
@@ -15,6 +16,7 @@ interface Found {
   kind: string
   name: string
   beside: string
+  cord?: Cord | null
   go: () => unknown
 }
 
@@ -27,16 +29,21 @@ const list = useTemplateRef<HTMLElement>('list')
 const field = useTemplateRef<{ focus: () => void; input: HTMLInputElement }>('field')
 const words = ref(props.early)
 const sessions = shallowRef<ShelfRow[]>([])
+const near = shallowRef<ShelfRow[]>([])
+const how = ref('')
+const isAway = ref(false)
 const done = shallowRef<LogRow[]>([])
 const at = ref(0)
 let asked = 0
 
 async function load() {
   const own = ++asked
-  const { rows } = await api<Listed<ShelfRow>>(`/sessions?limit=8&search=${encodeURIComponent(words.value)}`).catch(() => ({
-    rows: [] as ShelfRow[],
-  }))
-  if (own === asked) sessions.value = rows
+  const told = await api<FoundSessions>(`/sessions?limit=8&search=${encodeURIComponent(words.value)}`).catch(() => null)
+  if (own !== asked) return
+  isAway.value = told === null
+  sessions.value = told?.rows ?? []
+  near.value = told?.near ?? []
+  how.value = told?.how ?? ''
 }
 watchDebounced(words, load, { debounce: 120 })
 watch(words, () => (at.value = 0))
@@ -58,21 +65,39 @@ const asRows = computed(() => {
   return read.length === 1 && read[0]!.items.length > 0 && !remarks.some(remark => remark.level === 'error') ? typed : null
 })
 
+const ofSession = (row: ShelfRow, kind: string): Found => ({
+  key: row.id,
+  kind,
+  name: row.title,
+  beside: [
+    row.sport,
+    row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60),
+    ...row.tags.map(tag => `#${tag}`),
+    `changed ${day(row.updatedAt)}`,
+  ]
+    .filter(Boolean)
+    .join(', '),
+  cord: row.cord,
+  go: () => navigateTo(`/desk/${row.id}`),
+})
+
 const found = computed<Found[]>(() => [
   ...rooms
     .filter(room => words.value.trim() !== '' && holds(room.name))
     .map(room => ({ key: room.to, kind: 'room', name: room.name, beside: '', go: () => navigateTo(room.to) })),
-  ...sessions.value.map(row => ({
-    key: row.id,
-    kind: 'session',
-    name: row.title,
-    beside: [row.sport, row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60)].filter(Boolean).join(', '),
-    go: () => navigateTo(`/desk/${row.id}`),
-  })),
+  ...sessions.value.map(row => ofSession(row, 'session')),
   ...done.value
     .filter(row => words.value.trim() !== '' && holds(`${row.title} ${day(row.startedAt)}`))
     .slice(0, 5)
-    .map(row => ({ key: row.id, kind: 'done', name: row.title, beside: day(row.startedAt), go: () => navigateTo(`/log/${row.id}`) })),
+    .map(row => ({
+      key: row.id,
+      kind: 'done',
+      name: row.title,
+      beside: day(row.startedAt),
+      cord: row.cord,
+      go: () => navigateTo(`/log/${row.id}`),
+    })),
+  ...near.value.map(row => ofSession(row, 'near')),
   ...(asRows.value === null
     ? []
     : [
@@ -138,11 +163,19 @@ onMounted(() => {
         :aria-selected="index === chosen"
         @click="choose(one)"
         @pointermove="at = index">
-        <span class="kind">{{ one.kind }}</span><span class="what">{{ one.name }}</span
-        ><span class="faint">{{ one.beside }}</span>
+        <span class="kind">{{ one.kind }}</span><span class="what"
+          >{{ one.name }} <small v-if="one.beside" class="faint">{{ one.beside }}</small></span
+        ><SessionCord v-if="one.cord" :cord="one.cord" :width="150" />
       </li>
     </ul>
-    <p v-if="found.length === 0" class="faint none">Nothing found. Words that read as rows can be written as a new session.</p>
+    <p v-if="isAway" class="bad none" role="status">The server does not answer: only rooms are found now.</p>
+    <p v-else-if="found.length === 0" class="faint none" role="status">
+      Nothing found<template v-if="how">: looked for {{ how }}</template
+      >. Words that read as rows can be written as a new session.
+    </p>
+    <p v-else-if="words.trim() && how" class="faint none" role="status" data-test="how">
+      {{ sessions.length === 0 && near.length > 0 ? 'No session has it; near it by title. ' : '' }}Looked for {{ how }}.
+    </p>
   </dialog>
 </template>
 
@@ -173,7 +206,8 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 64px 1fr auto;
+  grid-template-columns: 64px minmax(0, 1fr) 150px;
+  align-items: center;
   gap: 10px;
   padding: 5px 4px;
   border-bottom: 1px solid var(--rule);

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { Listed, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
+import type { FoundSessions, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
 
 useHead({ title: 'Shelf · Agonis' })
 const athletes = useAthleteStore()
 const rows = ref<ShelfRow[]>([])
 const total = ref(0)
+const how = ref('')
+const near = ref<ShelfRow[]>([])
 const route = useRoute()
 const search = ref(typeof route.query.find === 'string' ? route.query.find : '')
 const sort = ref<ShelfSort>('newest')
@@ -17,10 +19,12 @@ let asked = 0
 
 async function load(offset = 0) {
   const own = ++asked
-  const found = await api<Listed<ShelfRow>>(
+  const found = await api<FoundSessions>(
     `/sessions?limit=${pageSize}&offset=${offset}&sort=${sort.value}&search=${encodeURIComponent(search.value)}`,
   )
   if (own !== asked) return
+  how.value = found.how
+  near.value = found.near
   rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]
   total.value = found.total
   isLoading.value = false
@@ -148,8 +152,17 @@ onMounted(() =>
     <p v-if="removed" class="said note" role="status">
       “{{ removed.title }}” is off the shelf. <el-button link type="primary" data-test="undo" @click="undo">Bring it back</el-button>
     </p>
+    <p v-if="search && how && rows.length > 0" class="faint how" data-test="how">{{ total }} found: {{ how }}.</p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
-      <template v-if="search">Nothing on the shelf has “{{ search }}” in it.</template>
+      <template v-if="search"
+        >Nothing on the shelf has that in it<template v-if="how">: looked for {{ how }}</template
+        >.<template v-if="near.length > 0">
+          Near it:
+          <template v-for="(row, index) in near" :key="row.id"
+            >{{ index > 0 ? ', ' : '' }}<NuxtLink :to="`/desk/${row.id}`">{{ row.title }}</NuxtLink></template
+          >.</template
+        ></template
+      >
       <template v-else>The shelf is empty. What you write at the <NuxtLink to="/desk/new">Desk</NuxtLink> stands here.</template>
     </p>
     <ol v-else class="rows" data-test="shelf" :aria-busy="isBusy">

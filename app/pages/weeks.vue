@@ -164,7 +164,7 @@ onMounted(() =>
         <div v-if="putOn === day.iso" class="put">
           <el-input v-model="search" type="search" placeholder="find on the shelf" aria-label="Find on the shelf" />
           <p v-for="session in found" :key="session.id">
-            <el-button link type="primary" @click="put(session.id, day.iso)">{{ session.title }}</el-button>
+            <el-button text class="pick" @click="put(session.id, day.iso)"><SessionBrief :row="session" /></el-button>
           </p>
           <p v-if="found.length === 0" class="faint">Nothing on the shelf has that in it.</p>
         </div>
@@ -229,6 +229,14 @@ onMounted(() =>
 }
 .put p {
   margin: 2px 0;
+}
+.pick {
+  width: min(560px, 100%);
+  height: auto;
+  padding: 6px 4px;
+}
+.pick :deep(> span) {
+  width: 100%;
 }
 @media (max-width: 760px) {
   .week > li {

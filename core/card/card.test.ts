@@ -5,6 +5,7 @@ import { createRequire } from 'node:module'
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
 import { ilse } from '../../demo/athlete'
+import { asWillRun } from './as-will-run'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import { readScript } from '../script/reader/read-script'
 import { cardSizes } from './card'
@@ -70,8 +71,18 @@ describe('a session on paper', () => {
     const parsed = new XMLParser({ ignoreAttributes: false }).parse(svg) as { svg: { title: string; text: { '#text': string }[] } }
     expect(parsed.svg.title).toBe('Quay ladder <& "x"')
     expect(parsed.svg.text.map(text => String(text['#text'])).join(' ')).toMatch(
-      /3 times .*400 m @ 5k effort .*recovery 1:30 jog cool-down 12:00/,
+      /3 times .*400 m @ 5k effort .*between: recovery 1:30 jog cool-down 12:00/,
     )
+  })
+
+  it('shows what will run: rows switched off are gone, and a dropped last recovery is only between rounds', () => {
+    const written = readScript(
+      'sport run\n\n1 times, drop last recovery\n  1 km\n  recovery 2:00\noff 5:00\n2 times, drop last recovery\n  400 m\n  rest 1:00\n',
+      nobody,
+    ).sessions[0]!
+    const { session, between } = asWillRun(written)
+    expect(session.items).toMatchObject([{ items: [{ end: { value: 1 } }] }, { items: [{ end: { value: 400 } }, { role: 'rest' }] }])
+    expect([...between]).toEqual(['2.2'])
   })
 
   it('writes larger where there is room, and goes on over pages where there is none', () => {

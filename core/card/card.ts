@@ -85,7 +85,7 @@ function layRow(row: SheetRow, size: number, room: number, measure: Measure): La
   return { row, words, aside, indent, height: (words.length * 1.2 + aside.length * 1.02 + 0.42) * size }
 }
 
-const isWork = (row: SheetRow) => isBlock(row) || !/^(?:recovery|rest|warm-up|cool-down|transition)\b/.test(row.words)
+const isWork = (row: SheetRow) => isBlock(row) || !/^(?:between: )?(?:recovery|rest|warm-up|cool-down|transition)\b/.test(row.words)
 
 interface Paper {
   width: number

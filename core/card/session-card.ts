@@ -8,6 +8,7 @@ import { sheetRows } from '../reckon/sheet'
 import { printSession } from '../script/print'
 import type { Session } from '../session/document'
 import { titleOf } from '../script/title'
+import { asWillRun } from './as-will-run'
 import type { Card, CardSize, Measure } from './card'
 import { layCard } from './card'
 
@@ -25,8 +26,9 @@ const byteLength = (text: string) => new TextEncoder().encode(text).length
 /** Whether a QR code can hold the session's script. */
 export const fitsCode = (session: Session): boolean => byteLength(printSession(session)) <= codeBytesAtMost
 
-/** A session on paper: what it comes to on top, its rows below, and its script as a QR code where asked and it fits. */
-export function sessionCard(session: Session, standpoint: Standpoint, { size, withCode, measure }: SessionCardOptions): Card {
+/** A session on paper as it will run: what it comes to on top, its rows below, and its script as a QR code where asked and it fits. */
+export function sessionCard(written: Session, standpoint: Standpoint, { size, withCode, measure }: SessionCardOptions): Card {
+  const { session, between } = asWillRun(written)
   const reckoning = reckon(session, standpoint)
   const unit = session.sport === 'multi' ? 'km' : unitsOf(standpoint.athlete)[session.sport]
   const { seconds, metres } = reckoning
@@ -39,10 +41,9 @@ export function sessionCard(session: Session, standpoint: Standpoint, { size, wi
   ]
     .filter(Boolean)
     .join(' \u00B7 ')
-  const code = withCode && fitsCode(session) ? encode(printSession(session), { ecc: 'L', border: 2 }).data : undefined
-  return layCard(
-    { title: titleOf(session), summary, rows: sheetRows(session, reckoning, standpoint), ...(code ? { code } : {}) },
-    size,
-    measure,
+  const code = withCode && fitsCode(written) ? encode(printSession(written), { ecc: 'L', border: 2 }).data : undefined
+  const rows = sheetRows(session, reckoning, standpoint).map(row =>
+    between.has(row.path) ? { ...row, words: `between: ${row.words}` } : row,
   )
+  return layCard({ title: titleOf(written), summary, rows, ...(code ? { code } : {}) }, size, measure)
 }

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { arbitrarySession } from '../../tests/support/arbitrary-session'
 import { readScript } from '../script/reader/read-script'
 import { facetsOf } from './facets'
+import { nearestTitles } from './near'
 import { parseQuery } from './query'
+import { sayQuery } from './say-query'
 import { nobody } from '../athlete/standpoint'
 
 const facets = (text: string, options = {}) => facetsOf(readScript(text, nobody, options).sessions[0]!)
@@ -25,6 +27,28 @@ describe('what is in a session', () => {
       fc.property(arbitrarySession, session => facetsOf(session).every(facet => /^[\w:.-]+$/.test(facet))),
       { numRuns: 500 },
     )
+  })
+})
+
+describe('how a search was understood', () => {
+  it.each([
+    ['ride under 1 h with zone 3', 'rides under 1 h with zone 3'],
+    ['12 x 300 m', 'sessions with 12 x 300 m'],
+    ['12x300', 'sessions with 12 x 300 m or 12 x 5 h or 12 x 5 min'],
+    ['runs over 15 km #long', 'runs over 15 km with the tag long'],
+    ['archived quay', 'archived sessions with “quay”'],
+    ['swim on send-offs 5k effort', 'swims with send-offs, 5k effort'],
+    ['', ''],
+  ])('%s', (search, words) => expect(sayQuery(parseQuery(search))).toBe(words))
+})
+
+describe('what comes near a title', () => {
+  const rows = [{ title: 'Kvitberg fours' }, { title: 'Quay ladder' }, { title: 'Twelve threes' }]
+
+  it('is found in spite of slips, the nearest first, and nothing that is nothing like it', () => {
+    expect(nearestTitles('Kvitbreg four', rows, 5)).toEqual([{ title: 'Kvitberg fours' }])
+    expect(nearestTitles('qay lader', rows, 5)[0]).toEqual({ title: 'Quay ladder' })
+    expect(nearestTitles('zzz', rows, 5)).toEqual([])
   })
 })
 

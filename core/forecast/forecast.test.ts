@@ -190,6 +190,7 @@ describe('how hard a session is', () => {
   it('leaves out what it cannot tell, says so, and puts no upper end to it', () => {
     const open = forecastOf(session('sport run\n\n30:00\n3 km @ 10k effort\n'), seenBy(ilse))
     expect(open.leftOut).toEqual([{ path: '1', code: 'no-target' }])
+    expect(open.message).toMatch(/^Not known: the work says no target\./)
     expect([open.used!.used.high, open.used!.used.likely! > 0]).toEqual([null, true])
     const unknown = forecastOf(repeats, seenBy({ ...ilse, ride: {} }))
     expect([unknown.used, unknown.message, unknown.missing[0]]).toEqual([null, '', { code: 'critical-power', sport: 'ride' }])

@@ -93,6 +93,15 @@ function notesOn({ segments, leftOut }: Course, flat: readonly ReckonedStep[], s
   ]
 }
 
+/** How much of the time of work is in steps that say no target. */
+function untoldOf({ segments, leftOut }: Course): 'some' | 'most' | undefined {
+  const untold = new Set(leftOut.filter(({ code }) => code === 'no-target').map(({ path }) => path))
+  if (untold.size === 0) return undefined
+  const seconds = (of: Course['segments']) => of.reduce((sum, segment) => sum + segment.seconds, 0)
+  const work = segments.filter(({ role }) => role === 'work')
+  return seconds(work.filter(({ path }) => untold.has(path))) * 2 > seconds(work) ? 'most' : 'some'
+}
+
 const heartCourse = ({ segments }: Course, session: Session, standpoint: Standpoint) =>
   heartThrough(segments, standpoint, path => ceilingAt(session, path, standpoint))
 
@@ -119,7 +128,9 @@ export function forecastOf(session: Session, standpoint: Standpoint): SessionFor
     heart,
     used,
     reserveLeast: leastReserve(segments, sport => reserveRate(abilityOf(standpoint, sport))),
-    message: used ? sayLevel({ level: used.level, used: used.used.likely!, between: used.between, most: name }) + ceiling : ceiling.trim(),
+    message: used
+      ? sayLevel({ level: used.level, used: used.used.likely!, between: used.between, most: name, untold: untoldOf(course) }) + ceiling
+      : ceiling.trim(),
     proposals: used ? proposalsFor(session, standpoint, segments, used) : [],
     leftOut,
     missing,

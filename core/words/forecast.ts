@@ -25,6 +25,8 @@ export interface LevelSaid {
   between: readonly [Level, Level | null]
   /** The step after which the most is used, in words; empty where there is none. */
   most: string
+  /** How much of the work says no target: with most of it untold nothing is claimed, with some of it only a least. */
+  untold?: 'some' | 'most'
 }
 
 /**
@@ -32,11 +34,14 @@ export interface LevelSaid {
  *
  * @example sayLevel({ level: 'hard', used: 0.62, between: ['hard', 'race'], most: 'the sixth 800 m' })
  */
-export function sayLevel({ level, used, between: [low, high], most }: LevelSaid): string {
+export function sayLevel({ level, used, between: [low, high], most, untold }: LevelSaid): string {
   const share = used > 3 ? 'more than three times what a race would take' : `about ${Math.round(used * 100)} % of what a race would take`
+  if (untold === 'most')
+    return `Not known: the work says no target. Were it easy, the whole would take ${share.replace('of what a race would take', 'of a race')}.`
   const where = most !== '' && level !== 'easy' ? `, the most after ${most}` : ''
   const doubts = [low === level ? '' : lower[low], high === null || high === level ? '' : higher[high]].filter(Boolean)
-  return `${levels[level]}: ${share}${where}.${doubts.length > 0 ? ` The marks leave room: ${doubts.join(', or ')}.` : ''}`
+  const least = untold === 'some' ? `At least ${levels[level].toLowerCase()}` : levels[level]
+  return `${least}: ${share}${where}.${doubts.length > 0 ? ` The marks leave room: ${doubts.join(', or ')}.` : ''}`
 }
 
 /** Why a forecast leaves a step out or guesses it. */

@@ -1,8 +1,11 @@
-import { and, arrayContains, arrayOverlaps, asc, desc, eq, gt, gte, ilike, inArray, isNotNull, isNull, lt, lte, sql } from 'drizzle-orm'
+import { and, arrayContains, arrayOverlaps, asc, desc, eq, gt, gte, ilike, inArray, isNotNull, isNull, lt, lte, or, sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
+import { nearestTitles } from '../../core/find/near'
+import type { Query } from '../../core/find/query'
 import { parseQuery } from '../../core/find/query'
+import { sayQuery } from '../../core/find/say-query'
 import type { SessionSport } from '../../core/session/document'
-import type { Listed, Relative, ShelfRow, ShelfSort } from '../../shared/api'
+import type { FoundSessions, Relative, ShelfRow, ShelfSort } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
@@ -12,12 +15,20 @@ import { standingOf } from './standing'
 
 const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 
-/** What a search asks for, as conditions on the shelf. */
+/** What a search asks for, as conditions on the shelf: of what is in a session, or all its words in the title as they were typed. */
 function conditions(search: string): SQL | undefined {
   const query = parseQuery(search)
+  const typed = search.trim().split(/\s+/)
   return and(
     isNull(session.removedAt),
     query.archived ? isNotNull(session.archivedAt) : isNull(session.archivedAt),
+    search.trim() === '' ? undefined : or(inContent(query), and(...typed.map(word => ilike(session.title, escaped(word))))),
+  )
+}
+
+function inContent(query: Query): SQL | undefined {
+  return and(
+    sql`true`,
     query.sport ? eq(session.sport, query.sport) : undefined,
     ...query.facets.map(group => arrayOverlaps(session.facets, group)),
     query.seconds.under === undefined ? undefined : lte(session.seconds, query.seconds.under),
@@ -61,12 +72,12 @@ const shown = {
   updatedAt: session.updatedAt,
 }
 
-/** The shelf, a page at a time: what a search asks for, in the order wanted. */
-export async function listSessions(
+/** A page of sessions that hold to some conditions, each with its standing. */
+async function pageOf(
   tx: OwnerTransaction,
-  options: { search?: string; sort: ShelfSort; limit: number; offset: number },
-): Promise<Listed<ShelfRow>> {
-  const matches = conditions(options.search ?? '')
+  matches: SQL | undefined,
+  options: { sort: ShelfSort; limit: number; offset: number },
+): Promise<ShelfRow[]> {
   const page = async () =>
     tx
       .select(shown)
@@ -84,10 +95,6 @@ export async function listSessions(
     true,
   )
   const rows = isStale ? await page() : found
-  const [count] = await tx
-    .select({ total: sql<number>`count(*)::int` })
-    .from(session)
-    .where(matches)
   const [families, duplicates] = [
     await countsBy(
       tx,
@@ -105,18 +112,45 @@ export async function listSessions(
     rows.map(row => row.id),
     standpoint.day,
   )
-  return {
-    total: count!.total,
-    rows: rows.map(({ familyId, content, archivedAt, ...row }) => ({
-      ...row,
-      ...standings.get(row.id)!,
-      sport: row.sport as SessionSport,
-      updatedAt: row.updatedAt.toISOString(),
-      isArchived: archivedAt !== null,
-      variants: Math.max(0, (families.get(familyId) ?? 1) - 1),
-      duplicates: Math.max(0, (duplicates.get(content) ?? 1) - 1),
-    })),
-  }
+  return rows.map(({ familyId, content, archivedAt, ...row }) => ({
+    ...row,
+    ...standings.get(row.id)!,
+    sport: row.sport as SessionSport,
+    updatedAt: row.updatedAt.toISOString(),
+    isArchived: archivedAt !== null,
+    variants: Math.max(0, (families.get(familyId) ?? 1) - 1),
+    duplicates: Math.max(0, (duplicates.get(content) ?? 1) - 1),
+  }))
+}
+
+const nearAtMost = 5
+
+/** Sessions whose titles come near to a search that found nothing. */
+async function nearTo(tx: OwnerTransaction, search: string): Promise<ShelfRow[]> {
+  const titles = await tx
+    .select({ id: session.id, title: session.title })
+    .from(session)
+    .where(and(isNull(session.removedAt), isNull(session.archivedAt)))
+  const ids = nearestTitles(search, titles, nearAtMost).map(row => row.id)
+  if (ids.length === 0) return []
+  const rows = await pageOf(tx, inArray(session.id, ids), { sort: 'title', limit: nearAtMost, offset: 0 })
+  return ids.flatMap(id => rows.find(row => row.id === id) ?? [])
+}
+
+/** The shelf, a page at a time: what a search asks for, in the order wanted. */
+export async function listSessions(
+  tx: OwnerTransaction,
+  options: { search?: string; sort: ShelfSort; limit: number; offset: number },
+): Promise<FoundSessions> {
+  const { search = '' } = options
+  const matches = conditions(search)
+  const rows = await pageOf(tx, matches, options)
+  const [count] = await tx
+    .select({ total: sql<number>`count(*)::int` })
+    .from(session)
+    .where(matches)
+  const isNowhere = count!.total === 0 && search.trim() !== ''
+  return { total: count!.total, rows, how: sayQuery(parseQuery(search)), near: isNowhere ? await nearTo(tx, search) : [] }
 }
 
 /** How many sessions on the shelf share each of these values. */

@@ -33,12 +33,29 @@ test('one key finds a room, a session, what was done, or begins the session that
   await expect(script(app)).toHaveText(/^6 x 437 m @ 5k \/ 90 s jog/)
 })
 
+test('a title with a number in it is found, the search says how it was understood, and a slip is offered what comes near', async ({
+  app,
+}) => {
+  await newSession(app)
+  await app.keyboard.type('title Harbour 437 again\n5 min easy')
+  await app.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
+  await app.keyboard.press('Control+k')
+  const found = app.locator('[data-test=found] [role=option]')
+  await app.keyboard.type('harbour 437')
+  await expect(found.filter({ hasText: 'Harbour 437 again' })).toBeVisible()
+  await expect(app.locator('[data-test=how]')).toContainText('“harbour”')
+  await app.locator('[data-test=finder]').fill('Twelv therees')
+  await expect(found.filter({ hasText: 'Twelve threes' }).filter({ hasText: 'near' })).toBeVisible()
+  await expect(found.locator('svg.cord').first()).toBeVisible()
+  await app.keyboard.press('Escape')
+})
+
 test('what is nowhere is said, and leaving goes back to where the caret stood', async ({ app }) => {
   await newSession(app)
   await app.keyboard.type('10 min easy')
   await app.keyboard.press('Control+k')
   await app.keyboard.type('no such thing at all')
-  await expect(app.getByText('Nothing found.')).toBeVisible()
+  await expect(app.getByText('Nothing found: looked for')).toBeVisible()
   await app.keyboard.press('Escape')
   await expect(script(app)).toBeFocused()
   await app.keyboard.type(', 5 km @ 10k')

@@ -71,6 +71,13 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
   margin: 0 0 10px;
   align-items: center;
 }
+dt {
+  display: flex;
+  align-items: center;
+}
+dt label {
+  width: 72px;
+}
 dd {
   margin: 0;
   text-align: right;

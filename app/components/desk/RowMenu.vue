@@ -48,8 +48,9 @@ function act(name: string) {
   right: calc(var(--string) + var(--comes) - 58px);
   z-index: 2;
 }
-.row-menu .el-button {
+.row-menu :deep(.el-button) {
   min-height: 24px;
+  height: 24px;
   padding: 0 8px;
 }
 @media (max-width: 640px) {

@@ -2,7 +2,7 @@
 import type { ShelfRow } from '~~/shared/api'
 
 /** One of the sessions on the shelf, to be taken along. */
-defineProps<{ shelf: readonly Pick<ShelfRow, 'id' | 'title'>[] }>()
+defineProps<{ shelf: readonly ShelfRow[] }>()
 const picked = defineModel<string>({ required: true })
 </script>
 
@@ -10,7 +10,7 @@ const picked = defineModel<string>({ required: true })
   <label
     >or one
     <el-select v-model="picked" placeholder="of the shelf" data-test="pick">
-      <el-option v-for="row in shelf" :key="row.id" :value="row.id" :label="row.title" />
+      <el-option v-for="row in shelf" :key="row.id" :value="row.id" :label="row.title"><SessionBrief :row="row" /></el-option>
     </el-select>
   </label>
 </template>

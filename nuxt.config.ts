@@ -1,5 +1,6 @@
 import { relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import application from './package.json'
 import { offlineFiles } from './scripts/parts'
 
 /** The page that opens where the server is away: no room's own, so that every room can grow from it. */
@@ -50,6 +51,7 @@ export default defineNuxtConfig({
           'useEventListener',
           'useEventSource',
           'useFileDialog',
+          'useLocalStorage',
           'useSessionStorage',
           'useWakeLock',
           'watchDebounced',
@@ -105,6 +107,7 @@ export default defineNuxtConfig({
         Object.assign(config, { environments: { ...config.environments, ssr: { build: { rollupOptions: { input: { server: entry } } } } } })
     },
   },
+  runtimeConfig: { public: { version: application.version } },
   typescript: { strict: true },
   telemetry: false,
   /** No room fetches another's. */

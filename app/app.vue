@@ -65,6 +65,7 @@ const isBare = computed(() => isOnFace() || isOutside(route.path))
       <div class="tools">
         <el-button link aria-haspopup="dialog" data-test="open-finder" @click="find">Find</el-button>
         <el-button link aria-haspopup="dialog" data-test="open-keys" @click="isAskingKeys = true">Keys</el-button>
+        <NuxtLink to="/help">Help</NuxtLink>
       </div>
     </header>
     <div v-if="!isBare" class="frieze" aria-hidden="true" />
@@ -127,7 +128,8 @@ nav a.here {
   gap: 16px;
   align-items: center;
 }
-.rim .tools .el-button.is-link {
+.rim .tools .el-button.is-link,
+.rim .tools a {
   color: var(--rim-text);
 }
 .rim .tools .el-button.is-link:hover {
@@ -188,8 +190,11 @@ nav a.here {
     gap: 0 16px;
   }
   nav a,
+  .tools a,
   .tools .el-button {
     min-height: 40px;
+    display: flex;
+    align-items: center;
   }
 }
 </style>

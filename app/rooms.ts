@@ -20,6 +20,8 @@ export const rooms: readonly Room[] = [
 const inner: readonly Room[] = [
   { to: '/standin', name: 'Stand-in watch', about: 'A watch to try a session on: three buttons, its own memory and clock.' },
   { to: '/phone', name: 'This phone as a watch', about: 'Leads you through a session, by screen, voice and tap.' },
+  { to: '/help', name: 'Help', about: 'What each room is for, what each number and word means, and where it comes from.' },
+  { to: '/about', name: 'About Agonis', about: 'What it is, which version this is, and where what is yours is kept.' },
   { to: '/card', name: 'On paper', about: 'The session on an arm band, a card or a sheet.' },
   { to: '/sign-in', name: 'Sign in', about: 'Agonis turns a line of text into a session that a watch leads you through.' },
   { to: '/join', name: 'Come in', about: 'Agonis turns a line of text into a session that a watch leads you through.' },

@@ -46,6 +46,7 @@ function end(isKept: boolean) {
     </el-select>
     <span v-else-if="sport" class="faint">several sports</span>
     <span class="faint">{{ place }}</span>
+    <AfterRoom><LazyDeskWalkOffer /></AfterRoom>
   </div>
 </template>
 

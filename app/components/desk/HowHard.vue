@@ -38,7 +38,10 @@ const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}
 
 <template>
   <section aria-label="How hard it is" data-test="how-hard">
-    <h2 class="next">How hard it is</h2>
+    <div class="headed next">
+      <h2>How hard it is</h2>
+      <Explained term="share-used" />
+    </div>
     <p v-if="forecast.message" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.message }}</p>
     <p v-for="proposal in forecast.proposals" :key="proposal.label" class="proposal">
       <el-button v-if="proposal.edits.length > 0" link type="primary" data-test="proposal-take" @click="emit('edit', proposal.edits)">
@@ -62,7 +65,7 @@ const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}
     </p>
     <p v-for="line in forecast.notes" :key="line" class="faint small">{{ line }}</p>
     <dl>
-      <dt>Load by effort × min</dt>
+      <dt>Load by effort × min <Explained term="load" /></dt>
       <dd class="mono">{{ about(forecast.load.sessionEffort) }}</dd>
       <dt>Load by heart rate</dt>
       <dd class="mono">{{ about(forecast.load.heartRateImpulse) }}</dd>

@@ -91,7 +91,10 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
 
 <template>
   <section aria-label="Nudges" data-test="nudges">
-    <h2 class="next">Nudges</h2>
+    <div class="headed next">
+      <h2>Nudges</h2>
+      <Explained term="nudge" />
+    </div>
     <p v-if="problem" class="said error">{{ problem }}</p>
     <p v-if="total && picture!.forecast.perStep.length === 0" class="faint">Nothing here that a watch would hold you to.</p>
     <p v-else-if="total" class="line">
@@ -114,6 +117,7 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
         <el-button link type="primary" data-test="take-quiet" @click="emit('take', edits)">
           {{ byMean === null ? 'Take the quiet band' : `Be led by the mean of ${byMean} s` }}
         </el-button>
+        <Explained term="quiet-band" />
         <kbd>Alt Q</kbd>{{ ' ' }}
         <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: about one in five minutes</span>
       </p>

@@ -19,7 +19,10 @@ const summary = computed(() => {
 
 <template>
   <section aria-label="Remarks">
-    <h2 class="next">Remarks</h2>
+    <div class="headed next">
+      <h2>Remarks</h2>
+      <AfterRoom><LazyExplained term="remark" /></AfterRoom>
+    </div>
     <AfterRoom><LazyWordsLesson /></AfterRoom>
     <p v-if="remarks.length === 0" class="faint">
       {{ isEmpty ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}

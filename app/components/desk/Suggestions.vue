@@ -37,7 +37,10 @@ const suggestionTitles: Record<SuggestionCode, string> = {
 
 <template>
   <section v-if="suggestions.length > 0 || dismissedCount > 0" aria-label="Suggestions">
-    <h2 class="next">Suggestions</h2>
+    <div class="headed next">
+      <h2>Suggestions</h2>
+      <Explained term="suggestion" />
+    </div>
     <div v-for="suggestion in suggestions" :key="suggestion.key + suggestion.path" class="said note" data-test="suggestion">
       <el-button v-if="suggestion.line !== null" link type="primary" class="where" @click="emit('show', suggestion.line)"
         >Line {{ suggestion.line }}</el-button

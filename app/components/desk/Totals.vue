@@ -37,7 +37,10 @@ const missing = computedAlike(() =>
 
 <template>
   <section aria-label="Totals">
-    <h2>Total</h2>
+    <div class="headed">
+      <h2>Total</h2>
+      <AfterRoom><LazyExplained term="total" /></AfterRoom>
+    </div>
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="fixed">
       <template v-if="steps === 0">Write a row, or paste a coach's line.</template>

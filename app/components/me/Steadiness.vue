@@ -36,6 +36,7 @@ function set(sport: string, measure: string, value: { sd: number; tau: number } 
 </script>
 
 <template>
+  <p class="faint">How far your seconds stray. <Explained term="steadiness" /></p>
   <table class="ruled" data-test="steadiness">
     <thead>
       <tr>

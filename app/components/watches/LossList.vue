@@ -11,6 +11,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
 </script>
 
 <template>
+  <p v-if="losses.length > 0" class="faint">What this watch cannot do as written: <Explained term="loss" /></p>
   <ul v-if="losses.length > 0" class="losses" data-test="losses">
     <li v-for="(loss, index) in losses" :key="index" class="said" :class="loss.instead === null ? 'error' : 'ask'">
       <span v-if="loss.path" class="mono faint path">{{ loss.path }}</span>{{ loss.what }}

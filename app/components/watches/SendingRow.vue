@@ -21,7 +21,7 @@ defineEmits<{ resume: []; cancel: [] }>()
     </p>
     <p v-else-if="sending.state === 'cancelled'" class="said note">“{{ sending.title }}” is cancelled. The watch holds what it held.</p>
     <p v-else class="good" data-test="receipt">
-      ● Receipt: “{{ sending.title }}” is in slot {{ sending.slot }}, read back and equal. <slot />
+      ● Receipt: “{{ sending.title }}” is in slot {{ sending.slot }}, read back and equal. <Explained term="receipt" /> <slot />
     </p>
   </div>
 </template>

@@ -16,7 +16,7 @@ const dates = useDates()
           <th>Slot</th>
           <th>Should hold</th>
           <th>Holds</th>
-          <th>Status</th>
+          <th>Status <Explained term="slot" /></th>
           <th><span class="hidden-text">Actions</span></th>
         </tr>
       </thead>

@@ -178,7 +178,7 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
               <th class="number">Distance</th>
               <th class="number">{{ byPower ? 'W' : paceUnitWords[reading] }}</th>
               <th class="number">bpm</th>
-              <th class="number">Held</th>
+              <th class="number">Held <Explained term="held" /></th>
             </tr>
           </thead>
           <tbody>

@@ -20,7 +20,10 @@ watch(
 
 <template>
   <div class="page">
-    <h1>Stand-in watch</h1>
+    <div class="headed">
+      <h1>Stand-in watch</h1>
+      <AfterRoom><LazyExplained term="stand-in" /></AfterRoom>
+    </div>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>

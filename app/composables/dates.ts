@@ -18,6 +18,8 @@ export function useDates() {
     dayOf,
     timeOf,
     momentOf: (instant: string, parts?: DateParts, zone?: string) => `${dayOf(instant, parts, zone)}, ${timeOf(instant, zone)}`,
+    /** The form of a day for a date picker. */
+    pickerForm: computed(() => ({ 'iso': 'YYYY-MM-DD', 'day-first': 'D MMM YYYY', 'month-first': 'MMM D, YYYY' })[forms.value.dates]),
     clockForm: computed(() => forms.value.clock),
   }
 }

@@ -104,9 +104,9 @@ const sections = [
   ['numbers', 'What follows'],
   ['zones', 'Zones'],
   ['words', 'Your words'],
+  ['steadiness', 'Steadiness'],
   ['set', 'Numbers, units, ways'],
   ['settings', 'Settings'],
-  ['steadiness', 'Steadiness'],
   ['history', 'History'],
   ['devices', 'Devices'],
   ['everything', 'Everything'],
@@ -131,16 +131,30 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
     <nav class="jump" aria-label="On this page">
       <a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a>
     </nav>
-    <h2 id="benchmarks">Benchmarks</h2>
-    <AfterRoom><LazyMeEfforts :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
-    <h3>Tests</h3>
-    <AfterRoom><LazyMeTests @keep="keepWhole" /></AfterRoom>
+    <div class="halves">
+      <section aria-labelledby="benchmarks">
+        <h2 id="benchmarks">Benchmarks</h2>
+        <AfterRoom><LazyMeEfforts :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
+      </section>
+      <section aria-labelledby="tests">
+        <h2 id="tests">Tests</h2>
+        <AfterRoom><LazyMeTests @keep="keepWhole" /></AfterRoom>
+      </section>
+    </div>
     <h2 id="numbers">What follows from them</h2>
     <AfterRoom><LazyMeNumbers :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
-    <h2 id="zones">Zones</h2>
-    <AfterRoom><LazyMeZones :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
-    <h2 id="words">Your words</h2>
-    <AfterRoom><LazyMeWords /></AfterRoom>
+    <div class="halves">
+      <section aria-labelledby="zones">
+        <h2 id="zones">Zones</h2>
+        <AfterRoom><LazyMeZones :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
+      </section>
+      <div>
+        <h2 id="words">Your words</h2>
+        <AfterRoom><LazyMeWords /></AfterRoom>
+        <h2 id="steadiness">Steadiness</h2>
+        <AfterRoom><LazyMeSteadiness :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
+      </div>
+    </div>
     <h2 id="set">Numbers you set</h2>
     <div class="groups">
       <section v-for="group in fieldGroups" :key="group.title">
@@ -209,14 +223,19 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 
     <h2 id="settings">Settings</h2>
     <AfterRoom><LazyMeSettings :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
-    <h2 id="steadiness">Steadiness</h2>
-    <AfterRoom><LazyMeSteadiness :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
-    <h2 id="history">History</h2>
-    <AfterRoom><LazyMeHistory :number="athletes.number" /></AfterRoom>
-    <h2 id="devices">Devices and signing in</h2>
-    <AfterRoom><LazyMeDevices /></AfterRoom>
+    <div class="halves">
+      <section aria-labelledby="history">
+        <h2 id="history">History</h2>
+        <AfterRoom><LazyMeHistory :number="athletes.number" /></AfterRoom>
+      </section>
+      <section aria-labelledby="devices">
+        <h2 id="devices">Devices and signing in</h2>
+        <AfterRoom><LazyMeDevices /></AfterRoom>
+      </section>
+    </div>
     <h2 id="everything">Everything of yours</h2>
     <AfterRoom><LazyMeEverything @changed="loadTheirs" /></AfterRoom>
+    <p class="faint"><NuxtLink to="/help">Help</NuxtLink> · <NuxtLink to="/about">About Agonis</NuxtLink></p>
   </div>
 </template>
 
@@ -251,12 +270,20 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 .small {
   font-size: 0.86rem;
 }
-.me > h2 {
+.me h2 {
   margin: 30px 0 8px;
   padding-top: 6px;
   border-top: 2px solid var(--slip);
   font-size: 1.3rem;
   scroll-margin-top: 8px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(480px, 100%), 1fr));
+  gap: 0 48px;
+}
+.halves > * {
+  min-width: 0;
 }
 h3 {
   font-size: 1.06rem;

@@ -189,6 +189,7 @@ onMounted(async () => {
   color: #f2e9dc;
   text-align: center;
   padding: 20px 22px;
+  container-type: inline-size;
   min-height: min(460px, 58vh);
   display: flex;
   flex-direction: column;

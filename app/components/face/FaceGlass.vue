@@ -9,7 +9,7 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
 <template>
   <p class="where">{{ face.where || face.title }}</p>
   <template v-if="!look">
-    <p class="figure" :class="{ long: face.figure.length > 5 }" data-test="figure">{{ face.figure }}</p>
+    <p class="figure" :style="{ '--signs': face.figure.length }" data-test="figure">{{ face.figure }}</p>
     <p class="is">{{ face.phase === 'paused' ? 'paused' : face.figureIs }}</p>
     <p v-if="face.ceilingCrossed" class="ease" data-test="ease">
       ease <small>{{ face.heartRate ?? '–' }} bpm</small>
@@ -59,15 +59,16 @@ p {
   color: #e2b48f;
   font-size: 1em;
   min-height: 1.5em;
+  max-height: 3.75em;
+  overflow: hidden;
   line-height: 1.25;
 }
+/* As large as its signs leave room for, on any glass. */
 .figure {
   font: 700 5.1em/1.05 var(--read);
+  font-size: min(5.1em, calc(150cqi / var(--signs)));
   font-variant-numeric: tabular-nums;
-}
-.figure.long {
-  font-size: 3.7em;
-  line-height: 1.45;
+  white-space: nowrap;
 }
 .is {
   color: #c9bca9;
@@ -117,12 +118,15 @@ p {
   justify-content: space-around;
   color: #e2b48f;
   font-size: 1.1em;
-  padding: 0 24px;
+  padding: 0 12px;
+  gap: 10px;
+  white-space: nowrap;
 }
 .value {
   font: 700 2.5em/1.1 var(--read);
   color: #6cc4bb;
   font-variant-numeric: tabular-nums;
+  white-space: nowrap;
 }
 .value small {
   font-size: 0.4em;
@@ -154,6 +158,8 @@ p {
 }
 .next {
   margin-top: auto;
+  max-height: 3.75em;
+  overflow: hidden;
   color: #c9bca9;
   font-size: 1.02em;
   line-height: 1.25;

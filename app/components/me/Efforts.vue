@@ -12,6 +12,7 @@ const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
 const athletes = useAthleteStore()
+const dates = useDates()
 const day = computed(() => athletes.today)
 const sport = ref<Sport>('run')
 const amount = ref('')
@@ -92,7 +93,7 @@ function bringBack() {
   <table v-if="efforts.length > 0" class="ruled" data-test="efforts">
     <tbody>
       <tr v-for="{ effort, standing, against } in rows" :key="key(effort)" :class="{ faint: standing === 'left-out' }">
-        <td class="mono day">{{ effort.date }}</td>
+        <td class="day">{{ dates.day(effort.date, { year: true }) }}</td>
         <td>{{ effort.sport }}</td>
         <td class="number">{{ amountOf(effort) }}</td>
         <td class="number">{{ formatTime(effort.seconds) }}</td>
@@ -106,7 +107,13 @@ function bringBack() {
         </td>
         <td class="end">
           <el-button v-if="standing === 'left-out'" link type="primary" @click="leaveOut(effort, false)">count it</el-button>{{ ' ' }}
-          <el-button link type="primary" :aria-label="`Remove the effort of ${effort.date}`" @click="remove(effort)">remove</el-button>
+          <el-button
+            link
+            type="primary"
+            :aria-label="`Remove the effort of ${dates.day(effort.date, { year: true })}`"
+            @click="remove(effort)"
+            >remove</el-button
+          >
         </td>
       </tr>
     </tbody>
@@ -133,7 +140,18 @@ function bringBack() {
         data-test="effort-amount"
     /></label>
     <label>time <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
-    <label>day <el-input v-model="date" class="mono day" type="date" :max="day" data-test="effort-date" /></label>
+    <label
+      >day
+      <el-date-picker
+        v-model="date"
+        class="day"
+        type="date"
+        value-format="YYYY-MM-DD"
+        :format="dates.pickerForm.value"
+        :clearable="false"
+        :disabled-date="(moment: Date) => moment.getTime() > Date.now()"
+        aria-label="Day of the effort"
+    /></label>
     <el-button native-type="submit" data-test="effort-add">Add</el-button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
@@ -142,7 +160,6 @@ function bringBack() {
 <style scoped>
 table {
   width: 100%;
-  max-width: 760px;
 }
 .day,
 .end {
@@ -169,7 +186,7 @@ table {
 .el-input {
   width: 92px;
 }
-.el-input.day {
+.add :deep(.el-date-editor.day) {
   width: 148px;
 }
 </style>

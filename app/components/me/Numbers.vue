@@ -81,10 +81,12 @@ function take(number: DerivedNumber) {
 
 <style scoped>
 .groups {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(440px, 100%), 1fr));
-  gap: 14px 48px;
-  align-items: start;
+  columns: 2 440px;
+  column-gap: 48px;
+}
+.groups section {
+  break-inside: avoid;
+  margin-bottom: 16px;
 }
 table {
   width: 100%;

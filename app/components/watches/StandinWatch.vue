@@ -118,6 +118,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
   color: #f2e9dc;
   text-align: center;
   padding: 16px 20px;
+  container-type: inline-size;
   display: flex;
   flex-direction: column;
 }

@@ -61,7 +61,11 @@ export default defineNuxtConfig({
   },
   devtools: { enabled: false },
   app: {
-    head: { title: 'Agonis', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] },
+    head: {
+      title: 'Agonis',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1, interactive-widget=resizes-content' }],
+    },
   },
   css: ['~/theme/theme.css'],
   compatibilityDate: '2026-01-01',

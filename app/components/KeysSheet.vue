@@ -84,7 +84,7 @@ dd {
   margin: 0;
 }
 kbd {
-  font: 13px var(--mono);
+  font: 0.8125rem var(--mono);
   border: 1px solid var(--rule);
   padding: 0 5px;
   white-space: nowrap;

@@ -193,11 +193,11 @@ onMounted(async () => {
   min-height: min(460px, 58vh);
   display: flex;
   flex-direction: column;
-  font-size: clamp(17px, 5vw, 23px);
+  font-size: clamp(1.0625rem, 5vw, 1.4375rem);
 }
 .glass.going {
   min-height: calc(100dvh - 180px);
-  font-size: clamp(20px, 6vw, 27px);
+  font-size: clamp(1.25rem, 6vw, 1.6875rem);
 }
 .knobs {
   flex-direction: row;

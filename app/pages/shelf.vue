@@ -177,8 +177,8 @@ onMounted(() =>
         @family="showFamily(row)"
         @tags="(wanted: string[]) => setTags(row, wanted)" />
     </ol>
-    <p v-if="isLoading" class="faint" role="status">Looking on the shelf …</p>
-    <p v-else class="faint foot">
+    <Waiting v-if="isLoading" words="Looking on the shelf …" />
+    <p v-else-if="rows.length > 0" class="faint foot">
       {{ rows.length }} of {{ total }}. A + beside the time: steps that end by a press are estimated.
       <el-button v-if="rows.length < total" link type="primary" @click="guarded(() => load(rows.length))">Show more</el-button>
     </p>

@@ -192,6 +192,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">
       No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.
     </p>
+    <Waiting v-if="isBusy && !state && kept && !needsPairing" words="Asking the watch what it holds …" />
     <template v-if="state">
       <p class="faint" :data-test="used.length === 0 ? 'empty' : undefined">
         {{

@@ -123,6 +123,7 @@ onMounted(() =>
       <el-button link type="primary" @click="put(takenOff.sessionId, takenOff.day)">Put it back</el-button>
     </p>
     <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
+    <Waiting v-if="!isLoaded && !problem" words="Fetching the week …" :rows="7" />
     <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
     <ol class="week">
       <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">

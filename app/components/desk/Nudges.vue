@@ -187,7 +187,7 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
   width: 100%;
 }
 kbd {
-  font: 11px var(--mono);
+  font: 0.6875rem var(--mono);
   border: 1px solid var(--rule);
   border-radius: 2px;
   padding: 0 4px;

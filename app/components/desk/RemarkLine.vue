@@ -28,7 +28,7 @@ const isSaid = computed(() => props.remark.said && !isLong.value && !['spelling'
 
 <style scoped>
 kbd {
-  font: 11px var(--mono);
+  font: 0.6875rem var(--mono);
   border: 1px solid var(--rule);
   border-radius: 2px;
   padding: 0 4px;

@@ -24,7 +24,7 @@ const indent = (depth: number) => ({ paddingLeft: `${depth * 16}px` })
 <style scoped>
 .diff {
   border-collapse: collapse;
-  font-size: 13px;
+  font-size: 0.8125rem;
   width: 100%;
   margin: 4px 0;
 }

@@ -149,4 +149,15 @@ label {
 .shift .el-input {
   width: 96px;
 }
+@media (max-width: 640px) {
+  .el-input {
+    width: 84px;
+  }
+  .el-input.wide {
+    width: 128px;
+  }
+  .shift {
+    display: none;
+  }
+}
 </style>

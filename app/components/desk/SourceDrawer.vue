@@ -84,7 +84,7 @@ const leftOver = computed(() => lines.value.flat().filter(segment => segment.kin
   margin: 0;
   white-space: pre-wrap;
   min-height: 1.4em;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 .word {
   background: none;

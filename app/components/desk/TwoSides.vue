@@ -64,7 +64,7 @@ const sides = computed(() => [
   gap: 18px;
 }
 pre {
-  font-size: 13px;
+  font-size: 0.8125rem;
   white-space: pre-wrap;
   max-height: 160px;
   overflow: auto;

@@ -90,7 +90,7 @@ function bringBack() {
 </script>
 
 <template>
-  <table v-if="efforts.length > 0" class="ruled" data-test="efforts">
+  <table v-if="efforts.length > 0" class="ruled listed" data-test="efforts">
     <tbody>
       <tr v-for="{ effort, standing, against } in rows" :key="key(effort)" :class="{ faint: standing === 'left-out' }">
         <td class="day">{{ dates.day(effort.date, { year: true }) }}</td>

@@ -47,7 +47,7 @@ const rows = computed(() =>
 <template>
   <p v-if="problem" class="said error">{{ problem.problem }}</p>
   <p v-else-if="rows.length === 0" class="faint">Nothing kept yet.</p>
-  <table v-else class="ruled" data-test="history">
+  <table v-else class="ruled listed" data-test="history">
     <tbody>
       <tr v-for="row in rows" :key="row.number">
         <td class="when">{{ row.day }}</td>

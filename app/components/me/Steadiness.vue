@@ -37,7 +37,7 @@ function set(sport: string, measure: string, value: { sd: number; tau: number } 
 
 <template>
   <p class="faint">How far your seconds stray. <Explained term="steadiness" /></p>
-  <table class="ruled" data-test="steadiness">
+  <table class="ruled listed" data-test="steadiness">
     <thead>
       <tr>
         <th>what</th>
@@ -49,9 +49,9 @@ function set(sport: string, measure: string, value: { sd: number; tau: number } 
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.sport">
-        <td>{{ row.sport }}, {{ row.measure }}</td>
-        <td class="number">{{ percent(row.now.sd) }}</td>
-        <td class="number">{{ Math.round(row.now.tau) }} s</td>
+        <td class="lead">{{ row.sport }}, {{ row.measure }}</td>
+        <td class="number" data-label="wanders by">{{ percent(row.now.sd) }}</td>
+        <td class="number" data-label="for about">{{ Math.round(row.now.tau) }} s</td>
         <td class="faint">{{ row.isOwn ? 'your recordings' : 'custom' }}</td>
         <td>
           <template v-if="row.found && row.found.sd !== row.now.sd"

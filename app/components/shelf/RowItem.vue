@@ -135,7 +135,7 @@ p {
   font-size: 0.93rem;
 }
 kbd {
-  font: 12px var(--mono);
+  font: 0.75rem var(--mono);
   margin-left: auto;
   padding-left: 18px;
 }

@@ -14,7 +14,7 @@ defineProps<{ compared: SlotComparison & { slot: number } }>()
       >
     </h2>
     <div class="scroll-x">
-      <table class="ruled mono rows">
+      <table class="ruled listed mono rows">
         <thead>
           <tr>
             <th>Row</th>
@@ -25,9 +25,9 @@ defineProps<{ compared: SlotComparison & { slot: number } }>()
         </thead>
         <tbody>
           <tr v-for="(row, index) in compared.rows" :key="index" :class="{ bad: !row.equal }">
-            <td class="faint">{{ row.path }}</td>
-            <td :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.should ?? '–' }}</td>
-            <td :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.holds ?? '–' }}</td>
+            <td class="faint" data-label="row">{{ row.path }}</td>
+            <td class="lead" data-label="should be" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.should ?? '–' }}</td>
+            <td class="lead" data-label="is" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.holds ?? '–' }}</td>
             <td>{{ row.equal ? '=' : '≠' }}</td>
           </tr>
         </tbody>
@@ -41,6 +41,6 @@ defineProps<{ compared: SlotComparison & { slot: number } }>()
   margin-top: 22px;
 }
 .rows {
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

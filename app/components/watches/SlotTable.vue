@@ -10,7 +10,7 @@ const dates = useDates()
 
 <template>
   <div class="scroll-x">
-    <table class="ruled" data-test="slots">
+    <table class="ruled listed" data-test="slots">
       <thead>
         <tr>
           <th>Slot</th>
@@ -22,14 +22,14 @@ const dates = useDates()
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.slot" :data-status="row.status">
-          <td class="mono">{{ row.slot }}</td>
-          <td>
+          <td class="mono" data-label="slot">{{ row.slot }}</td>
+          <td data-label="should hold">
             <NuxtLink v-if="row.should?.sessionId" :to="`/desk/${row.should.sessionId}`">{{ row.should.title }}</NuxtLink><span v-else>{{
               row.should?.title ?? '–'
             }}</span>
             <small v-if="row.should?.day" class="faint"> {{ dates.day(row.should.day) }}</small>
           </td>
-          <td>{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
+          <td data-label="holds">{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
           <td>
             <span :class="slotStatusClass(row)">● {{ slotStatusWords(row) }}</span>
           </td>

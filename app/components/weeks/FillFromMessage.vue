@@ -77,7 +77,7 @@ const fill = () =>
 }
 pre {
   margin: 2px 0;
-  font-size: 13px;
+  font-size: 0.8125rem;
   white-space: pre-wrap;
 }
 @media (max-width: 760px) {

@@ -95,7 +95,7 @@ li {
   border-top: 1px solid var(--rule);
 }
 .words {
-  font-size: 14px;
+  font-size: 0.875rem;
   overflow-wrap: anywhere;
 }
 .outcome,

@@ -63,6 +63,7 @@ const print = () =>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
+    <Waiting v-if="!card && !problem" words="Laying it out …" :rows="8" />
     <template v-if="card">
       <div class="choices">
         <el-radio-group v-model="size" class="across" aria-label="Paper">

@@ -167,9 +167,21 @@ const { problem, history, openedId } = await useOpened()
   }
   .bar {
     margin-left: -12px;
-    padding: 8px 12px;
+    padding: 6px 12px;
+    gap: 6px;
     position: sticky;
     bottom: 0;
+    z-index: 2;
+  }
+  .bar > .el-button,
+  .bar > .act {
+    padding: 0 10px;
+    min-height: 40px;
+    margin: 0;
+  }
+  /* While a row is typed nothing stands over it: the keyboard takes room enough. */
+  .left:has(.cm-focused) .bar {
+    position: static;
   }
 }
 </style>

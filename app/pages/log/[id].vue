@@ -135,6 +135,8 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
 
 <template>
   <div class="page">
+    <h1 v-if="!logged">Log</h1>
+    <Waiting v-if="!logged && !problem" words="Fetching the recording …" :rows="8" />
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink>
     </p>
@@ -168,7 +170,7 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
       <p v-if="prompts.length > 0" data-test="prompts">Said on the way: {{ prompts.join('; ') }}.</p>
       <p v-if="!logged.score" class="faint">It was carried out without a plan.</p>
       <div v-else class="scroll-x">
-        <table class="ruled" data-test="beside">
+        <table class="ruled listed" data-test="beside">
           <thead>
             <tr>
               <th>Planned</th>
@@ -183,16 +185,18 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
           </thead>
           <tbody>
             <tr v-for="(step, index) in logged.score.steps" :key="index">
-              <td class="mono words">{{ wordsOf(step) }}</td>
-              <td class="mono faint">{{ roundOf(step) }}</td>
+              <td class="mono words lead">{{ wordsOf(step) }}</td>
+              <td class="mono faint" data-label="round">{{ roundOf(step) }}</td>
               <td>
                 <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{
                   statusWords[step.status]
                 }}</span><template v-if="step.reason">, {{ reasonOf(step) }}</template>
               </td>
-              <td class="number">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
-              <td class="number">{{ step.metres === null ? '–' : sayDistance(step.metres, unit === 'km' ? 'm' : unit) }}</td>
-              <td class="number">
+              <td class="number" data-label="time">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
+              <td class="number" data-label="distance">
+                {{ step.metres === null ? '–' : sayDistance(step.metres, unit === 'km' ? 'm' : unit) }}
+              </td>
+              <td class="number" :data-label="byPower ? 'W' : paceUnitWords[reading]">
                 {{
                   byPower
                     ? step.mean.power === null
@@ -203,8 +207,8 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
                       : '–'
                 }}
               </td>
-              <td class="number">{{ step.mean.heartRate === null ? '–' : Math.round(step.mean.heartRate) }}</td>
-              <td class="number" :class="{ bad: step.held !== null && step.held < 0.5 }">
+              <td class="number" data-label="bpm">{{ step.mean.heartRate === null ? '–' : Math.round(step.mean.heartRate) }}</td>
+              <td class="number" data-label="held" :class="{ bad: step.held !== null && step.held < 0.5 }">
                 {{ step.held === null ? '' : `${Math.round(step.held * 100)} %` }}
               </td>
             </tr>
@@ -230,7 +234,7 @@ h2 {
   margin: 18px 0 6px;
 }
 .words {
-  font-size: 14px;
+  font-size: 0.875rem;
   min-width: 190px;
 }
 .remove {
@@ -244,6 +248,6 @@ h2 {
   border: 1px solid var(--rule);
   padding: 8px 12px;
   overflow: auto;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

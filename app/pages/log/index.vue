@@ -60,8 +60,8 @@ function facts(row: LogRow): string {
         </p>
       </li>
     </ol>
-    <p v-if="isLoading" class="faint" role="status">Looking in the log …</p>
-    <p v-else class="faint">
+    <Waiting v-if="isLoading" words="Looking in the log …" />
+    <p v-else-if="rows.length > 0" class="faint">
       {{ rows.length }} of {{ total }}. Held: the share of the steps with a target that was inside the band. Felt: effort from 0 to 10.
       <el-button v-if="rows.length < total" link type="primary" @click="load(rows.length)">Show more</el-button>
     </p>

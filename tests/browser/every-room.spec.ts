@@ -1,0 +1,125 @@
+import type { Browser, BrowserContextOptions, Page } from '@playwright/test'
+import { addressesOfRooms } from '../../scripts/addresses.mjs'
+import { axeFaults, expect, test } from './page'
+
+/** Every room by the router, with a session and a recording where it needs one. */
+async function roomsOf(app: Page): Promise<string[]> {
+  await app.goto('/shelf')
+  const idOf = async (path: string) => (await (await app.request.get(path)).json()).rows[0].id as string
+  const ids = { card: await idOf('/api/sessions?limit=1'), log: await idOf('/api/recordings?limit=1') }
+  return addressesOfRooms(ids).filter(address => address !== '/sign-in')
+}
+
+async function opened(app: Page, browser: Browser, options: BrowserContextOptions): Promise<Page> {
+  const context = await browser.newContext({ baseURL: process.env.AGONIS_ADDRESS, serviceWorkers: 'block', locale: 'en-GB', ...options })
+  await context.addCookies(await app.context().cookies())
+  return context.newPage()
+}
+
+async function settled(page: Page): Promise<void> {
+  await expect(page.locator('[data-test=opening]')).toHaveCount(0)
+  await expect(page.locator('h1').first()).toBeVisible()
+  /** Nothing more comes: what is there is the same for three looks running. */
+  await page.waitForFunction(
+    () => {
+      const seen = window as unknown as { count?: number; times?: number }
+      const count = document.querySelectorAll('*').length
+      seen.times = seen.count === count ? (seen.times ?? 0) + 1 : 0
+      seen.count = count
+      return seen.times >= 3
+    },
+    undefined,
+    { polling: 150 },
+  )
+}
+
+/** What is wider than the page and can be reached only sideways; run in the page. */
+function sideways(): string[] {
+  const wide = document.documentElement.clientWidth
+  const scrolls = [...document.querySelectorAll<HTMLElement>('.room, .scroll-x, .side, .editor, pre, table')]
+  return [
+    ...(document.documentElement.scrollWidth > wide + 1 ? [`the page: ${document.documentElement.scrollWidth} of ${wide}`] : []),
+    ...scrolls
+      .filter(part => part.tagName !== 'PRE' && part.scrollWidth > part.clientWidth + 1 && part.clientWidth > 0)
+      .map(part => `${part.tagName}.${part.className}: ${part.scrollWidth} of ${part.clientWidth}`),
+  ]
+}
+
+/** What is to be pressed and is smaller than a finger; words within a sentence are as large as the sentence. Run in the page. */
+function small(least: number): string[] {
+  const pressed = [...document.querySelectorAll<HTMLElement>('button, .el-select__wrapper, .el-input__wrapper, nav a, a.act, summary')]
+  return pressed
+    .filter(part => part.checkVisibility() && !part.closest('p, dd, li, td, .said, .headed, .offer, .sheet-question, label'))
+    .map(part => ({ part, box: part.getBoundingClientRect() }))
+    .filter(({ box }) => box.height > 0 && box.height < least - 0.5)
+    .map(({ part, box }) => `${part.className} ${part.textContent?.trim().slice(0, 30)}: ${Math.round(box.height)}`)
+}
+
+/** What moves; run in the page. */
+const moving = () =>
+  document
+    .getAnimations()
+    .filter(one => one.playState === 'running')
+    .map(one => `moves: ${(one as CSSAnimation).animationName ?? 'a transition'}`)
+
+const looks: [string, BrowserContextOptions][] = [
+  ['wide and light', { viewport: { width: 1280, height: 800 }, colorScheme: 'light' }],
+  ['wide and at night', { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' }],
+  ['narrow, at night, without motion', { viewport: { width: 390, height: 844 }, colorScheme: 'dark', reducedMotion: 'reduce' }],
+  ['in forced colours', { viewport: { width: 1280, height: 800 }, forcedColors: 'active' }],
+]
+
+for (const [name, options] of looks) {
+  test(`every room ${name} is sound to axe, with nothing hidden sideways`, async ({ app, browser }) => {
+    test.slow()
+    const page = await opened(app, browser, options)
+    const found: string[] = []
+    for (const address of await roomsOf(app)) {
+      await page.goto(address)
+      await settled(page)
+      /** In forced colours the contrast is the system's. */
+      const faults = [
+        ...(await axeFaults(page, options.forcedColors ? ['color-contrast'] : [])),
+        ...(await page.evaluate(sideways)),
+        ...(options.viewport!.width < 640 ? await page.evaluate(small, 40) : []),
+        ...(options.reducedMotion ? await page.evaluate(moving) : []),
+      ]
+      found.push(...faults.map(fault => `${address}: ${fault}`))
+    }
+    expect(found).toEqual([])
+    await page.context().close()
+  })
+}
+
+test('letters of twice the size are read in every room, none hidden sideways', async ({ app, browser }) => {
+  test.slow()
+  const page = await opened(app, browser, { viewport: { width: 1280, height: 800 } })
+  await page.addInitScript(() => document.addEventListener('DOMContentLoaded', () => (document.documentElement.style.fontSize = '200%')))
+  const found: string[] = []
+  for (const address of await roomsOf(app)) {
+    await page.goto(address)
+    await settled(page)
+    expect(await page.evaluate(() => getComputedStyle(document.body).fontSize), address).toBe('32px')
+    found.push(...(await page.evaluate(sideways)).map(fault => `${address}: ${fault}`))
+  }
+  expect(found).toEqual([])
+  await page.context().close()
+})
+
+test('a server that is away is said in every room that needs it, and what is said is sound to axe', async ({ app, browser }) => {
+  test.slow()
+  const page = await opened(app, browser, { viewport: { width: 1280, height: 800 } })
+  const addresses = await roomsOf(app)
+  await page.route('**/api/**', route => route.abort())
+  const found: string[] = []
+  for (const address of addresses.filter(one => /^\/(?:shelf|weeks|watches|log|me|card|standin)/.test(one))) {
+    await page.goto(address)
+    await settled(page)
+    const words = await page.locator('.room').innerText()
+    if (!/does not answer|out of reach|without the server|kept here/.test(words))
+      found.push(`${address} says nothing: ${words.slice(0, 200)}`)
+    found.push(...(await axeFaults(page)).map(fault => `${address}: ${fault}`))
+  }
+  expect(found).toEqual([])
+  await page.context().close()
+})

@@ -3,10 +3,14 @@ const props = defineProps<{ tags: string[] }>()
 const emit = defineEmits<{ set: [tags: string[]] }>()
 const typed = ref('')
 
-function add() {
+const wrong = ref('')
+async function add() {
   const tag = typed.value.trim()
-  if (tag !== '') emit('set', [...props.tags, tag])
+  const tags = [...props.tags, tag]
+  wrong.value = tag === '' ? '' : await faultOf('tags', { tags })
+  if (tag === '' || wrong.value) return
   typed.value = ''
+  emit('set', tags)
 }
 </script>
 
@@ -35,6 +39,7 @@ function add() {
       data-test="tag"
       @keydown.enter="add"
       @blur="add" />
+    <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </p>
 </template>
 

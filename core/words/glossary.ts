@@ -10,13 +10,15 @@ export const glossary = {
   'total': {
     word: 'Total',
     means:
-      'How long the session likely takes. Fixed is what is said in time or follows from a distance and a pace; estimated is what you usually take for steps that end when you press.',
+      'How long the session likely takes. Fixed is what is said in time or follows from a distance and a pace; ' +
+      'estimated is what you usually take for steps that end when you press.',
     source: 'Your usual lengths in Me, else 15 min of warm-up, 10 of cool-down, 3 for anything else.',
   },
   'share-used': {
     word: 'How hard it is',
     means:
-      'The share of what you have shown that the session uses at its hardest moment: 100 % is what a race would take. It fills with work and empties with rest.',
+      'The share of what you have shown that the session uses at its hardest moment: 100 % is what a race would take. ' +
+      'It fills with work and empties with rest.',
     source: 'Our own model on the curve through your marks of the last 120 days; docs/numbers.md has the formulas.',
   },
   'load': {
@@ -41,7 +43,8 @@ export const glossary = {
   'held': {
     word: 'Held',
     means:
-      'The share of a step that was inside its band, after settling (10 s for pace, 5 s for power, 60 s for heart rate), pauses and gaps left out. A step is judged by its mean first.',
+      'The share of a step that was inside its band, after settling (10 s for pace, 5 s for power, 60 s for heart ' +
+      'rate), pauses and gaps left out. A step is judged by its mean first.',
     source: 'docs/numbers.md, Judging.',
   },
   'receipt': { word: 'Receipt', means: 'The watch has the program, it was read back, and every step is what was sent.' },
@@ -52,7 +55,8 @@ export const glossary = {
   'slot': {
     word: 'Slot',
     means:
-      'A place on the watch for one program. Equal: as sent. Older: the session, your numbers or the watch have changed since. Changed there, made there: by the buttons of the watch. Missing: gone from it.',
+      'A place on the watch for one program. Equal: as sent. Older: the session, your numbers or the watch have changed ' +
+      'since. Changed there, made there: by the buttons of the watch. Missing: gone from it.',
   },
   'stand-in': {
     word: 'Stand-in watch',
@@ -69,7 +73,8 @@ export const glossary = {
   'cord': {
     word: 'Cord',
     means:
-      'A session in one line: knots are work, as long as their time and dark by effort, bare cord is recovery, a bracket counts a repeat.',
+      'A session in one line: knots are work, as long as their time and dark by effort, bare cord is recovery, a ' +
+      'bracket counts a repeat.',
   },
   'string': {
     word: 'String',

@@ -7,14 +7,16 @@ const steps = [
     target: '.sheet .heads',
     title: 'Write a line',
     words:
-      'Type or paste what a coach would write: 9 x 500 m @ 5k effort / 2 min jog. Each row says at once when it begins and what it comes to.',
+      'Type or paste what a coach would write: 9 x 500 m @ 5k effort / 2 min jog. Each row says at once when it begins ' +
+      'and what it comes to.',
     placement: 'bottom',
   },
   {
     target: '.side',
     title: 'What it comes to',
     words:
-      'Time, distance, how hard it is for you, and how often a watch would nudge. A question mark beside a number says where it comes from.',
+      'Time, distance, how hard it is for you, and how often a watch would nudge. A question mark beside a number says ' +
+      'where it comes from.',
     placement: 'left',
   },
   {

@@ -9,6 +9,8 @@ const state = ref<'' | 'kept'>('')
 const problem = ref<ApiProblem | null>(null)
 
 const keep = useDebounceFn(async () => {
+  const fault = await faultOf('felt', felt)
+  if (fault) return (problem.value = { status: 0, problem: fault, where: 'felt', hint: '' })
   try {
     await api(`/recordings/${props.id}/felt`, {
       method: 'PUT',

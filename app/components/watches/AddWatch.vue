@@ -8,9 +8,12 @@ const name = ref('')
 const kind = ref('runner')
 const address = ref('')
 const { problem, isBusy, guarded } = useGuarded()
+const wrong = ref('')
 const add = () =>
   guarded(async () => {
     const asked = { name: name.value, ...(address.value ? { address: address.value } : { profile: kind.value }) }
+    wrong.value = await faultOf('watch', asked)
+    if (wrong.value) return
     emit('added', (await wrist.add(asked)).id)
   })
 </script>
@@ -28,8 +31,9 @@ const add = () =>
           :label="`${profile.name}: ${profile.sports.join(', ')}, ${profile.maxSteps} steps`" /> </el-select
     ></label>
     <label>or its address <el-input v-model="address" class="mono" placeholder="a watch used by somebody else" /></label>
-    <el-button native-type="submit" type="primary" :disabled="isBusy || name.trim() === ''">Take it in</el-button>
+    <el-button native-type="submit" type="primary" :disabled="isBusy">Take it in</el-button>
     <el-button @click="emit('close')">Close</el-button>
+    <p v-if="wrong" class="bad" role="alert">{{ wrong }}</p>
     <p v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</p>
   </form>
 </template>

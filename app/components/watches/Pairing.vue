@@ -6,10 +6,14 @@ const props = defineProps<{ watch: KeptWatch }>()
 const emit = defineEmits<{ paired: [] }>()
 const wrist = useWatchesStore()
 const code = ref('')
+const wrong = ref('')
 const { problem, isBusy, guarded } = useGuarded()
 const pair = () =>
   guarded(async () => {
-    await wrist.pair(props.watch.id, code.value.replaceAll(/\D/g, ''))
+    const digits = code.value.replaceAll(/\D/g, '')
+    wrong.value = await faultOf('code', { code: digits })
+    if (wrong.value) return
+    await wrist.pair(props.watch.id, digits)
     code.value = ''
     emit('paired')
   })
@@ -24,8 +28,9 @@ const pair = () =>
     <label
       >Code <el-input v-model="code" class="mono" inputmode="numeric" autocomplete="off" maxlength="8" data-test="pairing-code"
     /></label>
-    <el-button native-type="submit" type="primary" :disabled="isBusy || code.replaceAll(/\D/g, '').length !== 6">Pair</el-button>
-    <span v-if="problem" class="bad" role="alert"> {{ problem.problem }} {{ problem.hint }}</span>
+    <el-button native-type="submit" type="primary" :disabled="isBusy">Pair</el-button>
+    <span v-if="wrong" class="bad" role="alert"> {{ wrong }}</span>
+    <span v-else-if="problem" class="bad" role="alert"> {{ problem.problem }} {{ problem.hint }}</span>
   </form>
 </template>
 

@@ -1,10 +1,10 @@
-import { array, object, string } from 'yup'
+import { tagsShape } from '../../../../shared/forms'
 import { route } from '../../../services/route'
 import { idParams } from '../../../services/shapes'
 import { tagSession } from '../../../services/shelf'
 
 export default route({
   params: idParams,
-  body: object({ tags: array(string().max(40).required()).max(20).required() }),
+  body: tagsShape,
   handle: async ({ transaction, params, body }) => ({ tags: await transaction(tx => tagSession(tx, params.id, body.tags)) }),
 })

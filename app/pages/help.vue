@@ -4,6 +4,7 @@ import { glossary } from '~~/core/words/glossary'
 import { rooms } from '~/rooms'
 
 useHead({ title: 'Help · Agonis' })
+const walk = useWalk()
 const entries = Object.entries(glossary) as [string, Entry][]
 const lines = [
   ['Straight repeats', '9 x 500 m @ 5k effort / 2 min jog'],
@@ -19,7 +20,7 @@ const lines = [
     <h1>Help</h1>
     <p>
       One line of text becomes a session, the session goes to a watch, and what comes home is laid beside it.
-      <NuxtLink to="/desk/new?walk=1" data-test="walk-again">Walk through it at the Desk</NuxtLink>, a minute long.
+      <NuxtLink to="/desk/new" data-test="walk-again" @click="walk = 'wanted'">Walk through it at the Desk</NuxtLink>, a minute long.
     </p>
     <h2>The rooms</h2>
     <dl class="pairs">

@@ -96,7 +96,15 @@ test('a session of repeats takes at most 45 keys, two presses to the receipt, an
   await app
     .locator('[data-test=week-text]')
     .fill(
-      'Mon rest\nTue 6x800m w/ 90" rest\nWed 45 min easy\nThu 3x9min 6:52-7:04/mi, 4min jog\nFri off\nSat 30 min easy + 6 x 20 s strides\nSun 90 min easy',
+      [
+        'Mon rest',
+        'Tue 6x800m w/ 90" rest',
+        'Wed 45 min easy',
+        'Thu 3x9min 6:52-7:04/mi, 4min jog',
+        'Fri off',
+        'Sat 30 min easy + 6 x 20 s strides',
+        'Sun 90 min easy',
+      ].join('\n'),
     )
   await expect(app.locator('[data-test=fill-week]')).toBeVisible()
   await expect(app.locator('[data-test=message-line]').first()).toBeVisible()
@@ -115,6 +123,7 @@ test('a question is answered at its row, where the tools of the row are', async 
 })
 
 test('earlier wordings are seen, and brought back as a change that can be undone', async ({ app }) => {
+  await app.goto('/shelf')
   const id = crypto.randomUUID()
   await app.request.put(`/api/sessions/${id}`, { data: { base: 0, script: 'title Twice worded\nsport run\n\n10:00' } })
   await app.request.put(`/api/sessions/${id}`, { data: { base: 1, script: 'title Twice worded\nsport run\n\n10:00\n20:00' } })

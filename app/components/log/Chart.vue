@@ -89,9 +89,14 @@ const option = computed(() =>
       :option="option"
       :label="`${byPower ? 'Power' : 'Pace'} and heart rate over time; the table below says the same step by step`" />
   </div>
+  <p class="faint legend">Black: what was done. Ribbon: the band that was asked for. Thin lines: where a step begins.</p>
 </template>
 
 <style scoped>
+.legend {
+  margin: 0;
+  font-size: 0.88rem;
+}
 .chart {
   width: 100%;
   height: 350px;

@@ -1,8 +1,5 @@
 <script setup lang="ts">
-import type { Sport } from '~~/core/session/document'
-import { unitsOf } from '~~/core/athlete/athlete'
-import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
-import { sportNames, sports } from '~~/core/session/sports'
+import type { Athlete } from '~~/core/athlete/athlete'
 import { fieldGroups, readyForFields } from '~/me/fields'
 import type { Field } from '~/me/fields'
 import type { ApiProblem } from '~/composables/api'
@@ -75,28 +72,6 @@ async function loadTheirs() {
   problem.value = null
 }
 
-const units = computed(() => unitsOf(athletes.athlete))
-const setUnit = (sport: Sport, value: string) =>
-  keep(athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
-const school = computed(() => athletes.athlete.schools?.band?.kind ?? 'quiet')
-const schools = [
-  ['quiet', 'quiet: as wide as a steady athlete of your sport needs'],
-  ['lean-fast', 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %'],
-  ['even', 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side'],
-  ['percent', '3 % to each side'],
-] as const
-const setSchool = (kind: BandSchoolKind) => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind } } }))
-const races = [
-  ['power-law', 'power law through your efforts'],
-  ['oxygen', 'oxygen model of your best run'],
-] as const
-const race = computed(() => athletes.athlete.schools?.racePrediction ?? 'power-law')
-const setRace = (kind: 'power-law' | 'oxygen') => keep(athlete => ({ ...athlete, schools: { ...athlete.schools, racePrediction: kind } }))
-function setSex(value: string) {
-  keep(({ sex: _, ...athlete }) => (value === '' ? athlete : { ...athlete, sex: value as 'female' | 'male' }))
-}
-const setMeasure = (sport: Sport, value: string) =>
-  keep(athlete => ({ ...athlete, preferredMeasure: { ...athlete.preferredMeasure, [sport]: value as 'pace' } }))
 /** A change from one of the sections: it is shown in the fields too. */
 const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
 const sections = [
@@ -175,49 +150,7 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
         </p>
         <p v-if="group.note" class="faint small">{{ group.note }}</p>
       </section>
-      <section>
-        <h3>Sex</h3>
-        <p class="row">
-          <label for="sex">For the heart-rate impulse<small class="faint">its weights differ; unknown takes the mean of both</small></label>
-          <el-select id="sex" class="wide" :model-value="athletes.athlete.sex ?? ''" @change="setSex($event)">
-            <el-option value="" label="unknown" />
-            <el-option value="female" label="female" />
-            <el-option value="male" label="male" />
-          </el-select>
-        </p>
-      </section>
-      <section>
-        <h3>Units</h3>
-        <p v-for="sport in sportNames" :key="sport" class="row">
-          <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <el-select :id="`unit-${sport}`" :model-value="units[sport]" @change="setUnit(sport, $event)">
-            <el-option v-for="unit in sports[sport].units" :key="unit" :value="unit" :label="unit" />
-          </el-select>
-        </p>
-      </section>
-      <section>
-        <h3>Band around one pace</h3>
-        <MeOneOf label="Band around one pace" :ways="schools" :taken="school" @take="setSchool" />
-      </section>
-      <section>
-        <h3>Race times</h3>
-        <MeOneOf label="Race times" :ways="races" :taken="race" @take="setRace" />
-        <p class="faint small">Both stand side by side above; the one picked here is what 5k or threshold effort means.</p>
-      </section>
-      <section>
-        <h3>Intensity by</h3>
-        <p v-for="sport in sportNames" :key="sport" class="row">
-          <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
-          <el-select
-            :id="`measure-${sport}`"
-            class="wide"
-            :model-value="athletes.athlete.preferredMeasure?.[sport] ?? sports[sport].zoneMeasures[0]"
-            @change="setMeasure(sport, $event)">
-            <el-option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure" :label="measure.replace('-', ' ')" />
-          </el-select>
-        </p>
-        <p class="faint small">What a bare zone 4 is taken for.</p>
-      </section>
+      <AfterRoom><LazyMeChoices :athlete="athletes.athlete" @keep="keep" /></AfterRoom>
       <AfterRoom><LazyMeWays :athlete="athletes.athlete" @keep="keep" /></AfterRoom>
     </div>
 
@@ -294,8 +227,5 @@ h3 {
   flex-wrap: wrap;
   gap: 4px 18px;
   margin-top: 6px;
-}
-.wide {
-  grid-column: 2 / -1;
 }
 </style>

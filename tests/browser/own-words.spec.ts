@@ -28,9 +28,11 @@ test('an answer kept is used in the next message, with a note, and can be forgot
 
   await newSession(app)
   await paste(app, '6 x 8m w/ 2 min jog')
+  await app.click('[data-test=noted]')
   await expect(remarks(app)).toContainText('8 min, one of your words')
   await expect(remarks(app)).not.toContainText('Which unit?')
   await app.reload()
+  await app.click('[data-test=noted]')
   await expect(remarks(app)).toContainText('8 min, one of your words')
 
   await app.goto('/me#words')
@@ -69,6 +71,7 @@ test('words read as nothing are given a meaning where they stand', async ({ app 
   await expect(form).toContainText('Reads as 1.5 km @ easy effort')
   await expectAccessible(app)
   await form.getByRole('textbox').press('Enter')
+  await app.click('[data-test=noted]')
   await expect(remarks(app)).toContainText('1.5 km easy, one of your words')
   expect(await wordsOf(app)).toEqual([{ said: 'sound lap', means: '1.5 km easy' }])
 })

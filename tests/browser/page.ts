@@ -68,11 +68,16 @@ export async function optionsOf(select: Locator): Promise<Locator> {
   return select.page().locator(`[id="${await box.first().getAttribute('aria-controls')}"] [role=option]`)
 }
 
-/** Picks an option of a select by what it says. */
-export async function choose(select: Locator, option: string): Promise<void> {
+const exactly = (words: string) => new RegExp(`^\\s*${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\s*$`)
+
+/** Picks an option of a select by what it says, in whole or by a pattern. */
+export async function choose(select: Locator, option: string | RegExp): Promise<void> {
   await select.click()
   const options = await optionsOf(select)
-  await options.filter({ hasText: new RegExp(`^\\s*${option.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\s*$`) }).click()
+  await options
+    .filter({ hasText: typeof option === 'string' ? exactly(option) : option })
+    .first()
+    .click()
   await expect(options.filter({ visible: true })).toHaveCount(0)
 }
 

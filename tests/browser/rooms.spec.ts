@@ -15,7 +15,7 @@ test('the shelf opens, copies, removes and brings back', async ({ app }) => {
   await app.click('[data-test=undo]')
   await expect(rows).toHaveCount(2)
   await app.fill('[data-test=search]', 'no such thing')
-  await expect(app.getByText('Nothing on the shelf has “no such thing” in it.')).toBeVisible()
+  await expect(app.getByText('Nothing on the shelf has that in it: looked for sessions with “no”')).toBeVisible()
 })
 
 test('a number changed in Me is kept, a wrong one is said and is not', async ({ app }) => {

@@ -36,6 +36,8 @@ export interface SheetHost {
   press: (path: string, what: 'row' | 'count') => void
   pasted: (words: string) => void
   changed: () => void
+  /** Rows have another height or place. */
+  measured: () => void
   /** Signs were left out of pasted words. */
   cleaned: () => void
 }
@@ -112,5 +114,6 @@ export const sheetExtensions = (host: SheetHost): Extension[] => [
   }),
   EditorView.updateListener.of(update => {
     if (update.docChanged) host.changed()
+    if (update.geometryChanged) host.measured()
   }),
 ]

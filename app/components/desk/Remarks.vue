@@ -11,6 +11,8 @@ const isCertain = (remark: Remark) => remark.level === 'note' && remark.code !==
 const certain = computed(() => remarks.value.filter(({ remark }) => isCertain(remark)))
 const doubtful = computed(() => remarks.value.filter(({ remark }) => !isCertain(remark)))
 const isOpen = ref(false)
+/** What the key would do now, at hand without opening. */
+const keyed = computed(() => (isOpen.value ? undefined : certain.value.find(({ isKeyed }) => isKeyed)?.remark))
 const summary = computed(() => {
   const count = certain.value.length
   return `${doubtful.value.length === 0 ? 'Nothing to ask; ' : ''}${count === 1 ? 'one reading' : `${count} readings`} noted`
@@ -36,6 +38,11 @@ const summary = computed(() => {
       @show="emit('show', remark.line)" />
     <p v-if="certain.length > 0" class="quiet">
       <el-button link :aria-expanded="isOpen" data-test="noted" @click="isOpen = !isOpen">{{ summary }} {{ isOpen ? '⌃' : '⌄' }}</el-button>
+      <template v-if="keyed">
+        {{ ' '
+        }}<el-button link type="primary" @click="emit('fix', keyed, keyed.fixes[0]!.replacement)">{{ keyed.fixes[0]!.label }}</el-button>
+        <kbd>Alt ⏎</kbd>
+      </template>
     </p>
     <template v-if="isOpen">
       <DeskRemarkLine
@@ -50,6 +57,13 @@ const summary = computed(() => {
 </template>
 
 <style scoped>
+kbd {
+  font: 0.6875rem var(--mono);
+  border: 1px solid var(--rule);
+  border-radius: 2px;
+  padding: 0 4px;
+  margin-left: 4px;
+}
 .quiet {
   margin: 4px 0;
 }

@@ -58,10 +58,14 @@ function sheetNow(typedLine: number | null = null) {
   return setSheet.of({ data, typedLine })
 }
 
+function tellPlace() {
+  rowTop.value = view && text.inHand ? view.lineBlockAt(view.state.selection.main.head).top + 3 : null
+}
+
 /** The row in hand and what can be undone are the editor's; the other parts of the desk are told. */
 function tellRow() {
   text.inHand = view ? rowInHand(view.state) : null
-  rowTop.value = view && text.inHand ? view.lineBlockAt(view.state.selection.main.head).top + 3 : null
+  tellPlace()
   text.canUndo = view ? undoDepth(view.state) > 0 : false
   text.canRedo = view ? redoDepth(view.state) > 0 : false
 }
@@ -129,6 +133,7 @@ const extensions = () =>
     },
     pasted: text.paste,
     changed: rememberHistory,
+    measured: tellPlace,
     cleaned: () =>
       import('element-plus/es/components/message/index.mjs').then(({ ElMessage }) =>
         ElMessage.warning('Signs that cannot be kept were left out of what was pasted.'),

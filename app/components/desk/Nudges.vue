@@ -186,13 +186,6 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
 .chart {
   width: 100%;
 }
-kbd {
-  font: 0.6875rem var(--mono);
-  border: 1px solid var(--rule);
-  border-radius: 2px;
-  padding: 0 4px;
-  white-space: nowrap;
-}
 details {
   font-size: 0.88rem;
 }

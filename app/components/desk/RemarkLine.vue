@@ -25,14 +25,3 @@ const isSaid = computed(() => props.remark.said && !isLong.value && !['spelling'
     <kbd v-if="isKeyed">Alt ⏎</kbd>
   </div>
 </template>
-
-<style scoped>
-kbd {
-  font: 0.6875rem var(--mono);
-  border: 1px solid var(--rule);
-  border-radius: 2px;
-  padding: 0 4px;
-  margin-left: 4px;
-  white-space: nowrap;
-}
-</style>

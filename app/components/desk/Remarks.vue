@@ -57,13 +57,6 @@ const summary = computed(() => {
 </template>
 
 <style scoped>
-kbd {
-  font: 0.6875rem var(--mono);
-  border: 1px solid var(--rule);
-  border-radius: 2px;
-  padding: 0 4px;
-  margin-left: 4px;
-}
 .quiet {
   margin: 4px 0;
 }

@@ -80,7 +80,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
       </p>
       <h2>Buttons</h2>
       <p>
-        Going: <b>top</b> pauses and goes on, held it opens where to jump to; <b>middle</b> presses where a step ends by press, held for a
+        Going: <b>top</b> pauses and resumes, held it opens where to jump to; <b>middle</b> presses where a step ends by press, held for a
         second it skips; <b>bottom</b> looks, held it takes the last press or skip back, and while paused it ends the session.
       </p>
       <p>

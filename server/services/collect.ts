@@ -1,7 +1,7 @@
+import { and, eq } from 'drizzle-orm'
 import { bringHome } from '../../core/wrist/link/desk'
 import { greet, listSlots, readBack } from '../../core/wrist/link/transfer'
 import type { Database } from '../db/client'
-import { and, eq } from 'drizzle-orm'
 import { holding } from '../db/schema'
 import { clockAheadOf } from './clock'
 import { deskStore } from './desk-store'
@@ -15,7 +15,8 @@ async function keepChangedThere({ exchange, messageBytes, watchId, whileHeld }: 
   for (const { slot, by, digest } of slots) {
     if (by !== 'hand' || digest === null) continue
     const isNew = await whileHeld(async tx => (await findProgram(tx, digest)) === null)
-    const { program } = isNew ? await readBack(exchange, slot, messageBytes) : { program: null }
+    /** What cannot be read keeps no recording from coming home. */
+    const { program } = isNew ? await readBack(exchange, slot, messageBytes).catch(() => ({ program: null })) : { program: null }
     if (!program) continue
     await whileHeld(async tx => {
       const [held] = await tx

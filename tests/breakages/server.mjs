@@ -91,6 +91,22 @@ export const server = [
     test: 'tests/server/shelf.test.ts',
   },
   {
+    what: 'A copy of a session that fits no watch by now is said to be equal.',
+    file: 'server/services/slots.ts',
+    from: ': { from: fitted.program.from })',
+    to: ': null)',
+    test: 'tests/server/watches.test.ts',
+    isBuilt: true,
+  },
+  {
+    what: 'A program changed on the watch is not fetched, and its recording is without a plan.',
+    file: 'server/services/collect.ts',
+    from: "if (by !== 'hand' || digest === null) continue",
+    to: 'if (digest !== undefined) continue',
+    test: 'tests/server/watches.test.ts',
+    isBuilt: true,
+  },
+  {
     what: 'A session put on a day has no length yet.',
     file: 'server/services/plan.ts',
     from: '...figures! }',

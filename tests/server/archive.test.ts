@@ -9,6 +9,7 @@ import { demoScripts } from '../../demo/sessions'
 import type { Session } from '../../core/session/document'
 import { asOwner } from '../../server/db/client'
 import { saveSession } from '../../server/services/session'
+import { keepProgram } from '../../server/services/program'
 import { storeRecording } from '../../server/services/recording'
 import type { EraseAsked, KeptSession, Listed, LoggedRecording, LogRow, ShelfRow } from '../../shared/api'
 import type { Person } from './client'
@@ -52,7 +53,11 @@ beforeAll(async () => {
   const log = demoLog(athlete, documents)
   for (const _ of done) {
     const { title, program, recording } = log.next().value as DemoRecording
-    await asOwner(database, ilse.owner, tx => storeRecording(tx, recording, { sessionId: kept.get(title)!.id, program, revision: 1 }))
+    await asOwner(database, ilse.owner, async tx => {
+      const from = { sessionId: kept.get(title)!.id, revision: 1 }
+      if (program) await keepProgram(tx, program, { ...from, changedThere: title === done[0] })
+      return storeRecording(tx, recording, { ...from, program })
+    })
   }
   archive = await archiveOf(ilse)
 })
@@ -75,8 +80,8 @@ async function shownOf(person: Person) {
   }
   const recordings = []
   for (const { id } of (await get<Listed<LogRow>>('/recordings')).rows) {
-    const { title, recording, score, session, program } = await get<LoggedRecording>(`/recordings/${id}`)
-    recordings.push({ title, recording, score, session, program })
+    const { title, recording, score, session, program, changedThere } = await get<LoggedRecording>(`/recordings/${id}`)
+    recordings.push({ title, recording, score, session, program, changedThere })
   }
   const plan = (await get<{ day: string; title: string }[]>('/plan?from=2026-01-01&to=2026-12-31')).map(({ day, title }) => [day, title])
   return {

@@ -1,4 +1,4 @@
-import { array, bool, number, object, string } from 'yup'
+import { array, bool, boolean, number, object, string } from 'yup'
 import type { InferType } from 'yup'
 import { slugOf } from '../../../core/quantity/slug'
 
@@ -49,6 +49,7 @@ export const indexShape = object({
       digest: string().length(64).required(),
       session: string().uuid().nullable().defined(),
       revision: number().integer().nullable().defined(),
+      changedThere: boolean().default(false),
     }),
   ).required(),
   recordings: array(

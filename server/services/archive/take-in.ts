@@ -190,7 +190,11 @@ async function takeProgram(
   const document = accepted(validateProgram(await jsonIn(archive, file)), 'a program')
   if (digestOf(document) !== entry.digest) throw new FileFault('Is not the program that the index names.')
   await transaction(tx =>
-    keepProgram(tx, document, { sessionId: (entry.session && ids.get(entry.session)) ?? null, revision: entry.revision }),
+    keepProgram(tx, document, {
+      sessionId: (entry.session && ids.get(entry.session)) ?? null,
+      revision: entry.revision,
+      changedThere: entry.changedThere,
+    }),
   )
   return { file, titles: [] }
 }

@@ -30,7 +30,7 @@ async function indexOf(tx: OwnerTransaction): Promise<ArchiveIndex> {
     .where(isNull(recording.removedAt))
     .orderBy(asc(recording.startedAt), asc(recording.id))
   const programs = await tx
-    .select({ digest: program.digest, session: program.sessionId, revision: program.revision })
+    .select({ digest: program.digest, session: program.sessionId, revision: program.revision, changedThere: program.changedThere })
     .from(program)
     .orderBy(asc(program.digest))
   const planned = await tx.select().from(planEntry).orderBy(asc(planEntry.day), asc(planEntry.createdAt), asc(planEntry.id))

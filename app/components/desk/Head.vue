@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { sportNames } from '~~/core/session/sports'
-
 /** The session's title and sport, changed where they stand. */
 defineProps<{ title: string; place: string }>()
 const emit = defineEmits<{ title: [words: string]; sport: [words: string] }>()
@@ -35,15 +33,9 @@ function end(isKept: boolean) {
       @blur="end(true)" />
     <h1 v-show="!isNaming" data-test="title">{{ title }}</h1>
     <el-button v-if="!isNaming && desk.session" link type="primary" data-test="rename" @click="begin">Rename</el-button>
-    <el-select
-      v-if="sport && sport !== 'multi'"
-      :model-value="sport"
-      class="sport"
-      aria-label="Sport"
-      data-test="desk-sport"
-      @change="(words: string) => emit('sport', words)">
-      <el-option v-for="name in sportNames" :key="name" :value="name" :label="name" />
-    </el-select>
+    <AfterRoom v-if="sport && sport !== 'multi'">
+      <LazyDeskSportChoice :sport="sport" @choose="(words: string) => emit('sport', words)" />
+    </AfterRoom>
     <span v-else-if="sport" class="faint">several sports</span>
     <span class="faint">{{ place }}</span>
     <AfterRoom><LazyDeskWalkOffer /></AfterRoom>
@@ -67,8 +59,5 @@ h1 {
 }
 .el-input {
   max-width: 460px;
-}
-.sport {
-  --el-select-width: 96px;
 }
 </style>

@@ -59,7 +59,7 @@ const missing = computedAlike(() =>
         {{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">, {{ desk.reckoning.open }} open</template>
       </dd>
     </dl>
-    <DeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" />
+    <AfterRoom><LazyDeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" /></AfterRoom>
     <div v-for="[line, lacks] in missing" :key="line" class="said note">
       {{ line[0]?.toUpperCase() + line.slice(1) }}.<AfterRoom><LazyMeAskNumber v-if="lacks" :missing="lacks" /></AfterRoom>
     </div>

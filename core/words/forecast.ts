@@ -35,11 +35,9 @@ export interface LevelSaid {
  * @example sayLevel({ level: 'hard', used: 0.62, between: ['hard', 'race'], most: 'the sixth 800 m' })
  */
 export function sayLevel({ level, used, between: [low, high], most, untold }: LevelSaid): string {
-  const share = used > 3 ? 'more than three times what a race would take' : `about ${Math.round(used * 100)} % of what a race would take`
-  if (untold === 'most') {
-    const easy = share.replace('of what a race would take', 'of a race')
-    return `Not known: the work says no target. Were it easy, the whole would take ${easy}.`
-  }
+  const amount = used > 3 ? 'more than three times' : `about ${Math.round(used * 100)} % of`
+  if (untold === 'most') return `Not known: the work says no target. Were it easy, the whole would take ${amount} a race.`
+  const share = `${amount} what a race would take`
   const where = most !== '' && level !== 'easy' ? `, the most after ${most}` : ''
   const doubts = [low === level ? '' : lower[low], high === null || high === level ? '' : higher[high]].filter(Boolean)
   const least = untold === 'some' ? `At least ${levels[level].toLowerCase()}` : levels[level]

@@ -16,8 +16,7 @@ import { standingOf } from './standing'
 const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 
 /** What a search asks for, as conditions on the shelf: of what is in a session, or all its words in the title as they were typed. */
-function conditions(search: string): SQL | undefined {
-  const query = parseQuery(search)
+function conditions(search: string, query: Query): SQL | undefined {
   const typed = search.trim().split(/\s+/)
   return and(
     isNull(session.removedAt),
@@ -143,14 +142,15 @@ export async function listSessions(
   options: { search?: string; sort: ShelfSort; limit: number; offset: number },
 ): Promise<FoundSessions> {
   const { search = '' } = options
-  const matches = conditions(search)
+  const query = parseQuery(search)
+  const matches = conditions(search, query)
   const rows = await pageOf(tx, matches, options)
   const [count] = await tx
     .select({ total: sql<number>`count(*)::int` })
     .from(session)
     .where(matches)
   const isNowhere = count!.total === 0 && search.trim() !== ''
-  return { total: count!.total, rows, how: sayQuery(parseQuery(search)), near: isNowhere ? await nearTo(tx, search) : [] }
+  return { total: count!.total, rows, how: sayQuery(query), near: isNowhere ? await nearTo(tx, search) : [] }
 }
 
 /** How many sessions on the shelf share each of these values. */

@@ -32,6 +32,7 @@ test('a session is written, fixed and sent with the keyboard alone', async ({ ap
 
 test('rows go into a repeat and out of it by keys that no browser has, and a whole word is not completed', async ({ app }) => {
   await newSession(app)
+  await expect(app.locator('.cm-content[aria-autocomplete=list]')).toBeVisible()
   await app.keyboard.type('sport run\n\n3 times\n5:00')
   await app.keyboard.press('Alt+.')
   await expect(app.locator('.cm-line', { hasText: /^ {2,}5:00$/ })).toBeVisible()

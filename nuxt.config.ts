@@ -2,6 +2,7 @@ import { relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import application from './package.json'
 import { offlineFiles } from './scripts/parts'
+import { textsByPart } from './scripts/texts'
 
 /** The page that opens where the server is away: no room's own, so that every room can grow from it. */
 const shell = '/shell'
@@ -85,6 +86,7 @@ export default defineNuxtConfig({
   },
   vite: {
     resolve: { alias: { '@ctrl/tinycolor': fileURLToPath(new URL('app/theme/no-colours.ts', import.meta.url)) } },
+    plugins: [textsByPart(source)],
     build: { chunkSizeWarningLimit: 2000 },
     /** Many small files cost a slow line more than one of their size. */
     $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 6_000 } } } },

@@ -2,6 +2,7 @@
 import { useFonts } from '~/theme/fonts'
 import { useShownMode } from '~/theme/mode'
 import { isHere, isOutside, rooms } from '~/rooms'
+import { app as texts } from '~/texts/en'
 
 const route = useRoute()
 /** Trap: the server does not draw the room, and would not say that its part of the build is wanted. */
@@ -31,7 +32,7 @@ function typedEarly(event: KeyboardEvent) {
 function onKey(event: KeyboardEvent) {
   if (isFinding.value && !isFinderIn.value) return typedEarly(event)
   const isFind = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey && event.code === 'KeyK'
-  const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable=true], [role=dialog]') !== null
+  const isTyping = (event.target as HTMLElement).closest(texts.inputTextareaSelectContenteditable) !== null
   const isBareKey = !isTyping && !event.ctrlKey && !event.metaKey && !event.altKey
   if ((isFind || (isBareKey && event.key === '/')) && !isOnFace()) find()
   else if (isBareKey && event.key === '?') isAskingKeys.value = true
@@ -48,11 +49,11 @@ const isBare = computed(() => isOnFace() || isOutside(route.path))
 
 <template>
   <NuxtPwaManifest />
-  <a class="skip" href="#room">To the room</a>
+  <a class="skip" href="#room">{{ texts.toTheRoom }}</a>
   <div class="frame">
     <header v-if="!isBare" class="rim">
-      <NuxtLink to="/desk" class="name">Agonis</NuxtLink>
-      <nav aria-label="Rooms">
+      <NuxtLink to="/desk" class="name">{{ texts.agonis }}</NuxtLink>
+      <nav :aria-label="texts.rooms">
         <NuxtLink
           v-for="room in rooms"
           :key="room.to"
@@ -63,9 +64,9 @@ const isBare = computed(() => isOnFace() || isOutside(route.path))
         </NuxtLink>
       </nav>
       <div class="tools">
-        <el-button link aria-haspopup="dialog" data-test="open-finder" @click="find">Find</el-button>
-        <el-button link aria-haspopup="dialog" data-test="open-keys" @click="isAskingKeys = true">Keys</el-button>
-        <NuxtLink to="/help">Help</NuxtLink>
+        <el-button link aria-haspopup="dialog" data-test="open-finder" @click="find">{{ texts.find }}</el-button>
+        <el-button link aria-haspopup="dialog" data-test="open-keys" @click="isAskingKeys = true">{{ texts.keys }}</el-button>
+        <NuxtLink to="/help">{{ texts.help }}</NuxtLink>
       </div>
     </header>
     <div v-if="!isBare" class="frieze" aria-hidden="true" />

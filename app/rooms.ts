@@ -1,3 +1,5 @@
+import { rooms as texts } from '~/texts/en'
+
 /** A room of the application: where it is, what it is called, and what it is about, in the words that stand before anything is loaded. */
 export interface Room {
   to: string
@@ -7,24 +9,24 @@ export interface Room {
 
 /** The rooms of the navigation, in its order. */
 export const rooms: readonly Room[] = [
-  { to: '/desk', name: 'Desk', about: 'Write one session in plain lines. What it comes to and how hard it is stand beside it.' },
-  { to: '/shelf', name: 'Shelf', about: 'All your sessions, found by what is in them.' },
-  { to: '/weeks', name: 'Weeks', about: 'What is planned on which day. A message with a whole week can be pasted.' },
-  { to: '/watches', name: 'Watches', about: 'What each watch holds, beside what it should hold.' },
-  { to: '/log', name: 'Log', about: 'What was done, beside what was planned.' },
-  { to: '/calculator', name: 'Calculator', about: 'Pace, time and distance, each from the other two.' },
-  { to: '/me', name: 'Me', about: 'Your numbers, each with where it came from, and your ways of doing things.' },
+  { to: '/desk', name: texts.desk, about: texts.writeOneSessionIn },
+  { to: '/shelf', name: texts.shelf, about: texts.allYourSessionsFound },
+  { to: '/weeks', name: texts.weeks, about: texts.whatIsPlannedOn },
+  { to: '/watches', name: texts.watches, about: texts.whatEachWatchHolds },
+  { to: '/log', name: texts.log, about: texts.whatWasDoneBeside },
+  { to: '/calculator', name: texts.calculator, about: texts.paceTimeAndDistance },
+  { to: '/me', name: texts.me, about: texts.yourNumbersEachWith },
 ]
 
 /** Rooms that are reached from another one. */
 const inner: readonly Room[] = [
-  { to: '/standin', name: 'Stand-in watch', about: 'A watch to try a session on: three buttons, its own memory and clock.' },
-  { to: '/phone', name: 'This phone as a watch', about: 'Leads you through a session, by screen, voice and tap.' },
-  { to: '/help', name: 'Help', about: 'What each room is for, what each number and word means, and where it comes from.' },
-  { to: '/about', name: 'About Agonis', about: 'What it is, which version this is, and where what is yours is kept.' },
-  { to: '/card', name: 'On paper', about: 'The session on an arm band, a card or a sheet.' },
-  { to: '/sign-in', name: 'Sign in', about: 'Agonis turns a line of text into a session that a watch leads you through.' },
-  { to: '/join', name: 'Come in', about: 'Agonis turns a line of text into a session that a watch leads you through.' },
+  { to: '/standin', name: texts.standInWatch, about: texts.aWatchToTry },
+  { to: '/phone', name: texts.thisPhoneAsA, about: texts.leadsYouThroughA },
+  { to: '/help', name: texts.help, about: texts.whatEachRoomIs },
+  { to: '/about', name: texts.aboutAgonis, about: texts.whatItIsWhich },
+  { to: '/card', name: texts.onPaper, about: texts.theSessionOnAn },
+  { to: '/sign-in', name: texts.signIn, about: texts.agonisTurnsALine },
+  { to: '/join', name: texts.comeIn, about: texts.agonisTurnsALine },
 ]
 
 const isWithin = (path: string, to: string) => path === to || path.startsWith(`${to}/`)

@@ -4,6 +4,7 @@ import { readScript } from '~~/core/script/reader/read-script'
 import { rooms } from '~/rooms'
 import type { Cord } from '~~/core/reckon/cord'
 import type { FoundSessions, Listed, LogRow, ShelfRow } from '~~/shared/api'
+import { finder as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -73,7 +74,7 @@ const ofSession = (row: ShelfRow, kind: string): Found => ({
     row.sport,
     row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60),
     ...row.tags.map(tag => `#${tag}`),
-    `changed ${day(row.updatedAt)}`,
+    texts.changed(day(row.updatedAt)),
   ]
     .filter(Boolean)
     .join(', '),
@@ -105,7 +106,7 @@ const found = computed<Found[]>(() => [
           key: 'write',
           kind: 'write',
           name: asRows.value,
-          beside: 'a new session of these words',
+          beside: texts.aNewSessionOf,
           go: () => handover.toDesk(asRows.value!, '/desk/new'),
         },
       ]),
@@ -140,21 +141,21 @@ onMounted(() => {
 </script>
 
 <template>
-  <dialog ref="dialog" class="finder" aria-label="Find anything" @close="emit('close')" @click.self="dialog?.close()">
+  <dialog ref="dialog" class="finder" :aria-label="texts.findAnything" @close="emit('close')" @click.self="dialog?.close()">
     <el-input
       ref="field"
       v-model="words"
-      aria-label="Find a room, a session, what was done, or write one"
+      :aria-label="texts.findARoomA"
       aria-expanded="true"
       aria-controls="found"
       :aria-activedescendant="found.length > 0 ? `found-${chosen}` : undefined"
-      placeholder="a room, a title, 12x300, or the words of a new session"
+      :placeholder="texts.aRoomATitle"
       autocomplete="off"
       spellcheck="false"
       data-test="finder"
       @keydown="onKey"
       @keydown.enter.prevent="choose(found[chosen])" />
-    <ul id="found" ref="list" role="listbox" aria-label="Found" data-test="found">
+    <ul id="found" ref="list" role="listbox" :aria-label="texts.found" data-test="found">
       <li
         v-for="(one, index) in found"
         :id="`found-${index}`"
@@ -168,13 +169,13 @@ onMounted(() => {
         ><SessionCord v-if="one.cord" :cord="one.cord" :width="150" />
       </li>
     </ul>
-    <p v-if="isAway" class="bad none" role="status">The server does not answer: only rooms are found now.</p>
+    <p v-if="isAway" class="bad none" role="status">{{ texts.theServerDoesNot }}</p>
     <p v-else-if="found.length === 0" class="faint none" role="status">
-      Nothing found<template v-if="how">: looked for {{ how }}</template
-      >. Words that read as rows can be written as a new session.
+      {{ texts.nothingFound }}<template v-if="how">{{ texts.lookedFor(how) }}</template
+      >{{ texts.wordsThatReadAs }}
     </p>
     <p v-else-if="words.trim() && how" class="faint none" role="status" data-test="how">
-      {{ sessions.length === 0 && near.length > 0 ? 'No session has it; near it by title. ' : '' }}Looked for {{ how }}.
+      {{ texts.lookedFor2(sessions.length === 0 && near.length > 0 ? texts.noSessionHasIt : '', how) }}
     </p>
   </dialog>
 </template>

@@ -3,6 +3,7 @@ import { deskKeys } from '~/desk/desk-keys'
 import { rowActions } from '~/desk/row-keys'
 import { shownAlt, shownKeys } from '~/keys/alt-key'
 import { rowActs } from '~/shelf/acts'
+import { keysSheet as texts } from '~/texts/en'
 
 /** The keys of the room one is in, and those that work in every room. */
 const emit = defineEmits<{ close: [] }>()
@@ -11,45 +12,45 @@ const path = useRoute().path
 
 type Keys = readonly (readonly [key: string, what: string])[]
 const everywhere: Keys = [
-  ['Ctrl K', 'find a room, a session, what was done'],
-  ['/', 'the same, outside text'],
-  ['?', 'this list, outside text'],
-  ['Esc', 'close what is open'],
-  ['Tab', 'the next thing; the first leads past the navigation'],
+  ['Ctrl K', texts.findARoomA],
+  ['/', texts.theSameOutsideText],
+  ['?', texts.thisListOutsideText],
+  ['Esc', texts.closeWhatIsOpen],
+  ['Tab', texts.theNextThingThe],
 ]
 const ofDesk: Keys = [
   ...deskKeys.map(key => [shownAlt(key), key.words] as const),
-  ['Ctrl Space', 'what may come next'],
-  ['Tab', 'take what is offered; else leave the sheet'],
-  ['Ctrl Z', 'take back, without end, after a reload too'],
-  ['Ctrl Shift Z', 'do again'],
-  ['Ctrl Shift [', 'fold this repeat'],
-  ['Ctrl Shift ]', 'unfold it'],
+  ['Ctrl Space', texts.whatMayComeNext],
+  ['Tab', texts.takeWhatIsOffered],
+  ['Ctrl Z', texts.takeBackWithoutEnd],
+  ['Ctrl Shift Z', texts.doAgain],
+  ['Ctrl Shift [', texts.foldThisRepeat],
+  ['Ctrl Shift ]', texts.unfoldIt],
 ]
 const ofShelf: Keys = [
-  ['↑ ↓', 'the session before or after, from a title'],
-  ['⏎', 'open it at the Desk'],
+  ['↑ ↓', texts.theSessionBeforeOr],
+  ['⏎', texts.openItAtThe],
   ...rowActs({ isArchived: false }).map(act => [act.key, act.words.toLowerCase()] as const),
 ]
 const ofFace: Keys = [
-  ['⏎', 'push the button that has the focus'],
-  ['Tab', 'the next button'],
+  ['⏎', texts.pushTheButtonThat],
+  ['Tab', texts.theNextButton],
 ]
 const groups: { title: string; keys: Keys }[] = [
   ...(path.startsWith('/desk')
     ? [
         { title: 'A row', keys: rowActions.map(action => [shownAlt(action), action.name] as const) },
-        { title: 'The sheet', keys: ofDesk },
+        { title: texts.theSheet, keys: ofDesk },
       ]
     : []),
-  ...(path.startsWith('/shelf') ? [{ title: 'A session on the shelf', keys: ofShelf }] : []),
-  ...(/^\/(?:standin|phone)/.test(path) ? [{ title: 'The face', keys: ofFace }] : []),
-  { title: 'In every room', keys: everywhere },
+  ...(path.startsWith('/shelf') ? [{ title: texts.aSessionOnThe, keys: ofShelf }] : []),
+  ...(/^\/(?:standin|phone)/.test(path) ? [{ title: texts.theFace, keys: ofFace }] : []),
+  { title: texts.inEveryRoom, keys: everywhere },
 ]
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" title="Keys" width="min(860px, 94vw)" @closed="emit('close')">
+  <el-dialog v-model="isOpen" :title="texts.keys" width="min(860px, 94vw)" @closed="emit('close')">
     <div class="columns">
       <section v-for="group in groups" :key="group.title">
         <h2>{{ group.title }}</h2>
@@ -63,7 +64,9 @@ const groups: { title: string; keys: Keys }[] = [
         </dl>
       </section>
     </div>
-    <template #footer><el-button @click="isOpen = false">Close</el-button></template>
+    <template #footer
+      ><el-button @click="isOpen = false">{{ texts.close }}</el-button></template
+    >
   </el-dialog>
 </template>
 

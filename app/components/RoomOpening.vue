@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { roomAt } from '~/rooms'
+import { roomOpening as texts } from '~/texts/en'
 
 /** What stands where a room is about to be: its name and what it is about, in the first words that the server sends. */
 const room = roomAt(useRoute().path)
-useHead({ title: room ? `${room.name} · Agonis` : 'Agonis' })
+useHead({ title: room ? texts.agonis(room.name) : 'Agonis' })
 </script>
 
 <template>
@@ -12,6 +13,6 @@ useHead({ title: room ? `${room.name} · Agonis` : 'Agonis' })
       <h1>{{ room.name }}</h1>
       <p>{{ room.about }}</p>
     </template>
-    <p class="faint" role="status">Opening …</p>
+    <p class="faint" role="status">{{ texts.opening }}</p>
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
 import type { ShelfRow } from '~~/shared/api'
+import { sessionBrief as texts } from '~/texts/en'
 
 /** One session where one of several is to be chosen: enough to tell two of one name apart. */
 const props = defineProps<{ row: Pick<ShelfRow, 'title' | 'sport' | 'seconds' | 'cord' | 'tags' | 'updatedAt'> }>()
@@ -10,7 +11,7 @@ const facts = computed(() =>
     props.row.sport,
     props.row.seconds === null ? '' : sayDuration(Math.round(props.row.seconds / 60) * 60),
     ...props.row.tags.map(tag => `#${tag}`),
-    `changed ${dates.dayOf(props.row.updatedAt)}`,
+    texts.changed(dates.dayOf(props.row.updatedAt)),
   ]
     .filter(Boolean)
     .join(', '),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tagField as texts } from '~/texts/en'
 const props = defineProps<{ tags: string[] }>()
 const emit = defineEmits<{ set: [tags: string[]] }>()
 const typed = ref('')
@@ -21,7 +22,7 @@ async function add() {
       <el-button
         link
         type="primary"
-        :aria-label="`Take the tag ${tag} off`"
+        :aria-label="texts.takeTheTagOff(tag)"
         @click="
           emit(
             'set',
@@ -34,8 +35,8 @@ async function add() {
     <el-input
       v-model="typed"
       maxlength="40"
-      placeholder="add a tag"
-      aria-label="Add a tag"
+      :placeholder="texts.addATag"
+      :aria-label="texts.addATag2"
       data-test="tag"
       @keydown.enter="add"
       @blur="add" />

@@ -1,3 +1,4 @@
+import { composablesApi as texts } from '~/texts/en'
 /** An error as the server states it, or as the browser found it. */
 export interface ApiProblem {
   status: number
@@ -31,18 +32,18 @@ export async function answerTo(path: string, init: RequestInit, hint: string): P
   try {
     response = (await firstAnswer(path, init.method)) ?? (await fetch(`/api${path}`, init))
   } catch {
-    throw new ApiError({ status: 0, problem: 'The server does not answer.', where: 'network', hint })
+    throw new ApiError({ status: 0, problem: texts.theServerDoesNot, where: 'network', hint })
   }
   if (response.status === 401) leaveForSignIn()
   if (response.ok) return response
   const told = (await response.json().catch(() => null)) as object | null
-  throw new ApiError({ status: response.status, problem: 'The server failed.', where: path, hint: '', ...told })
+  throw new ApiError({ status: response.status, problem: texts.theServerFailed, where: path, hint: '', ...told })
 }
 
 /** Asks the server in JSON, and gives what it answers. */
 export async function api<T>(path: string, options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown } = {}): Promise<T> {
   const sent = options.body === undefined ? {} : { body: JSON.stringify(options.body), headers: { 'content-type': 'application/json' } }
-  const hint = 'What you typed is kept here and goes there when it is back.'
+  const hint = texts.whatYouTypedIs
   const response = await answerTo(path, { method: options.method ?? 'GET', ...sent }, hint)
   return (await response.json().catch(() => null)) as T
 }

@@ -1,3 +1,4 @@
+import { composablesAsked as texts } from '~/texts/en'
 /**
  * Asks before something is lost for good.
  *
@@ -6,7 +7,7 @@
  */
 export async function askedToGoOn(words: string, act: string): Promise<boolean> {
   try {
-    await ElMessageBox.confirm(words, { confirmButtonText: act, cancelButtonText: 'Keep it', type: 'warning', appendTo: '#room' })
+    await ElMessageBox.confirm(words, { confirmButtonText: act, cancelButtonText: texts.keepIt, type: 'warning', appendTo: '#room' })
     return true
   } catch {
     return false

@@ -1,4 +1,5 @@
-const prefix = 'agonis.typed.'
+import { composablesTyped as texts } from '~/texts/en'
+const prefix = texts.agonisTyped
 
 /** Words typed into a field that are not on the server yet, kept in this browser over a reload. */
 export function keepTyped(field: string, words: string): void {

@@ -1,5 +1,6 @@
 import type { ImportedFile } from '~~/shared/api'
 import { hereAlready } from '~~/shared/api'
+import { composablesUseImport as texts } from '~/texts/en'
 
 /** How far taking files in has come: so many of so many. */
 export interface ImportProgress {
@@ -25,7 +26,7 @@ async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<string
 async function* takeFile(file: File): AsyncGenerator<ImportedFile | { count: number }> {
   const headers = { 'accept': 'application/x-ndjson', 'content-type': 'application/octet-stream' }
   const path = `/import?name=${encodeURIComponent(file.name.slice(0, 300))}`
-  const response = await answerTo(path, { method: 'POST', body: file, headers }, 'Choose the file again when it is back.')
+  const response = await answerTo(path, { method: 'POST', body: file, headers }, texts.chooseTheFileAgain)
   for await (const line of linesOf(response.body!)) yield { file: file.name, titles: [], ...(JSON.parse(line) as object) }
 }
 

@@ -1,2 +1,3 @@
+import { composablesWalk as texts } from '~/texts/en'
 /** Where this browser stands with the first walk: not offered yet, asked for, or known. */
-export const useWalk = () => useLocalStorage<'' | 'wanted' | 'known'>('agonis.walk', '')
+export const useWalk = () => useLocalStorage<'' | 'wanted' | 'known'>(texts.agonisWalk, '')

@@ -7,6 +7,7 @@ import { changeBetween, retext } from '~~/core/edit/retext'
 import type { ReadResult } from '~~/core/script/reader/read-script'
 import { sayRefusal } from '~~/core/words/refusals'
 import { rowInHand, takeRow } from './row-in-hand'
+import { deskCarryOut as texts } from '~/texts/en'
 
 /** What edits of the session on the desk go by. */
 export interface EditContext {
@@ -27,7 +28,7 @@ const isAbout = (edit: Edit, path: string | null) =>
  */
 export function carryOut(view: EditorView, edits: readonly Edit[], context: EditContext): string | null {
   const reading = context.reading()
-  if (reading.sessions.length !== 1) return 'The text holds several sessions; its rows are changed one session at a time.'
+  if (reading.sessions.length !== 1) return texts.theTextHoldsSeveral
   const text = view.state.doc.toString()
   const before = rowInHand(view.state)
   let session = reading.sessions[0]!
@@ -42,7 +43,7 @@ export function carryOut(view: EditorView, edits: readonly Edit[], context: Edit
   view.dispatch({
     changes: changeBetween(text, retext(text, reading, session, context.read)),
     effects: takeRow.of(left),
-    userEvent: 'input.edit',
+    userEvent: texts.inputEdit,
     annotations: isolateHistory.of('full'),
     scrollIntoView: true,
   })

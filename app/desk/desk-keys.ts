@@ -1,4 +1,5 @@
 import type { AltKey } from '~/keys/alt-key'
+import { deskDeskKeys as texts } from '~/texts/en'
 
 /** What a key does on the whole desk, beside those of a row. */
 export interface DeskKey extends AltKey {
@@ -7,11 +8,11 @@ export interface DeskKey extends AltKey {
 }
 
 export const deskKeys: readonly DeskKey[] = [
-  { name: 'fix', code: 'Enter', sign: '⏎', words: 'take the fix of this row' },
-  { name: 'row', code: 'KeyI', sign: 'I', words: "change this row's length and target" },
-  { name: 'quiet', code: 'KeyQ', sign: 'Q', words: 'take the quiet band in every row that would nudge' },
-  { name: 'deeper', code: 'Period', sign: '.', words: 'deeper, into the repeat above' },
-  { name: 'out', code: 'Comma', sign: ',', words: 'out of it' },
+  { name: 'fix', code: 'Enter', sign: '⏎', words: texts.takeTheFixOf },
+  { name: 'row', code: 'KeyI', sign: 'I', words: texts.changeThisRowS },
+  { name: 'quiet', code: 'KeyQ', sign: 'Q', words: texts.takeTheQuietBand },
+  { name: 'deeper', code: 'Period', sign: '.', words: texts.deeperIntoTheRepeat },
+  { name: 'out', code: 'Comma', sign: ',', words: texts.outOfIt },
 ]
 
 export const deskKey = (name: DeskKey['name']): DeskKey => deskKeys.find(key => key.name === name)!

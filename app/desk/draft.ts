@@ -1,5 +1,6 @@
 import type { Draft } from './draft-store'
 import { readDrafts, removeDraft, writeDraft } from './draft-store'
+import { deskDraft as texts } from '~/texts/en'
 
 export type { Draft } from './draft-store'
 
@@ -8,7 +9,7 @@ export interface LeftDraft extends Draft {
   tab: string
 }
 
-const lastKey = 'agonis.desk-last'
+const lastKey = texts.agonisDeskLast
 
 function stored(name: string): string | null {
   try {
@@ -18,7 +19,7 @@ function stored(name: string): string | null {
   }
 }
 
-const leftName = (id: string, tab: string) => (tab === '' ? `agonis.desk.${id}` : `agonis.desk.${id}.${tab}`)
+const leftName = (id: string, tab: string) => (tab === '' ? texts.agonisDesk(id) : texts.agonisDesk2(id, tab))
 
 /** Drafts that a page wrote in its last moment, or that an earlier version of it kept: read once, and written anew where all others are. */
 function leftDrafts(id: string): LeftDraft[] {
@@ -128,7 +129,7 @@ export function rememberOnDesk(id: string): void {
   }
 }
 
-const freshKey = 'agonis.desk-fresh'
+const freshKey = texts.agonisDeskFresh
 
 /** A session that was begun here and has no words yet, so that nobody else can know it. */
 export function rememberFresh(id: string): void {

@@ -1,5 +1,6 @@
 import { keepDraft } from './draft'
 import type { KeptWords } from './keeping'
+import { deskKeepHere as texts } from '~/texts/en'
 
 /** A write to this browser's disk that takes longer is said. */
 const sayWritingAfter = 100
@@ -17,6 +18,6 @@ export function useKeepHere(words: KeptWords) {
     clearTimeout(late)
     const now = keeping.value.state
     if (text.id !== id || now === 'differs' || now === 'there') return
-    words.say(isKept ? { state: 'here', why } : { state: 'nowhere', why: 'this browser has no room left' })
+    words.say(isKept ? { state: 'here', why } : { state: 'nowhere', why: texts.thisBrowserHasNo })
   }
 }

@@ -8,6 +8,7 @@ import { isAltKey } from '~/keys/alt-key'
 import { deskKey } from './desk-keys'
 import { keyedRemark } from './remarks'
 import { sheetField } from './sheet'
+import { deskKeys as texts } from '~/texts/en'
 
 const opensBlock = /^\s*(?:off\s+)?(?:(?:\d+\s*(?:times|x|rounds|sets)\b)|repeat for\b|leg\b).*$/i
 const hasBody = /[,:]?\s*(?:drop|stop|ceiling|place|#|\?\{|$)/i
@@ -33,7 +34,7 @@ function takeFix(view: EditorView): boolean {
   const remark = keyedRemark(remarks)
   if (!remark) return false
   const from = line.from + remark.column - 1
-  view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: 'input.fix' })
+  view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: texts.inputFix })
   return true
 }
 
@@ -44,7 +45,7 @@ const told =
     const done = indent(view)
     const line = view.state.doc.lineAt(view.state.selection.main.head)
     const depth = /^ */.exec(line.text)![0].length / 2
-    view.dispatch({ effects: EditorView.announce.of(depth === 0 ? 'in no repeat' : `in ${depth} ${depth === 1 ? 'repeat' : 'repeats'}`) })
+    view.dispatch({ effects: EditorView.announce.of(depth === 0 ? texts.inNoRepeat : `in ${depth} ${depth === 1 ? 'repeat' : 'repeats'}`) })
     return done
   }
 
@@ -67,7 +68,7 @@ const directTyping = EditorView.domEventHandlers({
     )
       return false
     event.preventDefault()
-    view.dispatch(view.state.replaceSelection(event.data), { userEvent: 'input.type', scrollIntoView: true })
+    view.dispatch(view.state.replaceSelection(event.data), { userEvent: texts.inputType, scrollIntoView: true })
     return true
   },
 })

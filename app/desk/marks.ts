@@ -3,6 +3,7 @@ import type { SheetRow } from '~~/core/reckon/sheet'
 import { formatTime } from '~~/core/quantity/time'
 import { along, placeOf } from './band-place'
 import type { Bracket, MarginRow } from './lines'
+import { deskMarks as texts } from '~/texts/en'
 
 function element(className: string, text = ''): HTMLElement {
   const made = document.createElement('div')
@@ -35,7 +36,7 @@ function drawString(row: SheetRow): HTMLElement {
   const cell = element('sheet-string')
   if (row.band && !row.off) {
     cell.dataset.path = row.path
-    cell.title = 'Drag an end to change the band'
+    cell.title = texts.dragAnEndTo
   }
   const critical = element('sheet-critical')
   critical.style.left = `${along(100)}%`
@@ -63,7 +64,7 @@ function drawSpine(brackets: readonly Bracket[]): HTMLElement {
     if (!bracket.roundel) continue
     const roundel = element('sheet-roundel', bracket.roundel)
     roundel.dataset.path = bracket.path
-    roundel.title = 'Drag to move, press to change the count'
+    roundel.title = texts.dragToMovePress
     roundel.style.left = `${bracket.level * bracketPitch + 16}px`
     cell.append(roundel)
   }
@@ -80,7 +81,7 @@ function drawBefore({ row, brackets }: MarginRow): HTMLElement {
   cell.dataset.path = row.path
   const clock = element('sheet-number sheet-clock sheet-handle', clockOf(row))
   clock.dataset.path = row.path
-  clock.title = 'Drag to move'
+  clock.title = texts.dragToMove
   cell.append(clock, element('sheet-number sheet-distance', row.distanceAt), drawSpine(brackets))
   return cell
 }

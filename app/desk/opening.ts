@@ -4,6 +4,7 @@ import { clearDraft, draftsOf, isFresh, keepDraft, keptDraft } from './draft'
 import type { KeptWords } from './keeping'
 import type { Saving } from './saving'
 import { isAlive, ownTab } from './tab'
+import { deskOpening as texts } from '~/texts/en'
 
 /** A session as it was opened: what the server keeps of it, and whether it is what the desk shows now. */
 export interface Opened {
@@ -60,7 +61,7 @@ export function useOpening(words: KeptWords, saving: Saving) {
       keeping.value = { state: 'differs', theirs: { script, number, source, tab, updatedAt: new Date(change).toISOString() } }
       return
     }
-    keeping.value = { state: 'here', why: 'not there yet' }
+    keeping.value = { state: 'here', why: texts.notThereYet }
     saving.schedule(0)
   }
 

@@ -3,13 +3,14 @@ import type { EditorView } from '@codemirror/view'
 import { WidgetType } from '@codemirror/view'
 import type { Remark } from '~~/core/script/remark'
 import { remarkTitle } from '~~/core/words/remark-titles'
+import { deskQuestions as texts } from '~/texts/en'
 
 type Answer = (remark: Remark, replacement: string) => void
 
 /** Takes the answers that are given at their rows. */
 export const answering = Facet.define<Answer, Answer>({ combine: ([first]) => first ?? (() => {}) })
 
-const sayQuestion = ({ code, said, readAs }: Remark) => `${remarkTitle(code)} “${said.trim()}” is read as ${readAs.trim()}.`
+const sayQuestion = ({ code, said, readAs }: Remark) => texts.isReadAs(remarkTitle(code), said.trim(), readAs.trim())
 
 /** Whether a remark is a question that can be answered at its row. */
 export const isQuestion = ({ level, readAs, fixes }: Remark): boolean => level === 'ask' && fixes.length > 0 && !readAs.includes('\n')

@@ -3,6 +3,7 @@ import type { Shift } from '~~/core/edit/harder'
 import { itemAt, parentOf } from '~~/core/session/item-path'
 import type { AltKey } from '~/keys/alt-key'
 import type { Session } from '~~/core/session/document'
+import { deskRowKeys as texts } from '~/texts/en'
 
 /** Something that can be done to a row by a key or a button. */
 export interface RowAction extends AltKey {
@@ -72,7 +73,7 @@ export const rowActions: readonly RowAction[] = [
   { name: '+1 round', code: 'Equal', sign: '+', edit: (session, at) => count(session, at, 1) },
   { name: '\u22121 round', code: 'Minus', sign: '−', edit: (session, at) => count(session, at, -1) },
   {
-    name: 'Drop last recovery',
+    name: texts.dropLastRecovery,
     code: 'KeyL',
     sign: 'L',
     edit: (session, at) => {
@@ -80,8 +81,8 @@ export const rowActions: readonly RowAction[] = [
       return block && { do: 'drop-last', at: block.path }
     },
   },
-  { name: 'Switch off', code: 'KeyO', sign: 'O', edit: (_, at) => ({ do: 'off', at }) },
-  { name: 'Harder copy', code: 'KeyK', sign: 'K', edit: (session, at) => harderCopy(session, at, { by: 3, unit: '%' }) },
-  { name: 'Easier copy', code: 'KeyJ', sign: 'J', edit: (session, at) => harderCopy(session, at, { by: -3, unit: '%' }) },
+  { name: texts.switchOff, code: 'KeyO', sign: 'O', edit: (_, at) => ({ do: 'off', at }) },
+  { name: texts.harderCopy, code: 'KeyK', sign: 'K', edit: (session, at) => harderCopy(session, at, { by: 3, unit: '%' }) },
+  { name: texts.easierCopy, code: 'KeyJ', sign: 'J', edit: (session, at) => harderCopy(session, at, { by: -3, unit: '%' }) },
   { name: 'Delete', code: 'Backspace', sign: '⌫', edit: (_, at) => ({ do: 'delete', at }) },
 ]

@@ -4,9 +4,10 @@ import { clearDraft, forgetFresh, keptDraft } from './draft'
 import { useKeepHere } from './keep-here'
 import { useSaveTimer } from './save-timer'
 import type { KeptWords } from './keeping'
+import { deskSaving as texts } from '~/texts/en'
 
 const saveAfter = 600
-const onItsWay = 'on its way there'
+const onItsWay = texts.onItsWayThere
 const retryAfter = 3000
 
 /** What a tab tells the others when the server has taken its words. */

@@ -22,6 +22,7 @@ import { sheetColumns } from './sheet'
 import { standingMargins } from './standing-margins'
 import type { StringEnd } from './string-drag'
 import { stringDragging } from './string-drag'
+import { deskSheetExtensions as texts } from '~/texts/en'
 
 /** What the sheet asks and tells of what is done on it. */
 export interface SheetHost {
@@ -75,8 +76,8 @@ function pulled(host: SheetHost, path: string, end: StringEnd, percent: number):
   const sport = session ? sportAt(session, path) : 'multi'
   if (item?.kind !== 'step' || !item.target || sport === 'multi') return
   const target = stretchTarget(item.target, end, percent, host.standpoint(), sport)
-  if (!target) return host.refuse(`${printTarget(item.target)} is not said in numbers that can be pulled; type another target.`)
-  host.edit({ do: 'target', at: path, words: `${printTarget(target)}${item.also ? ` and ${printTarget(item.also)}` : ''}` })
+  if (!target) return host.refuse(texts.isNotSaidIn(printTarget(item.target)))
+  host.edit({ do: 'target', at: path, words: `${printTarget(target)}${item.also ? texts.and(printTarget(item.also)) : ''}` })
 }
 
 /** Everything that makes an editor of words the sheet. */
@@ -100,8 +101,8 @@ export const sheetExtensions = (host: SheetHost): Extension[] => [
     if (kept !== words) host.cleaned()
     return kept
   }),
-  placeholder('Type or paste a session: 16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy'),
-  EditorView.contentAttributes.of({ 'aria-label': 'Session script, one step a line', 'spellcheck': 'false', 'autocapitalize': 'off' }),
+  placeholder(texts.typeOrPasteA),
+  EditorView.contentAttributes.of({ 'aria-label': texts.sessionScriptOneStep, 'spellcheck': 'false', 'autocapitalize': 'off' }),
   EditorView.domEventHandlers({
     /** A dialog that closes gives the focus back without the caret, and until there is one in the words, what is typed goes nowhere. */
     focus(_event, view) {

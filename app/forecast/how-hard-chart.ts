@@ -3,6 +3,7 @@ import { levelBounds } from '~~/core/forecast/level'
 import type { UsedCourse } from '~~/core/forecast/share-used'
 import { formatTime } from '~~/core/quantity/time'
 import { smallChart } from '~/theme/small-chart'
+import { forecastHowHardChart as texts } from '~/texts/en'
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
@@ -32,7 +33,7 @@ function usedSeries({ points, most }: UsedCourse) {
   const label = endLabel()
   const top = topOf(most.used)
   return {
-    name: 'share used',
+    name: texts.shareUsed,
     type: 'line' as const,
     data: points.map(point => [point.t, Math.min(point.used, mostShown)]),
     showSymbol: false,
@@ -57,7 +58,7 @@ const topOf = (used: number) => levelBounds.find(([, below]) => used < below)?.[
 function heartSeries({ points, highest, crossed }: HeartCourse, axis: number) {
   const { tokens } = smallChart()
   return {
-    name: 'heart rate',
+    name: texts.heartRate,
     type: 'line' as const,
     xAxisIndex: axis,
     yAxisIndex: axis,
@@ -65,7 +66,7 @@ function heartSeries({ points, highest, crossed }: HeartCourse, axis: number) {
     showSymbol: false,
     lineStyle: { color: tokens.effort, width: 1.4 },
     itemStyle: { color: tokens.effort },
-    markPoint: markedPoint([highest.t, highest.bpm], `${Math.round(highest.bpm)} bpm`),
+    markPoint: markedPoint([highest.t, highest.bpm], texts.bpm(Math.round(highest.bpm))),
     ...(crossed
       ? {
           markLine: {
@@ -81,7 +82,7 @@ function heartSeries({ points, highest, crossed }: HeartCourse, axis: number) {
 }
 
 const sayPoint = (item: { value: [number, number]; seriesName: string }) =>
-  item.seriesName === 'heart rate' ? `${Math.round(item.value[1])} bpm` : `${percent(item.value[1])} used`
+  item.seriesName === texts.heartRate ? texts.bpm2(Math.round(item.value[1])) : texts.used(percent(item.value[1]))
 
 /** Share used and heart rate through a session, one above the other, each only where it is known. */
 export function howHardChart(used: UsedCourse | null, heart: HeartCourse | null) {

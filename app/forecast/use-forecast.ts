@@ -3,6 +3,7 @@ import type { NudgePicture, SessionForecast } from '~~/core/forecast/forecast'
 import type { Nudging } from '~~/core/nudge/nudging'
 import type { Session } from '~~/core/session/document'
 import type { Answer, Question } from '~/workers/messages'
+import { forecastUseForecast as texts } from '~/texts/en'
 
 export const usualRuns = 400
 export const manyRuns = 10_000
@@ -51,7 +52,7 @@ export function useForecast(session: () => Session | undefined, standpoint: () =
       worker = new Worker(new URL('../workers/forecast.worker.ts', import.meta.url), { type: 'module' })
       worker.onmessage = hear
       worker.onerror = () => {
-        problem.value = 'The forecast could not be reckoned here.'
+        problem.value = texts.theForecastCouldNot
         progress.value = null
       }
     }

@@ -1,5 +1,6 @@
 import { formatTime } from '~~/core/quantity/time'
 import { chartTokens } from '~/theme/chart'
+import { logTraceChart as texts } from '~/texts/en'
 
 export interface TraceChart {
   /** What is drawn above the heart rate, and its axis: `pace, min/km`. */
@@ -61,7 +62,7 @@ function valueAxes({ name, unit, span }: TraceChart, tokens: Tokens) {
       nameLocation: isPace ? ('start' as const) : ('end' as const),
       axisLabel: { ...text, formatter: amountOf(name), showMinLabel: false, showMaxLabel: false },
     },
-    { ...axis, gridIndex: 1, name: 'heart rate, bpm' },
+    { ...axis, gridIndex: 1, name: texts.heartRateBpm },
   ]
 }
 
@@ -83,7 +84,7 @@ function series({ name, intensity, heart, bands, starts }: TraceChart, tokens: T
   const markArea = { silent: true, itemStyle: { color: tokens.band, borderColor: tokens.effort, borderWidth: 0.5 }, data: bands }
   return [
     { ...line(tokens.slip), name, data: intensity, markArea },
-    { ...line(tokens.effort), name: 'heart rate', xAxisIndex: 1, yAxisIndex: 1, data: heart },
+    { ...line(tokens.effort), name: texts.heartRate, xAxisIndex: 1, yAxisIndex: 1, data: heart },
   ]
 }
 
@@ -92,7 +93,7 @@ export function traceChart(chart: TraceChart) {
   const tokens = chartTokens()
   const amount = amountOf(chart.name)
   const sayValue = ({ value, seriesName }: { value: [number, number | null]; seriesName: string }) =>
-    `${seriesName} ${value[1] === null ? '–' : seriesName === 'heart rate' ? value[1] : amount(value[1])}`
+    `${seriesName} ${value[1] === null ? '–' : seriesName === texts.heartRate ? value[1] : amount(value[1])}`
   return {
     animation: false,
     textStyle: { fontFamily: tokens.font },

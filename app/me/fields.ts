@@ -1,6 +1,7 @@
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { Athlete } from '~~/core/athlete/athlete'
 import { parseClock, formatTime } from '~~/core/quantity/time'
+import { meFields as texts } from '~/texts/en'
 
 /** One number of the athlete, as it is typed and as the document keeps it. */
 export interface Field {
@@ -38,7 +39,7 @@ function numberField(key: string, label: string, unit: string, path: Path, low: 
     keep(athlete, typed) {
       if (typed.trim() === '') return set(athlete, path, undefined)
       const value = Number(typed.replace(',', '.'))
-      if (!Number.isFinite(value) || value < low || value > high) return `${label}: a number from ${low} to ${high} ${unit}`
+      if (!Number.isFinite(value) || value < low || value > high) return texts.aNumberFromTo(label, low, high, unit)
       return set(athlete, path, value)
     },
   }
@@ -54,7 +55,7 @@ function heartField(key: string, label: string, own: 'max' | 'rest', low: number
       if (typeof kept === 'string') return kept
       const { rest, max } = kept.heart ?? {}
       if (rest === undefined || max === undefined || rest < max) return kept
-      return own === 'rest' ? `${label}: below your maximum of ${max} bpm` : `${label}: above your heart rate at rest of ${rest} bpm`
+      return own === 'rest' ? texts.belowYourMaximumOf(label, max) : texts.aboveYourHeartRate(label, rest)
     },
   }
 }
@@ -75,7 +76,7 @@ function paceField(key: string, label: string, unit: '/km' | '/100m', path: Path
     keep(athlete, typed) {
       if (typed.trim() === '') return set(athlete, path, undefined)
       const seconds = parseClock(typed.trim())
-      if (seconds === null || seconds < 30 || seconds > 1800) return `${label}: a pace as in 4:38`
+      if (seconds === null || seconds < 30 || seconds > 1800) return texts.aPaceAsIn(label)
       const value = keptAs === 'speed' ? Math.round((metres / seconds) * 1e5) / 1e5 : (seconds * 1000) / metres
       return set(athlete, path, value)
     },
@@ -91,7 +92,7 @@ function clockField(key: string, label: string, path: Path): Field {
     show: athlete => (typeof get(athlete, path) === 'number' ? formatTime(get(athlete, path) as number) : ''),
     keep(athlete, typed) {
       const seconds = parseClock(typed.trim())
-      return seconds === null ? `${label}: a time as in 15:00` : set(athlete, path, seconds)
+      return seconds === null ? texts.aTimeAsIn(label) : set(athlete, path, seconds)
     },
   }
 }
@@ -101,14 +102,14 @@ function dateField(key: string, label: string, path: Path): Field {
     key,
     label,
     unit: '',
-    hint: 'a day as in 1984-11-02; only for the estimate of a maximum heart rate',
+    hint: texts.aDayAsIn,
     show: athlete => String(get(athlete, path) ?? ''),
     keep(athlete, typed) {
       const words = typed.trim()
       if (words === '') return set(athlete, path, undefined)
       const day = new Date(`${words}T00:00:00Z`)
       const isDay = /^(?:19|20)\d\d-\d\d-\d\d$/.test(words) && !Number.isNaN(day.getTime()) && day.toISOString().startsWith(words)
-      return isDay ? set(athlete, path, words) : `${label}: a day as in 1984-11-02`
+      return isDay ? set(athlete, path, words) : texts.aDayAsIn1984(label)
     },
   }
 }
@@ -128,45 +129,45 @@ export const fieldGroups: readonly FieldGroup[] = [
   },
   {
     title: 'Heart',
-    note: 'A ceiling you set is a stop sign. Numbers from a watch are estimates; ask a doctor before testing a maximum.',
+    note: texts.aCeilingYouSet,
     fields: [
       heartField('heart-max', 'Maximum', 'max', 100, 230),
-      heartField('heart-rest', 'At rest', 'rest', 25, 110),
-      numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, 'held for about an hour'),
-      numberField('heart-aerobic', 'First threshold', 'bpm', ['heart', 'aerobicThreshold'], 80, 210, 'where talking gets short'),
+      heartField('heart-rest', texts.atRest, 'rest', 25, 110),
+      numberField('heart-threshold', 'Threshold', 'bpm', ['heart', 'threshold'], 90, 220, texts.heldForAboutAn),
+      numberField('heart-aerobic', texts.firstThreshold, 'bpm', ['heart', 'aerobicThreshold'], 80, 210, texts.whereTalkingGetsShort),
     ],
   },
   {
     title: 'Run',
     note: '',
     fields: [
-      paceField('run-critical', 'Critical speed', '/km', ['run', 'criticalSpeed'], 'speed', 'the pace that can just be held steady'),
-      numberField('run-reserve', "D'", 'm', ['run', 'dPrime'], 10, 1000, 'metres that can be spent above critical speed'),
-      numberField('run-power', 'Critical power', 'W', ['run', 'criticalPower'], 50, 700),
-      paceField('run-easy', 'Easy pace', '/km', ['easyPace', 'run'], 'seconds'),
-      paceField('run-recovery', 'Recovery pace', '/km', ['recoveryPace', 'run'], 'seconds'),
-      paceField('run-walk', 'Walking pace', '/km', ['walkPace', 'run'], 'seconds'),
+      paceField('run-critical', texts.criticalSpeed, '/km', ['run', 'criticalSpeed'], 'speed', texts.thePaceThatCan),
+      numberField('run-reserve', "D'", 'm', ['run', 'dPrime'], 10, 1000, texts.metresThatCanBe),
+      numberField('run-power', texts.criticalPower, 'W', ['run', 'criticalPower'], 50, 700),
+      paceField('run-easy', texts.easyPace, '/km', ['easyPace', 'run'], 'seconds'),
+      paceField('run-recovery', texts.recoveryPace, '/km', ['recoveryPace', 'run'], 'seconds'),
+      paceField('run-walk', texts.walkingPace, '/km', ['walkPace', 'run'], 'seconds'),
     ],
   },
   {
     title: 'Ride',
     note: '',
     fields: [
-      numberField('ride-power', 'Critical power', 'W', ['ride', 'criticalPower'], 50, 700),
-      numberField('ride-reserve', "W'", 'J', ['ride', 'wPrime'], 1000, 60_000, 'joules that can be spent above critical power'),
+      numberField('ride-power', texts.criticalPower, 'W', ['ride', 'criticalPower'], 50, 700),
+      numberField('ride-reserve', "W'", 'J', ['ride', 'wPrime'], 1000, 60_000, texts.joulesThatCanBe),
     ],
   },
   {
     title: 'Swim',
     note: '',
     fields: [
-      paceField('swim-critical', 'Critical swim speed', '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
-      paceField('swim-easy', 'Easy pace', '/100m', ['easyPace', 'swim'], 'seconds'),
+      paceField('swim-critical', texts.criticalSwimSpeed, '/100m', ['swim', 'criticalSpeed'], 'speed', 'from 400 m and 200 m'),
+      paceField('swim-easy', texts.easyPace, '/100m', ['easyPace', 'swim'], 'seconds'),
     ],
   },
   {
-    title: 'Usual length of open steps',
-    note: 'Counted where a step ends by a press.',
+    title: texts.usualLengthOfOpen,
+    note: texts.countedWhereAStep,
     fields: [
       clockField('usual-warm-up', 'Warm-up', ['usual', 'warmUpSeconds']),
       clockField('usual-cool-down', 'Cool-down', ['usual', 'coolDownSeconds']),

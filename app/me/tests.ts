@@ -3,6 +3,7 @@ import type { Athlete, Effort } from '~~/core/athlete/athlete'
 import { criticalOfAllOut, criticalSwimSpeed, fitCritical } from '~~/core/athlete/critical'
 import { thresholdOfHalfHour } from '~~/core/athlete/heart'
 import { formatTime, parseClock } from '~~/core/quantity/time'
+import { meTests as texts } from '~/texts/en'
 
 /** A test that an athlete can do alone: how it goes, what is written down, and what follows. */
 export interface FieldTest {
@@ -18,58 +19,51 @@ export interface FieldTest {
 const number = (text: string | undefined) => (text === undefined || text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
 const clock = (text: string | undefined) => parseClock((text ?? '').trim()) ?? Number.NaN
 const withEfforts = (athlete: Athlete, efforts: Effort[]): Athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), ...efforts] })
-const hard =
-  'All out is hard on heart and legs. Be well, rested and warm; not with a cold, in heat or with chest ' +
-  'pain. Over 40, with a heart condition or new to training: ask a doctor first.'
+const hard = texts.allOutIsHard + texts.painOver40With
 
 export const fieldTests: readonly FieldTest[] = [
   {
     key: 'all-out',
-    title: '3 minutes all out, on the bike',
+    title: texts.n3MinutesAllOut,
     caution: hard,
-    how:
-      'Warm up 15 min. Then 3 min as hard as you can from the first second, no pacing. Write down the mean ' +
-      'of all of it and of the last half minute.',
+    how: texts.warmUp15Min + texts.ofAllOfIt,
     fields: [
-      { key: 'mean', label: 'mean of 3 min', hint: '298 W' },
-      { key: 'end', label: 'mean of the last 30 s', hint: '215 W' },
+      { key: 'mean', label: texts.meanOf3Min, hint: '298 W' },
+      { key: 'end', label: texts.meanOfTheLast, hint: '215 W' },
     ],
     reckon(typed) {
       const found = criticalOfAllOut(number(typed.mean), number(typed.end))
-      if (!found || found.critical < 50 || found.critical > 700) return 'Two powers in W, the last half minute lower than the whole.'
+      if (!found || found.critical < 50 || found.critical > 700) return texts.twoPowersInW
       const [criticalPower, wPrime] = [Math.round(found.critical), Math.round(found.reserve)]
       return {
-        said: `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ`,
+        said: texts.criticalPowerWW(criticalPower, (wPrime / 1000).toFixed(1)),
         change: athlete => ({ ...athlete, ride: { ...athlete.ride, criticalPower, wPrime } }),
       }
     },
   },
   {
     key: 'two-efforts',
-    title: 'Two efforts, on the bike',
+    title: texts.twoEffortsOnThe,
     caution: hard,
-    how:
-      'On two days, or half an hour apart: 3 min and 12 min, each as hard as you can keep even. Five ' +
-      'minutes or more between the two lengths tell best.',
+    how: texts.onTwoDaysOr + texts.minutesOrMoreBetween,
     fields: [
-      { key: 'short-time', label: 'short, time', hint: '3:00' },
-      { key: 'short', label: 'short, mean', hint: '298 W' },
-      { key: 'long-time', label: 'long, time', hint: '12:00' },
-      { key: 'long', label: 'long, mean', hint: '236 W' },
+      { key: 'short-time', label: texts.shortTime, hint: '3:00' },
+      { key: 'short', label: texts.shortMean, hint: '298 W' },
+      { key: 'long-time', label: texts.longTime, hint: '12:00' },
+      { key: 'long', label: texts.longMean, hint: '236 W' },
     ],
     reckon(typed, today) {
       const trials = [
         [clock(typed['short-time']), number(typed.short)],
         [clock(typed['long-time']), number(typed.long)],
       ] as const
-      if (trials.flat().some(value => !(value > 0))) return 'Two times as in 3:00, and two powers in W.'
+      if (trials.flat().some(value => !(value > 0))) return texts.twoTimesAsIn
       const reading = fitCritical(trials.map(([seconds, watts]) => ({ seconds, amount: watts * seconds })))
-      if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
+      if (!reading.ok) return texts.itNeeds(sayTrialsMissing(reading.missing))
       const [criticalPower, wPrime] = [Math.round(reading.fit.critical), Math.round(reading.fit.reserve)]
       return {
         said:
-          `critical power ${criticalPower} W, W' ${(wPrime / 1000).toFixed(1)} kJ; ` +
-          `${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
+          texts.criticalPowerWWKj(criticalPower, (wPrime / 1000).toFixed(1)) + `${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
             { ...athlete, ride: { ...athlete.ride, criticalPower, wPrime } },
@@ -80,13 +74,13 @@ export const fieldTests: readonly FieldTest[] = [
   },
   {
     key: 'run-pair',
-    title: 'Two efforts, on foot',
+    title: texts.twoEffortsOnFoot,
     caution: hard,
-    how: 'On the track, on two days or half an hour apart: 1200 m and 3 km, each as hard as you can keep even.',
+    how: texts.onTheTrackOn,
     fields: [
-      { key: 'short', label: 'short, metres', hint: '1200' },
+      { key: 'short', label: texts.shortMetres, hint: '1200' },
       { key: 'short-time', label: 'in', hint: '4:52' },
-      { key: 'long', label: 'long, metres', hint: '3000' },
+      { key: 'long', label: texts.longMetres, hint: '3000' },
       { key: 'long-time', label: 'in', hint: '13:04' },
     ],
     reckon(typed, today) {
@@ -94,13 +88,13 @@ export const fieldTests: readonly FieldTest[] = [
         [clock(typed['short-time']), number(typed.short)],
         [clock(typed['long-time']), number(typed.long)],
       ] as const
-      if (trials.flat().some(value => !(value > 0))) return 'Two distances in metres, and two times as in 4:52.'
+      if (trials.flat().some(value => !(value > 0))) return texts.twoDistancesInMetres
       const reading = fitCritical(trials.map(([seconds, amount]) => ({ seconds, amount })))
-      if (!reading.ok) return `It needs ${sayTrialsMissing(reading.missing)}.`
+      if (!reading.ok) return texts.itNeeds(sayTrialsMissing(reading.missing))
       const [criticalSpeed, dPrime] = [Math.round(reading.fit.critical * 1e5) / 1e5, Math.round(reading.fit.reserve)]
       return {
         said:
-          `critical speed ${formatTime(Math.round(1000 / criticalSpeed))} /km, D' ${dPrime} m; ` +
+          texts.criticalSpeedKmD(formatTime(Math.round(1000 / criticalSpeed)), dPrime) +
           `${reading.fit.weaknesses.map(sayFitWeakness).join('; ')}`,
         change: athlete =>
           withEfforts(
@@ -112,9 +106,9 @@ export const fieldTests: readonly FieldTest[] = [
   },
   {
     key: 'swim-pair',
-    title: '200 m and 400 m, in the pool',
-    caution: `${hard} Never alone in open water.`,
-    how: 'From a push, not a dive: 400 m as fast as you can keep even, ten minutes easy, then 200 m.',
+    title: texts.n200MAnd400,
+    caution: texts.neverAloneInOpen(hard),
+    how: texts.fromAPushNot,
     fields: [
       { key: 'short-time', label: '200 m in', hint: '3:32' },
       { key: 'long-time', label: '400 m in', hint: '7:16' },
@@ -125,9 +119,9 @@ export const fieldTests: readonly FieldTest[] = [
         { metres: 400, seconds: clock(typed['long-time']) },
       ]
       const speed = criticalSwimSpeed(short, long)
-      if (speed === null) return 'Two times as in 3:32; the 400 m slower than twice the 200 m.'
+      if (speed === null) return texts.twoTimesAsIn3
       return {
-        said: `critical swim speed ${formatTime(Math.round(100 / speed))} /100m`,
+        said: texts.criticalSwimSpeed100m(formatTime(Math.round(100 / speed))),
         change: athlete =>
           withEfforts(
             { ...athlete, swim: { ...athlete.swim, criticalSpeed: Math.round(speed * 1e5) / 1e5 } },
@@ -138,20 +132,15 @@ export const fieldTests: readonly FieldTest[] = [
   },
   {
     key: 'half-hour',
-    title: 'Half an hour for threshold heart rate',
+    title: texts.halfAnHourFor,
     caution: hard,
-    how:
-      'Alone, on the flat: 30 min as hard as you can keep even. Start the lap after 10 min; the mean heart ' +
-      'rate of the last 20 is about your threshold.',
-    fields: [{ key: 'mean', label: 'mean of the last 20 min', hint: '167 bpm' }],
+    how: texts.aloneOnTheFlat + texts.rateOfTheLast,
+    fields: [{ key: 'mean', label: texts.meanOfTheLast20, hint: '167 bpm' }],
     reckon(typed) {
       const threshold = thresholdOfHalfHour(number(typed.mean))
       return threshold === null
-        ? 'A heart rate from 90 to 220 bpm.'
-        : {
-            said: `threshold ${threshold} bpm, within about 5`,
-            change: athlete => ({ ...athlete, heart: { ...athlete.heart, threshold } }),
-          }
+        ? texts.aHeartRateFrom
+        : { said: texts.thresholdBpmWithinAbout(threshold), change: athlete => ({ ...athlete, heart: { ...athlete.heart, threshold } }) }
     },
   },
 ]

@@ -1,37 +1,38 @@
 <script setup lang="ts">
+import { aboutPage as texts } from '~/texts/en'
 useHead({ title: 'About · Agonis' })
 const { public: built } = useRuntimeConfig()
 const made = [
-  ['Vue, Nuxt, Pinia, VueUse', 'the application'],
-  ['Element Plus', 'controls'],
-  ['CodeMirror', 'the editor below the sheet'],
-  ['Apache ECharts', 'charts'],
-  ['PostgreSQL, Drizzle', 'what is kept'],
-  ['Atkinson Hyperlegible, Literata', 'letters'],
+  [texts.vueNuxtPiniaVueuse, texts.theApplication],
+  [texts.elementPlus, 'controls'],
+  ['CodeMirror', texts.theEditorBelowThe],
+  [texts.apacheEcharts, 'charts'],
+  [texts.postgresqlDrizzle, texts.whatIsKept],
+  [texts.atkinsonHyperlegibleLiterata, 'letters'],
 ] as const
 </script>
 
 <template>
   <div class="page about">
-    <h1>About Agonis</h1>
+    <h1>{{ texts.aboutAgonis }}</h1>
     <p>
-      Agonis is for athletes who coach themselves. A line of text becomes a structured run, ride or swim; a watch leads you through it; and
-      afterwards each repeat stands beside what was planned.
+      {{ texts.agonisIsForAthletes }}
     </p>
     <dl class="pairs">
-      <dt>Version</dt>
+      <dt>{{ texts.version }}</dt>
       <dd class="mono" data-test="version">{{ built.version }}</dd>
-      <dt>Licence</dt>
-      <dd>MIT. Nothing is fetched from elsewhere while it runs.</dd>
-      <dt>What is yours</dt>
+      <dt>{{ texts.licence }}</dt>
+      <dd>{{ texts.mitNothingIsFetched }}</dd>
+      <dt>{{ texts.whatIsYours }}</dt>
       <dd>
-        Sessions, recordings and numbers are on the machine that runs Agonis, and nowhere else. They go out and come in again as open
-        formats: see <NuxtLink to="/me#everything">Everything of yours</NuxtLink>.
+        {{ texts.sessionsRecordingsAndNumbers }} <NuxtLink to="/me#everything">{{ texts.everythingOfYours }}</NuxtLink>.
       </dd>
-      <dt>Where numbers come from</dt>
-      <dd>Each formula has its source beside it: see <NuxtLink to="/help">Help</NuxtLink>.</dd>
+      <dt>{{ texts.whereNumbersComeFrom }}</dt>
+      <dd>
+        {{ texts.eachFormulaHasIts }} <NuxtLink to="/help">{{ texts.help }}</NuxtLink>.
+      </dd>
     </dl>
-    <h2>Made with</h2>
+    <h2>{{ texts.madeWith }}</h2>
     <dl class="pairs">
       <template v-for="[name, what] in made" :key="name">
         <dt>{{ name }}</dt>
@@ -39,8 +40,7 @@ const made = [
       </template>
     </dl>
     <p class="said note">
-      Agonis is no medical device. Before hard training after illness, injury or a long pause, and with any pain, dizziness or a tight
-      chest, ask a doctor or physiotherapist.
+      {{ texts.agonisIsNoMedical }}
     </p>
   </div>
 </template>

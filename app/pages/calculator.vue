@@ -3,6 +3,7 @@ import { parseClock } from '~~/core/quantity/time'
 import { movementOf } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
 import { parseDistance, showDistance, showTime, speedUnits } from '~/calculator/typed'
+import { calculatorPage as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -65,11 +66,7 @@ watch(sport, now => {
   )
   order.value = ['speed', 'distance', 'time']
 })
-const help: Record<Name, string> = {
-  distance: 'A distance as in 10 km, 400 m or 6 mi.',
-  time: 'A time as in 47:00 or 1:05:00.',
-  speed: 'A pace as in 4:42, or a speed.',
-}
+const help: Record<Name, string> = { distance: texts.aDistanceAsIn, time: texts.aTimeAsIn, speed: texts.aPaceAsIn }
 const asRow = computed(() =>
   movement.value ? `${showDistance(movement.value.metres)} @ ${unit.value.show(movement.value.speed)} ${unit.value.words}` : '',
 )
@@ -79,19 +76,19 @@ const print = () => window.print()
 <template>
   <div class="page reckoner">
     <div class="head">
-      <h1>Calculator</h1>
-      <el-button class="noprint" @click="print">Print</el-button>
+      <h1>{{ texts.calculator }}</h1>
+      <el-button class="noprint" @click="print">{{ texts.print }}</el-button>
     </div>
-    <form class="known" aria-label="Distance, time and pace" @submit.prevent>
+    <form class="known" :aria-label="texts.distanceTimeAndPace" @submit.prevent>
       <label
-        >sport
+        >{{ texts.sport }}
         <el-select v-model="sport" data-test="sport">
-          <el-option value="run" label="run" />
-          <el-option value="ride" label="ride" />
-          <el-option value="swim" label="swim" /> </el-select
+          <el-option value="run" :label="texts.run" />
+          <el-option value="ride" :label="texts.ride" />
+          <el-option value="swim" :label="texts.swim" /> </el-select
       ></label>
       <label
-        >distance
+        >{{ texts.distance }}
         <el-input
           class="mono"
           :class="{ follows: follows === 'distance' }"
@@ -101,7 +98,7 @@ const print = () => window.print()
           @input="type('distance', $event)"
       /></label>
       <label
-        >in
+        >{{ texts.in }}
         <el-input
           class="mono"
           :class="{ follows: follows === 'time' }"
@@ -111,7 +108,7 @@ const print = () => window.print()
           @input="type('time', $event)"
       /></label>
       <label
-        >is
+        >{{ texts.is }}
         <el-input
           class="mono"
           :class="{ follows: follows === 'speed' }"
@@ -120,16 +117,16 @@ const print = () => window.print()
           data-test="speed"
           @input="type('speed', $event)"
       /></label>
-      <el-select :model-value="unitAt" aria-label="Unit of pace or speed" data-test="unit" @change="setUnit(Number($event))">
+      <el-select :model-value="unitAt" :aria-label="texts.unitOfPaceOr" data-test="unit" @change="setUnit(Number($event))">
         <el-option v-for="(one, index) in units" :key="one.words" :value="index" :label="one.words" />
       </el-select>
       <el-button v-if="movement" link type="primary" class="noprint" data-test="drop-movement" @click="handover.toDesk(asRow)">
-        to the Desk
+        {{ texts.toTheDesk }}
       </el-button>
     </form>
     <p v-if="wrong" class="bad" role="alert">{{ help[wrong] }}</p>
-    <p v-else-if="!reading.ok" class="faint">It takes {{ reading.missing }}.</p>
-    <p v-else class="faint">Type any two; the third, in italics, follows from the two typed last.</p>
+    <p v-else-if="!reading.ok" class="faint">{{ texts.itTakes(reading.missing) }}</p>
+    <p v-else class="faint">{{ texts.typeAnyTwoThe }}</p>
     <div v-if="movement" class="tables">
       <CalculatorSplits :movement="movement" :sport="sport" :unit="unit" />
       <CalculatorEquivalents v-if="sport !== 'ride'" :movement="movement" :sport="sport" :unit="unit" :athlete="athletes.athlete" />

@@ -2,27 +2,28 @@
 import type { Entry } from '~~/core/words/glossary'
 import { glossary } from '~~/core/words/glossary'
 import { rooms } from '~/rooms'
+import { helpPage as texts } from '~/texts/en'
 
 useHead({ title: 'Help · Agonis' })
 const walk = useWalk()
 const entries = Object.entries(glossary) as [string, Entry][]
 const lines = [
-  ['Straight repeats', '9 x 500 m @ 5k effort / 2 min jog'],
-  ['With warm-up and cool-down', '2 km WU, 4 x 6 min @ 4:20-4:26 w 90 s float, 2 km CD'],
-  ['In sets', '2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy'],
-  ['On send-offs', '8 x 100 on 1:50'],
-  ['By feel', '40 min easy + 6 x 20 s strides'],
+  [texts.straightRepeats, texts.n9X500M],
+  [texts.withWarmUpAnd, texts.n2KmWu4],
+  [texts.inSets, texts.n2X4X],
+  [texts.onSendOffs, '8 x 100 on 1:50'],
+  [texts.byFeel, texts.n40MinEasy6],
 ] as const
 </script>
 
 <template>
   <div class="page help">
-    <h1>Help</h1>
+    <h1>{{ texts.help }}</h1>
     <p>
-      One line of text becomes a session, the session goes to a watch, and what comes home is laid beside it.
-      <NuxtLink to="/desk/new" data-test="walk-again" @click="walk = 'wanted'">Walk through it at the Desk</NuxtLink>, a minute long.
+      {{ texts.oneLineOfText }}
+      <NuxtLink to="/desk/new" data-test="walk-again" @click="walk = 'wanted'">{{ texts.walkThroughItAt }}</NuxtLink>{{ texts.aMinuteLong }}
     </p>
-    <h2>The rooms</h2>
+    <h2>{{ texts.theRooms }}</h2>
     <dl class="pairs">
       <template v-for="room in rooms" :key="room.to">
         <dt>
@@ -31,15 +32,15 @@ const lines = [
         <dd>{{ room.about }}</dd>
       </template>
     </dl>
-    <h2>Lines that read</h2>
+    <h2>{{ texts.linesThatRead }}</h2>
     <dl class="pairs">
       <template v-for="[name, line] in lines" :key="line">
         <dt>{{ name }}</dt>
         <dd class="mono">{{ line }}</dd>
       </template>
     </dl>
-    <p class="faint">Coaches' shorthand of most kinds reads too. What has two readings is asked, what cannot be read is kept and said.</p>
-    <h2>Numbers and words</h2>
+    <p class="faint">{{ texts.coachesShorthandOfMost }}</p>
+    <h2>{{ texts.numbersAndWords }}</h2>
     <dl class="pairs">
       <template v-for="[term, entry] in entries" :key="term">
         <dt :id="term">{{ entry.word }}</dt>
@@ -49,9 +50,11 @@ const lines = [
       </template>
     </dl>
     <p class="said note">
-      Numbers here are estimates. Pain, dizziness, a tight chest or illness outrank each of them: stop, and ask a doctor or physiotherapist.
+      {{ texts.numbersHereAreEstimates }}
     </p>
-    <p><NuxtLink to="/about">About Agonis</NuxtLink></p>
+    <p>
+      <NuxtLink to="/about">{{ texts.aboutAgonis }}</NuxtLink>
+    </p>
   </div>
 </template>
 

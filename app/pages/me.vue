@@ -3,6 +3,7 @@ import type { Athlete } from '~~/core/athlete/athlete'
 import { fieldGroups, readyForFields } from '~/me/fields'
 import type { Field } from '~/me/fields'
 import type { ApiProblem } from '~/composables/api'
+import { mePage as texts } from '~/texts/en'
 
 useHead({ title: 'Me · Agonis' })
 const athletes = useAthleteStore()
@@ -76,11 +77,11 @@ async function loadTheirs() {
 const keepWhole = (change: (athlete: Athlete) => Athlete) => keep(change, fill)
 const sections = [
   ['benchmarks', 'Benchmarks'],
-  ['numbers', 'What follows'],
+  ['numbers', texts.whatFollows],
   ['zones', 'Zones'],
-  ['words', 'Your words'],
+  ['words', texts.yourWords],
   ['steadiness', 'Steadiness'],
-  ['set', 'Numbers, units, ways'],
+  ['set', texts.numbersUnitsWays],
   ['settings', 'Settings'],
   ['history', 'History'],
   ['devices', 'Devices'],
@@ -91,46 +92,45 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
 
 <template>
   <div class="page me">
-    <h1>{{ athletes.athlete.name === 'unknown' ? 'Me' : athletes.athlete.name }}</h1>
+    <h1>{{ athletes.athlete.name === 'unknown' ? texts.me : athletes.athlete.name }}</h1>
     <p class="faint" role="status" data-test="keeping">
-      {{ state === 'kept' ? 'kept' : state === 'keeping' ? 'keeping…' : 'Each number is kept as you type it.' }}
+      {{ state === 'kept' ? texts.kept : state === 'keeping' ? texts.keeping : texts.eachNumberIsKept }}
     </p>
     <p v-if="isEmpty" class="said note">
-      Nothing is known yet. With critical speed or power, a target like “threshold” becomes a number; with an easy pace, a warm-up gets a
-      distance.
+      {{ texts.nothingIsKnownYet }}
     </p>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
-      <el-button v-if="problem.status === 409" link type="primary" @click="loadTheirs">Load the other</el-button>
+      <el-button v-if="problem.status === 409" link type="primary" @click="loadTheirs">{{ texts.loadTheOther }}</el-button>
     </p>
-    <nav class="jump" aria-label="On this page">
+    <nav class="jump" :aria-label="texts.onThisPage">
       <a v-for="[to, name] in sections" :key="to" :href="`#${to}`">{{ name }}</a>
     </nav>
     <div class="halves">
       <section aria-labelledby="benchmarks">
-        <h2 id="benchmarks">Benchmarks</h2>
+        <h2 id="benchmarks">{{ texts.benchmarks }}</h2>
         <AfterRoom><LazyMeEfforts :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
       </section>
       <section aria-labelledby="tests">
-        <h2 id="tests">Tests</h2>
+        <h2 id="tests">{{ texts.tests }}</h2>
         <AfterRoom><LazyMeTests @keep="keepWhole" /></AfterRoom>
       </section>
     </div>
-    <h2 id="numbers">What follows from them</h2>
+    <h2 id="numbers">{{ texts.whatFollowsFromThem }}</h2>
     <AfterRoom><LazyMeNumbers :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <div class="halves">
       <section aria-labelledby="zones">
-        <h2 id="zones">Zones</h2>
+        <h2 id="zones">{{ texts.zones }}</h2>
         <AfterRoom><LazyMeZones :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
       </section>
       <div>
-        <h2 id="words">Your words</h2>
+        <h2 id="words">{{ texts.yourWords }}</h2>
         <AfterRoom><LazyMeWords /></AfterRoom>
-        <h2 id="steadiness">Steadiness</h2>
+        <h2 id="steadiness">{{ texts.steadiness }}</h2>
         <AfterRoom><LazyMeSteadiness :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
       </div>
     </div>
-    <h2 id="set">Numbers you set</h2>
+    <h2 id="set">{{ texts.numbersYouSet }}</h2>
     <div class="groups">
       <section v-for="group in fieldGroups" :key="group.title">
         <h3>{{ group.title }}</h3>
@@ -154,21 +154,23 @@ const isEmpty = computed(() => athletes.isLoaded && athletes.number === 0)
       <AfterRoom><LazyMeWays :athlete="athletes.athlete" @keep="keep" /></AfterRoom>
     </div>
 
-    <h2 id="settings">Settings</h2>
+    <h2 id="settings">{{ texts.settings }}</h2>
     <AfterRoom><LazyMeSettings :athlete="athletes.athlete" @keep="keepWhole" /></AfterRoom>
     <div class="halves">
       <section aria-labelledby="history">
-        <h2 id="history">History</h2>
+        <h2 id="history">{{ texts.history }}</h2>
         <AfterRoom><LazyMeHistory :number="athletes.number" /></AfterRoom>
       </section>
       <section aria-labelledby="devices">
-        <h2 id="devices">Devices and signing in</h2>
+        <h2 id="devices">{{ texts.devicesAndSigningIn }}</h2>
         <AfterRoom><LazyMeDevices /></AfterRoom>
       </section>
     </div>
-    <h2 id="everything">Everything of yours</h2>
+    <h2 id="everything">{{ texts.everythingOfYours }}</h2>
     <AfterRoom><LazyMeEverything @changed="loadTheirs" /></AfterRoom>
-    <p class="faint"><NuxtLink to="/help">Help</NuxtLink> · <NuxtLink to="/about">About Agonis</NuxtLink></p>
+    <p class="faint">
+      <NuxtLink to="/help">{{ texts.help }}</NuxtLink> · <NuxtLink to="/about">{{ texts.aboutAgonis }}</NuxtLink>
+    </p>
   </div>
 </template>
 

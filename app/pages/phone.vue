@@ -8,8 +8,9 @@ import { useGlass } from '~/phone/use-glass'
 import { usePhoneHome } from '~/phone/use-home'
 import { usePosition } from '~/phone/use-position'
 import { usePhoneRun } from '~/phone/use-run'
+import { phonePage as texts } from '~/texts/en'
 
-useHead({ title: 'This phone as a watch · Agonis' })
+useHead({ title: texts.thisPhoneAsA })
 const dates = useDates()
 const picked = ref('')
 const simulated = ref(false)
@@ -88,23 +89,23 @@ onMounted(async () => {
 
 <template>
   <div class="phone">
-    <div class="glass" :class="{ going: run }" role="group" aria-label="Watch face" data-test="glass">
+    <div class="glass" :class="{ going: run }" role="group" :aria-label="texts.watchFace" data-test="glass">
       <FaceGlass v-if="face && !entrances" :face="face" :look="mode.look" :said="spoken" />
       <FaceIdleGlass
         v-else
-        :title="entrances ? (run ? 'jump to' : 'begin at') : changes ? 'change' : 'this phone'"
+        :title="entrances ? (run ? texts.jumpTo : texts.beginAt) : changes ? texts.change : texts.thisPhone"
         :slots="slots"
         :chosen="chosen"
         :rows="rows"
         :choice="entrances ?? changes">
-        {{ changes ? 'hold the bottom when done' : slots.length > 0 && !entrances ? 'hold the bottom to change it' : '' }}
+        {{ changes ? texts.holdTheBottomWhen : slots.length > 0 && !entrances ? texts.holdTheBottomTo : '' }}
       </FaceIdleGlass>
     </div>
     <FaceButtons class="knobs" :words="words" @push="glass.onKnob" />
     <div class="beside">
       <p v-if="isFull" class="said error" role="alert">
-        There is no room in this browser to keep the recording. Make some, and then
-        <el-button @click="running.finish">keep it</el-button>
+        {{ texts.thereIsNoRoom }}
+        <el-button @click="running.finish">{{ texts.keepIt }}</el-button>
       </p>
       <p v-if="gap" class="said ask" data-test="gap">{{ gap }}</p>
       <p v-if="positionProblem && run" class="said ask">{{ positionProblem }}</p>
@@ -112,63 +113,65 @@ onMounted(async () => {
         {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
       </p>
       <p v-for="id in home" :key="id" class="said note" role="status">
-        A recording is home. <NuxtLink :to="`/log/${id}`" data-test="to-log">Planned beside done</NuxtLink>
+        {{ texts.aRecordingIsHome }} <NuxtLink :to="`/log/${id}`" data-test="to-log">{{ texts.plannedBesideDone }}</NuxtLink>
       </p>
       <p v-if="waiting > 0 && !run" class="said ask" data-test="waiting">
-        {{ waiting }} {{ waiting === 1 ? 'recording waits' : 'recordings wait' }} on this phone{{
-          isOnline ? '' : ' until the server is back'
-        }}. <el-button link type="primary" @click="phone.bring">Bring home now</el-button>
+        {{
+          texts.onThisPhone(waiting, waiting === 1 ? texts.recordingWaits : texts.recordingsWait, isOnline ? '' : texts.untilTheServerIs)
+        }}
+        <el-button link type="primary" @click="phone.bring">{{ texts.bringHomeNow }}</el-button>
       </p>
       <p v-if="told && !run" class="said note" role="status">{{ told }}</p>
       <template v-if="!run">
-        <h1>This phone as a watch</h1>
-        <p class="faint"><NuxtLink to="/watches">to Watches</NuxtLink> · <NuxtLink to="/log">to the log</NuxtLink></p>
+        <h1>{{ texts.thisPhoneAsAWatch }}</h1>
+        <p class="faint">
+          <NuxtLink to="/watches">{{ texts.toWatches }}</NuxtLink> · <NuxtLink to="/log">{{ texts.toTheLog }}</NuxtLink>
+        </p>
         <section>
-          <h2>On it</h2>
-          <p v-if="held.length === 0" class="faint">Nothing yet.</p>
+          <h2>{{ texts.onIt }}</h2>
+          <p v-if="held.length === 0" class="faint">{{ texts.nothingYet }}</p>
           <ul>
             <li v-for="entry in held" :key="entry.slot">
               {{ entry.program.name }} <small v-if="entry.day" class="faint">{{ dates.day(entry.day) }}</small>
-              <el-button link type="primary" @click="phone.leave(entry)">take off</el-button>
+              <el-button link type="primary" @click="phone.leave(entry)">{{ texts.takeOff }}</el-button>
             </li>
           </ul>
           <p class="row">
             <el-button type="primary" :disabled="isBusy || !isOnline" data-test="take-week" @click="phone.week">
-              Take the coming seven days along
+              {{ texts.takeTheComingSeven }}
             </el-button>
           </p>
           <p class="row">
             <AfterRoom><LazyFacePickSession v-model="picked" :shelf="shelf" /></AfterRoom>
-            <el-button :disabled="isBusy || picked === ''" data-test="take" @click="phone.along(picked)">Take along</el-button>
+            <el-button :disabled="isBusy || picked === ''" data-test="take" @click="phone.along(picked)">{{ texts.takeAlong }}</el-button>
           </p>
           <p v-if="!isOnline" class="faint" data-test="offline">
-            The server does not answer. What is on this phone runs without it, and recordings go home when it is back.
+            {{ texts.theServerDoesNot }}
           </p>
         </section>
         <section>
-          <h2>Sensors</h2>
-          <el-checkbox v-model="simulated" data-test="simulated">simulated ones, to try a session at the table</el-checkbox>
+          <h2>{{ texts.sensors }}</h2>
+          <el-checkbox v-model="simulated" data-test="simulated">{{ texts.simulatedOnesToTry }}</el-checkbox>
           <label v-if="simulated" class="row"
-            >times real time <el-input v-model.number="speed" type="number" min="1" max="60" data-test="speed"
+            >{{ texts.timesRealTime }} <el-input v-model.number="speed" type="number" min="1" max="60" data-test="speed"
           /></label>
         </section>
         <section>
-          <h2>What this browser does</h2>
+          <h2>{{ texts.whatThisBrowserDoes }}</h2>
           <ul class="faint">
-            <li>{{ canStayAwake ? 'keeps the screen on while a session runs' : 'lets the screen go dark: set your phone not to lock' }}</li>
-            <li>{{ canSpeak() ? 'speaks' : 'does not speak' }}, {{ canTap() ? 'taps' : 'does not tap' }}</li>
+            <li>{{ canStayAwake ? texts.keepsTheScreenOn : texts.letsTheScreenGo }}</li>
+            <li>{{ canSpeak() ? texts.speaks : texts.doesNotSpeak }}, {{ canTap() ? texts.taps : texts.doesNotTap }}</li>
             <li>
-              sleeps when the page is hidden or the phone is locked: time goes on, heart rate and power are missing for that while, and the
-              track is joined straight. Keep the page in front.
+              {{ texts.sleepsWhenThePage }}
             </li>
           </ul>
           <p class="faint">
-            On a road, eyes up: let it speak, and never run looking at it. Dizzy, in pain or tight in the chest: stop, and ask a doctor.
+            {{ texts.onARoadEyes }}
           </p>
         </section>
       </template>
       <p v-else class="faint awake">
-        {{ isAwake ? 'The screen stays on.' : canStayAwake ? 'The screen may go dark.' : 'This browser cannot keep the screen on.' }}
+        {{ isAwake ? texts.theScreenStaysOn : canStayAwake ? texts.theScreenMayGo : texts.thisBrowserCannotKeep }}
       </p>
       <LazyFaceSensors v-show="!simulated" @message="running.hear" />
     </div>

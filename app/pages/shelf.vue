@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FoundSessions, Relative, ShelfRow, ShelfSort } from '~~/shared/api'
+import { shelfPage as texts } from '~/texts/en'
 
 useHead({ title: 'Shelf · Agonis' })
 const athletes = useAthleteStore()
@@ -92,20 +93,20 @@ onMounted(() =>
 <template>
   <div class="page">
     <div class="top">
-      <h1>Shelf</h1>
+      <h1>{{ texts.shelf }}</h1>
       <label class="find"
-        ><span class="hidden-text">Find by what is in it</span
-        ><el-input v-model="search" type="search" placeholder="12x300, ride under 1 h with zone 3, swim on send-offs" data-test="search"
+        ><span class="hidden-text">{{ texts.findByWhatIs }}</span
+        ><el-input v-model="search" type="search" :placeholder="texts.n12x300RideUnder1" data-test="search"
       /></label>
       <label class="order"
-        >in order of
+        >{{ texts.inOrderOf }}
         <el-select v-model="sort" data-test="sort">
-          <el-option value="newest" label="newest change" />
-          <el-option value="title" label="title" />
-          <el-option value="shortest" label="shortest" />
-          <el-option value="longest" label="longest" /> </el-select
+          <el-option value="newest" :label="texts.newestChange" />
+          <el-option value="title" :label="texts.title" />
+          <el-option value="shortest" :label="texts.shortest" />
+          <el-option value="longest" :label="texts.longest" /> </el-select
       ></label>
-      <NuxtLink class="act first link" to="/desk/new">New session</NuxtLink>
+      <NuxtLink class="act first link" to="/desk/new">{{ texts.newSession }}</NuxtLink>
     </div>
     <p class="narrow">
       <el-button
@@ -117,16 +118,18 @@ onMounted(() =>
         @click="find(`#${tag.tag}`)">
         #{{ tag.tag }}<span class="faint"> {{ tag.count }}</span>
       </el-button>
-      <el-button link type="primary" :aria-pressed="search.split(' ').includes('duplicates')" @click="find('duplicates')"
-        >same content</el-button
-      >
+      <el-button link type="primary" :aria-pressed="search.split(' ').includes('duplicates')" @click="find('duplicates')">{{
+        texts.sameContent
+      }}</el-button>
       <el-button link type="primary" :aria-pressed="search.split(' ').includes('families')" data-test="families" @click="find('families')">
-        families
+        {{ texts.families }}
       </el-button>
-      <el-button link type="primary" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">archived</el-button>
+      <el-button link type="primary" :aria-pressed="search.split(' ').includes('archived')" @click="find('archived')">{{
+        texts.archived
+      }}</el-button>
       <span class="files">
-        <el-button link type="primary" data-test="import" @click="chooseFiles()">Import</el-button>
-        <a href="/api/export" download data-test="export">Export all</a>
+        <el-button link type="primary" data-test="import" @click="chooseFiles()">{{ texts.import }}</el-button>
+        <a href="/api/export" download data-test="export">{{ texts.exportAll }}</a>
       </span>
     </p>
     <p v-if="problem" class="said error" role="alert">
@@ -137,33 +140,40 @@ onMounted(() =>
       :percentage="Math.round((100 * progress.done) / progress.count)"
       :format="() => `${progress?.done} of ${progress?.count}`" />
     <div v-if="imported" class="said" :class="refusedFiles.length > 0 ? 'ask' : 'note'" role="status" data-test="imported">
-      {{ importedCount }} {{ importedCount === 1 ? 'session' : 'sessions' }} taken in{{
-        knownCount > 0 ? `, ${knownCount} of what is in there ${knownCount === 1 ? 'was' : 'were'} here already` : ''
-      }}.
+      {{
+        texts.takenIn(
+          importedCount,
+          importedCount === 1 ? texts.session : texts.sessions,
+          knownCount > 0 ? texts.ofWhatIsIn(knownCount, knownCount === 1 ? texts.was : texts.were) : '',
+        )
+      }}
       <template v-if="refusedFiles.length > 0"
-        >Not taken in:
+        >{{ texts.notTakenIn }}
         <span v-for="one in refusedFiles.slice(0, 8)" :key="one.file"
           ><br /><span class="mono">{{ one.file }}</span
           >: {{ one.problem }}</span
         ></template
       >
-      {{ ' ' }}<el-button link type="primary" @click="imported = null">fine</el-button>
+      {{ ' ' }}<el-button link type="primary" @click="imported = null">{{ texts.fine }}</el-button>
     </div>
     <p v-if="removed" class="said note" role="status">
-      “{{ removed.title }}” is off the shelf. <el-button link type="primary" data-test="undo" @click="undo">Bring it back</el-button>
+      {{ texts.isOffTheShelf(removed.title) }}
+      <el-button link type="primary" data-test="undo" @click="undo">{{ texts.bringItBack }}</el-button>
     </p>
-    <p v-if="search && how && rows.length > 0" class="faint how" data-test="how">{{ total }} found: {{ how }}.</p>
+    <p v-if="search && how && rows.length > 0" class="faint how" data-test="how">{{ texts.found(total, how) }}</p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
       <template v-if="search"
-        >Nothing on the shelf has that in it<template v-if="how">: looked for {{ how }}</template
+        >{{ texts.nothingOnTheShelf }}<template v-if="how">{{ texts.lookedFor(how) }}</template
         >.<template v-if="near.length > 0">
-          Near it:
+          {{ texts.nearIt }}
           <template v-for="(row, index) in near" :key="row.id"
             >{{ index > 0 ? ', ' : '' }}<NuxtLink :to="`/desk/${row.id}`">{{ row.title }}</NuxtLink></template
           >.</template
         ></template
       >
-      <template v-else>The shelf is empty. What you write at the <NuxtLink to="/desk/new">Desk</NuxtLink> stands here.</template>
+      <template v-else
+        >{{ texts.theShelfIsEmpty }} <NuxtLink to="/desk/new">{{ texts.desk }}</NuxtLink> {{ texts.standsHere }}</template
+      >
     </p>
     <ol v-else class="rows" data-test="shelf" :aria-busy="isBusy">
       <ShelfRowItem
@@ -177,10 +187,10 @@ onMounted(() =>
         @family="showFamily(row)"
         @tags="(wanted: string[]) => setTags(row, wanted)" />
     </ol>
-    <Waiting v-if="isLoading" words="Looking on the shelf …" />
+    <Waiting v-if="isLoading" :words="texts.lookingOnTheShelf" />
     <p v-else-if="rows.length > 0" class="faint foot">
-      {{ rows.length }} of {{ total }}. A + beside the time: steps that end by a press are estimated.
-      <el-button v-if="rows.length < total" link type="primary" @click="guarded(() => load(rows.length))">Show more</el-button>
+      {{ texts.ofABesideThe(rows.length, total) }}
+      <el-button v-if="rows.length < total" link type="primary" @click="guarded(() => load(rows.length))">{{ texts.showMore }}</el-button>
     </p>
   </div>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { EntranceState } from '~~/shared/api'
+import { signInPage as texts } from '~/texts/en'
 
-useHead({ title: 'Sign in · Agonis' })
+useHead({ title: texts.signInAgonis })
 const route = useRoute()
 const state = ref<EntranceState | null>(null)
 const problem = ref<string | null>(null)
@@ -22,27 +23,30 @@ onMounted(async () => {
 </script>
 
 <template>
-  <EntranceFrame title="Sign in" data-test="sign-in">
+  <EntranceFrame :title="texts.signIn" data-test="sign-in">
     <el-alert v-if="problem" type="error" :closable="false" show-icon :title="problem" />
     <el-alert
       v-if="isUsed"
       type="warning"
       :closable="false"
       show-icon
-      title="That address has let somebody in already, or is too old."
-      description="Each opens once, within half an hour." />
+      :title="texts.thatAddressHasLet"
+      :description="texts.eachOpensOnceWithin" />
     <EntranceSignInForm v-if="state?.kind === 'home'" :has-passkeys="state.hasPasskeys" @entered="goOn" />
     <p v-if="state?.kind === 'home'" class="faint">
-      The first time, open the address that Agonis printed when it started. A phone comes in by a code that a signed-in screen shows under
-      Me, Devices.
+      {{ texts.theFirstTimeOpen }}
     </p>
     <template v-else-if="state?.kind === 'locked'">
-      <p>Agonis is locked on this machine. Open the address that it printed when it started; that lets this browser in.</p>
-      <p>Another address: run <code>npm run key</code> in its folder, as the user it runs as.</p>
+      <p>{{ texts.agonisIsLockedOn }}</p>
+      <p>
+        {{ texts.anotherAddressRun }} <code>{{ texts.npmRunKey }}</code> {{ texts.inItsFolderAs }}
+      </p>
     </template>
     <template v-else-if="state?.kind === 'open'">
-      <p>This browser was not let in: the key of this folder is not in the database it runs on.</p>
-      <p>A backup that belongs here brings it back: <code>npm run restore -- FILE</code>.</p>
+      <p>{{ texts.thisBrowserWasNot }}</p>
+      <p>
+        {{ texts.aBackupThatBelongs }} <code>{{ texts.npmRunRestoreFile }}</code>.
+      </p>
     </template>
   </EntranceFrame>
 </template>

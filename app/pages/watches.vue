@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { aboutWords } from '~/watches/words'
 import type { LinkKind, SlotComparison, SlotRow, TransferState, WatchState } from '~~/shared/api'
+import { watchesPage as texts } from '~/texts/en'
 
 useHead({ title: 'Watches · Agonis' })
 const route = useRoute()
@@ -32,16 +33,14 @@ const readBack = (slot: number) =>
   guarded(async () => {
     compared.value = { slot, ...(await api<SlotComparison>(`/watches/${chosen.value}/slots/${slot}`)) }
   })
-const isFreeToLose = async (row: SlotRow) =>
-  row.by !== 'hand' ||
-  (await askedToGoOn(`“${row.holds}” was made or changed on the watch and is nowhere else. Clear it all the same?`, 'Clear it'))
+const isFreeToLose = async (row: SlotRow) => row.by !== 'hand' || (await askedToGoOn(texts.wasMadeOrChanged(row.holds!), texts.clearIt))
 async function clear(row: SlotRow) {
   if (!(await isFreeToLose(row))) return
   return guarded(async () => {
     await api(`/watches/${chosen.value}/slots/${row.slot}?expects=${row.generation}${row.by === 'hand' ? '&handMade=true' : ''}`, {
       method: 'DELETE',
     })
-    said.value = `Slot ${row.slot} is cleared there. ${row.should ? 'The session is still on your shelf.' : ''}`
+    said.value = texts.slotIsClearedThere(row.slot, row.should ? texts.theSessionIsStill : '')
     compared.value = null
     await look()
   })
@@ -73,10 +72,10 @@ const collect = () =>
     const { recordings } = await api<{ recordings: string[] | null }>(`/watches/${chosen.value}/collect`, { method: 'POST' })
     said.value =
       recordings === null
-        ? 'The watch is slow; what comes home shows in the log.'
+        ? texts.theWatchIsSlow
         : recordings.length === 0
-          ? 'Nothing waits on the watch.'
-          : `${recordings.length} came home and ${recordings.length === 1 ? 'is' : 'are'} in the log.`
+          ? texts.nothingWaitsOnThe
+          : texts.cameHomeAndIn(recordings.length, recordings.length === 1 ? texts.is : texts.are)
     await look()
   })
 const setLink = (link: LinkKind) =>
@@ -87,7 +86,7 @@ const setLink = (link: LinkKind) =>
 const lift = (about: string) => guarded(() => wrist.stand(chosen.value, about, null))
 const forget = () =>
   guarded(async () => {
-    if (!(await askedToGoOn(`Forget ${kept.value!.name} here? What it holds, it goes on holding.`, 'Forget it'))) return
+    if (!(await askedToGoOn(texts.forgetHereWhatIt(kept.value!.name), texts.forgetIt))) return
     await wrist.forget(chosen.value)
     chosen.value = wrist.preferred()?.id ?? ''
     if (chosen.value) await look()
@@ -125,7 +124,7 @@ const used = computed(() =>
 const free = computed(() => state.value?.rows.filter(row => row.status === 'empty').length ?? 0)
 const asItShouldBe = computed(() => {
   const differing = used.value.filter(row => row.status !== 'equal').length
-  return differing === 0 ? 'All as it should be.' : `${differing} not as ${differing === 1 ? 'it' : 'they'} should be.`
+  return differing === 0 ? texts.allAsItShould : texts.notAsShouldBe(differing, differing === 1 ? texts.it : texts.they)
 })
 const shown = computed(() => {
   const live = wrist.transfer?.watchId === chosen.value ? wrist.transfer : null
@@ -136,8 +135,8 @@ const clockWords = computed(() => {
   if (Math.abs(seconds) < 60) return ''
   const minutes = Math.round(Math.abs(seconds) / 60)
   return (
-    `Its clock is ${minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`} ` +
-    `${seconds > 0 ? 'ahead' : 'behind'}; its recordings are dated by ours.`
+    texts.itsClockIs(minutes >= 120 ? `${Math.round(minutes / 60)} h` : texts.min(minutes)) +
+    texts.itsRecordingsAreDated(seconds > 0 ? texts.ahead : texts.behind)
   )
 })
 const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired || problem.value?.why === 'unpaired'))
@@ -145,8 +144,8 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
 
 <template>
   <div class="page">
-    <h1>Watches</h1>
-    <div class="watches" role="group" aria-label="Watches">
+    <h1>{{ texts.watches }}</h1>
+    <div class="watches" role="group" :aria-label="texts.watches">
       <el-button
         v-for="entry in wrist.watches"
         :key="entry.id"
@@ -155,31 +154,33 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
         @click="choose(entry.id)">
         {{ entry.name }}
       </el-button>
-      <el-button link type="primary" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">take in another</el-button>
-      <NuxtLink to="/phone">this phone as a watch</NuxtLink>
+      <el-button link type="primary" data-test="add" :aria-expanded="isAdding" @click="isAdding = !isAdding">{{
+        texts.takeInAnother
+      }}</el-button>
+      <NuxtLink to="/phone">{{ texts.thisPhoneAsA }}</NuxtLink>
     </div>
     <WatchesAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
     <div v-if="kept" class="bar">
       <label
-        >Link
+        >{{ texts.link }}
         <el-select :model-value="kept.link" data-test="link-kind" @change="setLink($event)">
-          <el-option value="radio" label="radio" />
-          <el-option value="cable" label="cable" /> </el-select
+          <el-option value="radio" :label="texts.radio" />
+          <el-option value="cable" :label="texts.cable" /> </el-select
       ></label>
-      <el-button :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">Look again</el-button>
+      <el-button :disabled="isBusy || needsPairing" data-test="look" @click="lookAgain">{{ texts.lookAgain }}</el-button>
       <el-button :disabled="isBusy || needsPairing" data-test="collect" @click="collect">
-        Bring recordings home{{ state?.recordings ? ` (${state.recordings})` : '' }}
+        {{ texts.bringRecordingsHome(state?.recordings ? ` (${state.recordings})` : '') }}
       </el-button>
-      <NuxtLink :to="`/standin/${chosen}`">its glass and buttons</NuxtLink>
-      <el-button link type="primary" @click="forget">forget this watch</el-button>
+      <NuxtLink :to="`/standin/${chosen}`">{{ texts.itsGlassAndButtons }}</NuxtLink>
+      <el-button link type="primary" @click="forget">{{ texts.forgetThisWatch }}</el-button>
     </div>
     <p v-if="problem" class="said error" role="alert" data-test="problem">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
-      <el-button link type="primary" @click="lookAgain">Try again</el-button>
+      <el-button link type="primary" @click="lookAgain">{{ texts.tryAgain }}</el-button>
     </p>
     <WatchesPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
     <p v-if="state?.wasReset" class="said ask">
-      This watch has been reset since it was last seen: what it should hold is missing there and can be sent again.
+      {{ texts.thisWatchHasBeen }}
     </p>
     <p v-if="clockWords" class="said ask">{{ clockWords }}</p>
     <p v-if="said" class="said note" role="status" data-test="said">{{ said }}</p>
@@ -190,16 +191,12 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       @resume="resume(sending.id)"
       @cancel="cancelSending(sending.id)" />
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">
-      No watch is known yet. Take one in: a stand-in of your watch's kind will do to see what it can hold.
+      {{ texts.noWatchIsKnown }}
     </p>
-    <Waiting v-if="isBusy && !state && kept && !needsPairing" words="Asking the watch what it holds …" />
+    <Waiting v-if="isBusy && !state && kept && !needsPairing" :words="texts.askingTheWatchWhat" />
     <template v-if="state">
       <p class="faint" :data-test="used.length === 0 ? 'empty' : undefined">
-        {{
-          used.length === 0
-            ? 'It holds nothing yet: send a session from the Desk, or see below what is planned.'
-            : `${used.length} in use, ${free} free. ${asItShouldBe}`
-        }}
+        {{ used.length === 0 ? texts.itHoldsNothingYet : texts.inUseFree(used.length, free, asItShouldBe) }}
       </p>
       <WatchesSlotTable
         v-if="used.length > 0"
@@ -215,11 +212,11 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
     <template v-if="kept">
       <WatchesAbility :watch="kept" @changed="lookAgain" />
       <section v-if="Object.keys(kept.standing).length > 0" class="standing">
-        <h2>Standing choices</h2>
+        <h2>{{ texts.standingChoices }}</h2>
         <ul>
           <li v-for="(way, about) in kept.standing" :key="about">
             {{ aboutWords(String(about)) }}: <b>{{ way.replace('-', ' ') }}</b>
-            <el-button link type="primary" @click="lift(String(about))">no longer</el-button>
+            <el-button link type="primary" @click="lift(String(about))">{{ texts.noLonger }}</el-button>
           </li>
         </ul>
       </section>

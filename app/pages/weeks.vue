@@ -4,6 +4,7 @@ import { daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
 import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
+import { weeksPage as texts } from '~/texts/en'
 
 useHead({ title: 'Weeks · Agonis' })
 const athletes = useAthleteStore()
@@ -20,7 +21,7 @@ const isFilling = ref(false)
 const found = ref<ShelfRow[]>([])
 const search = ref('')
 const putOn = ref<string | null>(null)
-const textKey = 'agonis.week-text'
+const textKey = texts.agonisWeekText
 
 const days = computed(() =>
   Array.from({ length: 7 }, (_, offset) => daysFrom(firstDay.value, offset)).map(iso => ({
@@ -110,25 +111,27 @@ onMounted(() =>
 <template>
   <div class="page">
     <div class="top">
-      <h1>{{ dates.day(firstDay, {}) }} to {{ dates.day(daysFrom(firstDay, 6), { year: true }) }}</h1>
-      <el-button @click="go(-1)">Week before</el-button>
-      <el-button @click="go(1)">Week after</el-button>
-      <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">Fill from a message</el-button>
+      <h1>{{ texts.to(dates.day(firstDay, {}), dates.day(daysFrom(firstDay, 6), { year: true })) }}</h1>
+      <el-button @click="go(-1)">{{ texts.weekBefore }}</el-button>
+      <el-button @click="go(1)">{{ texts.weekAfter }}</el-button>
+      <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
+        texts.fillFromAMessage
+      }}</el-button>
     </div>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="takenOff" class="said note" role="status" data-test="taken-off">
-      “{{ takenOff.title }}” is off {{ dates.day(takenOff.day) }}; it is still on the shelf.
-      <el-button link type="primary" @click="put(takenOff.sessionId, takenOff.day)">Put it back</el-button>
+      {{ texts.isOffItIs(takenOff.title, dates.day(takenOff.day)) }}
+      <el-button link type="primary" @click="put(takenOff.sessionId, takenOff.day)">{{ texts.putItBack }}</el-button>
     </p>
     <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
-    <Waiting v-if="!isLoaded && !problem" words="Fetching the week …" :rows="7" />
-    <p v-if="isLoaded && isEmpty" class="faint">Nothing is planned this week. Put a session on a day, or fill the week from a message.</p>
+    <Waiting v-if="!isLoaded && !problem" :words="texts.fetchingTheWeek" :rows="7" />
+    <p v-if="isLoaded && isEmpty" class="faint">{{ texts.nothingIsPlannedThis }}</p>
     <ol class="week">
       <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">
         <h2>
-          {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === athletes.today ? ', today' : '' }}</span>
+          {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === athletes.today ? texts.today : '' }}</span>
         </h2>
         <VueDraggable
           v-if="entries[day.iso]"
@@ -145,29 +148,31 @@ onMounted(() =>
             >
             <span class="acts">
               <label
-                ><span class="hidden-text">Move {{ row.title }} to</span>
+                ><span class="hidden-text">{{ texts.moveTo(row.title) }}</span>
                 <el-select :model-value="day.iso" @change="move(row, $event)">
                   <el-option v-for="other in days" :key="other.iso" :value="other.iso" :label="other.name.slice(0, 3)" />
                 </el-select>
               </label>
-              <el-button link type="primary" :aria-label="`Take ${row.title} off the week`" @click="takeOff(row)">take off</el-button>
+              <el-button link type="primary" :aria-label="texts.takeOffTheWeek(row.title)" @click="takeOff(row)">{{
+                texts.takeOff
+              }}</el-button>
             </span>
           </div>
         </VueDraggable>
         <el-button
           link
           type="primary"
-          :aria-label="`Put a session on ${day.name}`"
+          :aria-label="texts.putASessionOn(day.name)"
           :aria-expanded="putOn === day.iso"
           @click="choose(day.iso)">
-          put a session here
+          {{ texts.putASessionHere }}
         </el-button>
         <div v-if="putOn === day.iso" class="put">
-          <el-input v-model="search" type="search" placeholder="find on the shelf" aria-label="Find on the shelf" />
+          <el-input v-model="search" type="search" :placeholder="texts.findOnTheShelf" :aria-label="texts.findOnTheShelf2" />
           <p v-for="session in found" :key="session.id">
             <el-button text class="pick" @click="put(session.id, day.iso)"><SessionBrief :row="session" /></el-button>
           </p>
-          <p v-if="found.length === 0" class="faint">Nothing on the shelf has that in it.</p>
+          <p v-if="found.length === 0" class="faint">{{ texts.nothingOnTheShelf }}</p>
         </div>
       </li>
     </ol>

@@ -1,5 +1,6 @@
 import type { SensorKind, SensorMessage } from '~~/core/sensors/gatt'
 import { decodeSensor, sensorServices } from '~~/core/sensors/gatt'
+import { phoneBluetooth as texts } from '~/texts/en'
 
 interface Characteristic extends EventTarget {
   value?: DataView
@@ -37,7 +38,7 @@ export async function connectSensor(
   onState: (isHeard: boolean) => void,
 ): Promise<Connection> {
   const platform = bluetooth()
-  if (!platform) throw new Error('This browser has no Bluetooth.')
+  if (!platform) throw new Error(texts.thisBrowserHasNo)
   const { service, characteristic } = sensorServices[kind]
   const device = await platform.requestDevice({ filters: [{ services: [service] }] })
   let isWanted = true

@@ -6,6 +6,7 @@ import { phoneChoices, phoneProfileFor } from '~~/core/wrist/program/profile'
 import type { KeptSession, PlanRow } from '~~/shared/api'
 import type { HeldProgram } from './store'
 import { heldPrograms, holdPrograms, letGo, waitingRecordings } from './store'
+import { phoneHome as texts } from '~/texts/en'
 
 /** Fits a session for this phone and holds it; one that is held already is replaced. */
 export async function takeAlong(id: string, standpoint: Standpoint, day: string | null): Promise<HeldProgram> {
@@ -19,9 +20,9 @@ export async function takeAlong(id: string, standpoint: Standpoint, day: string 
   if (!fits)
     throw new ApiError({
       status: 422,
-      problem: `This phone cannot hold “${kept.title}”: ${losses.find(loss => loss.instead === null)!.what}.`,
+      problem: texts.thisPhoneCannotHold(kept.title, losses.find(loss => loss.instead === null)!.what),
       where: 'session',
-      hint: 'Change it on the Desk first.',
+      hint: texts.changeItOnThe,
     })
   const slot = held.find(entry => entry.session === id)?.slot ?? 1 + Math.max(0, ...held.map(entry => entry.slot))
   const entry: HeldProgram = { slot, session: id, program, digest: digestOf(program), losses, day }
@@ -54,7 +55,7 @@ export async function bringHome(): Promise<string[]> {
       if (gone.status !== 404 || !session) throw error
       return api<{ id: string; digest: string }>('/recordings', { method: 'POST', body: { recording, program } })
     })
-    if (brought.digest !== digest) throw new Error('The server has kept another recording than this one.')
+    if (brought.digest !== digest) throw new Error(texts.theServerHasKept)
     await letGo(digest)
     home.push(brought.id)
   }

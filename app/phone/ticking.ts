@@ -5,6 +5,7 @@ import { sayCue, speak } from '~~/core/wrist/engine/speaker'
 import type { Utterance } from '~~/core/wrist/engine/speaker'
 import { takeEvent } from './replay'
 import type { RunInHand } from './run-in-hand'
+import { phoneTicking as texts } from '~/texts/en'
 
 /** A gap between two readings that is worth a word, in seconds. */
 const gapWorthAWord = 8
@@ -55,9 +56,7 @@ export function useTicking(hand: RunInHand, say: (utterance: Utterance) => void,
     if (held.wearer) return worn(held.wearer)
     const t = hand.now()
     const away = t - current.state.t
-    if (away > gapWorthAWord)
-      gap.value =
-        `This browser slept for ${Math.round(away)} s: ` + 'the time went on, and the track is joined straight once the position is back.'
+    if (away > gapWorthAWord) gap.value = texts.thisBrowserSleptFor(Math.round(away)) + texts.theTimeWentOn
     if (away > 0) read(t)
     ticker = setTimeout(tick, 1000)
   }

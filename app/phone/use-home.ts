@@ -9,10 +9,11 @@ import type { KeptAthlete, Listed, ShelfRow } from '~~/shared/api'
 import { bringHome, takeAlong, takeWeek } from './home'
 import type { HeldProgram } from './store'
 import { heldPrograms, holdPrograms, waitingRecordings } from './store'
+import { phoneUseHome as texts } from '~/texts/en'
 
-const athleteKey = 'agonis.phone.athlete'
+const athleteKey = texts.agonisPhoneAthlete
 const sayLosses = (losses: readonly Loss[]) =>
-  `${losses.length} ${losses.length === 1 ? 'thing' : 'things'} done otherwise: ` +
+  texts.doneOtherwise(losses.length, losses.length === 1 ? texts.thing : texts.things) +
   losses.map(loss => `${loss.what}: ${loss.instead}`).join('; ')
 
 /** What is known on this phone, with or without the server. */
@@ -54,13 +55,13 @@ function useTakingAlong(
   const week = () =>
     guarded(async () => {
       const { taken, problems } = await takeWeek(standpointNow())
-      told.value = [`${taken} taken along.`, ...problems].join(' ')
+      told.value = [texts.takenAlong(taken), ...problems].join(' ')
       await count()
     })
   const along = (id: string) =>
     guarded(async () => {
       const { program, losses } = await takeAlong(id, standpointNow(), null)
-      told.value = `“${program.name}” is on this phone${losses.length > 0 ? `, with ${sayLosses(losses)}` : ''}.`
+      told.value = texts.isOnThisPhone(program.name, losses.length > 0 ? texts.with(sayLosses(losses)) : '')
       await count()
     })
   const leave = (entry: HeldProgram) =>

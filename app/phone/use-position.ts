@@ -1,4 +1,5 @@
 import type { Fix } from '~~/core/sensors/position'
+import { phoneUsePosition as texts } from '~/texts/en'
 
 /** The phone's own position while a session runs, and why there is none. */
 export function usePosition(hear: (fix: Omit<Fix, 't'>) => void) {
@@ -12,7 +13,7 @@ export function usePosition(hear: (fix: Omit<Fix, 't'>) => void) {
 
   function start() {
     if (!('geolocation' in navigator)) {
-      problem.value = 'This browser tells no position: distance and pace stay empty.'
+      problem.value = texts.thisBrowserTellsNo
       return
     }
     watching = navigator.geolocation.watchPosition(
@@ -20,11 +21,7 @@ export function usePosition(hear: (fix: Omit<Fix, 't'>) => void) {
         problem.value = ''
         hear({ lat: coords.latitude, lon: coords.longitude, accuracy: coords.accuracy, altitude: coords.altitude })
       },
-      error =>
-        (problem.value =
-          error.code === error.PERMISSION_DENIED
-            ? 'The position is not allowed here: distance and pace stay empty.'
-            : 'No position just now.'),
+      error => (problem.value = error.code === error.PERMISSION_DENIED ? texts.thePositionIsNot : texts.noPositionJustNow),
       { enableHighAccuracy: true, maximumAge: 0 },
     )
   }

@@ -17,6 +17,7 @@ import { simulatedWearer } from './simulated'
 import { outlet } from './speak'
 import { keepWaiting } from './store'
 import { useTicking } from './ticking'
+import { phoneUseRun as texts } from '~/texts/en'
 
 /** What the sensors knew when the page left: the last position, or the metres made without one. */
 function sensorsAfter(left: NonNullable<Awaited<ReturnType<typeof unfinishedRun>>>, t: number, metres: number) {
@@ -89,7 +90,7 @@ function useBeginning(hand: RunInHand, goes: ReturnType<typeof useTicking>, on: 
     hand.setClock(Math.max(state.t, (Date.now() - Date.parse(left.head.startedAt)) / 1000))
     held.sensors = sensorsAfter(left, state.t, state.sensorMetres ?? 0)
     held.wearer = left.head.simulated ? simulatedWearer(athlete(), 2) : null
-    gap.value = `The page was away and goes on: ${Math.round(state.t)} s were written down.`
+    gap.value = texts.thePageWasAway(Math.round(state.t))
     await on.awake.begin()
     goes.tick()
     return true

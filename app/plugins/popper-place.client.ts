@@ -1,3 +1,4 @@
+import { pluginsPopperPlace as texts } from '~/texts/en'
 /**
  * The place where the library lays open what can be chosen, told as a part of the page.
  *
@@ -9,7 +10,7 @@ export default defineNuxtPlugin(() => {
       for (const node of addedNodes)
         if (node instanceof HTMLElement && node.id.startsWith('el-popper-container')) {
           node.setAttribute('role', 'region')
-          node.setAttribute('aria-label', 'What can be chosen')
+          node.setAttribute('aria-label', texts.whatCanBeChosen)
         }
   })
   told.observe(document.body, { childList: true })

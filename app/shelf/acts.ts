@@ -1,4 +1,5 @@
 import type { SessionStanding } from '~~/shared/api'
+import { shelfActs as texts } from '~/texts/en'
 
 /** One thing that can be done with a session on the shelf, in its menu and by a key while its title has the focus. */
 export interface RowAct {
@@ -12,9 +13,9 @@ export interface RowAct {
 export const rowActs = ({ isArchived }: { isArchived: boolean }): RowAct[] => [
   { name: 'copy', words: 'Copy', key: 'C', code: 'KeyC' },
   { name: 'tag', words: 'Tag', key: 'T', code: 'KeyT' },
-  { name: 'paper', words: 'On paper', key: 'P', code: 'KeyP' },
+  { name: 'paper', words: texts.onPaper, key: 'P', code: 'KeyP' },
   { name: 'export', words: 'Export', key: 'X', code: 'KeyX' },
-  { name: 'archive', words: isArchived ? 'Bring back' : 'Archive', key: 'A', code: 'KeyA' },
+  { name: 'archive', words: isArchived ? texts.bringBack : 'Archive', key: 'A', code: 'KeyA' },
   { name: 'remove', words: 'Remove', key: 'Del', code: 'Delete' },
 ]
 
@@ -24,10 +25,10 @@ export function standingWords(
   sayDay: (day: string) => string,
   sayDayOf: (instant: string) => string,
 ): { words: string; kind: 'plan' | 'good' | 'faint' }[] {
-  const times = timesDone === 1 ? 'done' : `done ${timesDone} times, last`
+  const times = timesDone === 1 ? 'done' : texts.doneTimesLast(timesDone)
   return [
-    ...(plannedOn === null ? [] : [{ words: `planned ${sayDay(plannedOn)}`, kind: 'plan' as const }]),
-    ...watches.map(name => ({ words: `on the ${name}`, kind: 'good' as const })),
+    ...(plannedOn === null ? [] : [{ words: texts.planned(sayDay(plannedOn)), kind: 'plan' as const }]),
+    ...watches.map(name => ({ words: texts.onThe(name), kind: 'good' as const })),
     ...(lastDone === null ? [] : [{ words: `${times} ${sayDayOf(lastDone)}`, kind: 'faint' as const }]),
   ]
 }

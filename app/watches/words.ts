@@ -1,11 +1,8 @@
 import type { SlotRow, TransferState } from '~~/shared/api'
 import type { PushAct } from '~~/core/wrist/link/schools'
+import { watchesWords as texts } from '~/texts/en'
 
-const staleWords = {
-  session: 'the session has changed',
-  athlete: 'your numbers have changed',
-  profile: 'what the watch can do has changed',
-} as const
+const staleWords = { session: texts.theSessionHasChanged, athlete: texts.yourNumbersHaveChanged, profile: texts.whatTheWatchCan } as const
 
 /** How a slot stands, in words. */
 export function slotStatusWords(row: Pick<SlotRow, 'status' | 'stale' | 'by'>): string {
@@ -13,15 +10,15 @@ export function slotStatusWords(row: Pick<SlotRow, 'status' | 'stale' | 'by'>): 
     case 'equal':
       return 'equal'
     case 'stale':
-      return `older: ${row.stale.map(reason => staleWords[reason]).join(', ') || 'the session has changed'}`
+      return `older: ${row.stale.map(reason => staleWords[reason]).join(', ') || texts.theSessionHasChanged}`
     case 'edited':
-      return 'changed there'
+      return texts.changedThere
     case 'missing':
       return 'missing'
     case 'extra':
-      return row.by === 'hand' ? 'made there' : 'there, but not sent from here'
+      return row.by === 'hand' ? texts.madeThere : texts.thereButNotSent
     case 'leaving':
-      return 'asked to be cleared, still there'
+      return texts.askedToBeCleared
     case 'empty':
       return 'free'
   }
@@ -35,17 +32,17 @@ export function actWords(act: PushAct, sayDay: (day: string) => string): string 
   switch (act.do) {
     case 'send':
       return (
-        `${sayDay(act.day)}: send “${act.name}” to slot ${act.slot}` +
-        `${act.replaces === null ? '' : act.replaces === act.name ? ', in place of the older one' : `, in place of “${act.replaces}”`}`
+        texts.sendToSlot(sayDay(act.day), act.name, act.slot) +
+        `${act.replaces === null ? '' : act.replaces === act.name ? texts.inPlaceOfThe : texts.inPlaceOf(act.replaces)}`
       )
     case 'keep':
-      return `${sayDay(act.day)}: “${act.name}” is there already, slot ${act.slot}`
+      return texts.isThereAlreadySlot(sayDay(act.day), act.name, act.slot)
     case 'remove':
-      return `clear “${act.name}” from slot ${act.slot}: ${act.why}`
+      return texts.clearFromSlot(act.name, act.slot, act.why)
     case 'wait':
-      return `${sayDay(act.day)}: “${act.name}” waits, ${act.why}`
+      return texts.waits(sayDay(act.day), act.name, act.why)
     case 'ask':
-      return `slot ${act.slot}: “${act.name}” ${act.why} and stays; clear it yourself to make room`
+      return texts.slotAndStaysClear(act.slot, act.name, act.why)
   }
 }
 
@@ -53,7 +50,7 @@ export function actWords(act: PushAct, sayDay: (day: string) => string): string 
 export function pushedWords(ends: readonly (TransferState['state'] | undefined)[]): string {
   const arrived = ends.filter(end => end === 'done').length
   if (ends.length === 0) return 'Done.'
-  return arrived === ends.length ? `${arrived} sent.` : `${arrived} of ${ends.length} sent; the rest can be gone on with.`
+  return arrived === ends.length ? texts.sent(arrived) : texts.ofSentTheRest(arrived, ends.length)
 }
 
 export const shareArrived = (transfer: Pick<TransferState, 'arrived' | 'size'>): number =>
@@ -65,17 +62,17 @@ export function aboutWords(about: string): string {
   const measure = of.replace('-', ' ')
   switch (kind) {
     case 'target':
-      return `${measure} targets of a ${sport}${place ? `, ${place}` : ''}`
+      return texts.targetsOfA(measure, sport, place ? `, ${place}` : '')
     case 'also':
-      return `${measure} shown beside the target of a ${sport}${place ? `, ${place}` : ''}`
+      return texts.shownBesideTheTarget(measure, sport, place ? `, ${place}` : '')
     case 'end':
-      return `steps of a ${sport} that end by ${of === 'first' ? 'whichever comes first' : measure}`
+      return texts.stepsOfAThat(sport, of === 'first' ? texts.whicheverComesFirst : measure)
     case 'nesting':
-      return 'repeats it cannot nest'
+      return texts.repeatsItCannotNest
     case 'repeat':
-      return 'repeats until a distance or time'
+      return texts.repeatsUntilADistance
     case 'steps':
-      return 'programs that are too long'
+      return texts.programsThatAreToo
     default:
       return about
   }

@@ -1,5 +1,6 @@
 import type { MaybeRefOrGetter } from 'vue'
 import { meaningOf } from '~~/core/script/reader/lesson'
+import { wordsUseMeaning as texts } from '~/texts/en'
 
 /** What a meaning comes to while it is typed, said in a sentence, and whether it can be kept. */
 export function useMeaning(said: MaybeRefOrGetter<string>, means: MaybeRefOrGetter<string>) {
@@ -7,9 +8,9 @@ export function useMeaning(said: MaybeRefOrGetter<string>, means: MaybeRefOrGett
   const meaning = computed(() => (toValue(means).trim() === '' ? null : meaningOf(toValue(means), athletes.standpoint)))
   const isUsable = computed(() => toValue(said).trim() !== '' && meaning.value !== null)
   const says = computed(() => {
-    if (toValue(means).trim() === '') return 'A length, a row, or a pace or effort to aim at.'
-    if (meaning.value === null) return 'That says no length and nothing to aim at.'
-    return meaning.value.is === 'target' ? `Aims at ${meaning.value.words}.` : `Reads as ${meaning.value.words.split('\n').join(' | ')}.`
+    if (toValue(means).trim() === '') return texts.aLengthARow
+    if (meaning.value === null) return texts.thatSaysNoLength
+    return meaning.value.is === 'target' ? texts.aimsAt(meaning.value.words) : texts.readsAs(meaning.value.words.split('\n').join(' | '))
   })
   return { says, isUsable }
 }

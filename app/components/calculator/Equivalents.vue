@@ -5,6 +5,7 @@ import type { Movement } from '~~/core/calculator/movement'
 import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/calculator/typed'
 import { showDistance, showTime } from '~/calculator/typed'
+import { calculatorEquivalents as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -14,20 +15,20 @@ const distances = computed(() =>
   props.sport === 'swim' ? [100, 200, 400, 800, 1500, 1900] : [400, 800, 1500, metresPer.mi, 3000, 5000, 10_000, 21_097.5, 42_195],
 )
 const rows = computed(() => equivalentTimes(props.movement, distances.value, props.sport, athletes.standpoint))
-const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: 'half marathon', 42_195: 'marathon' }
+const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: texts.halfMarathon, 42_195: 'marathon' }
 </script>
 
 <template>
   <section>
-    <h2>Equivalent times</h2>
+    <h2>{{ texts.equivalentTimes }}</h2>
     <table class="ruled" data-test="equivalents">
       <thead>
         <tr>
-          <th>over</th>
-          <th class="number">power law</th>
-          <th v-if="sport === 'run'" class="number">oxygen</th>
-          <th class="number">pace</th>
-          <th class="noprint">use</th>
+          <th>{{ texts.over }}</th>
+          <th class="number">{{ texts.powerLaw }}</th>
+          <th v-if="sport === 'run'" class="number">{{ texts.oxygen }}</th>
+          <th class="number">{{ texts.pace }}</th>
+          <th class="noprint">{{ texts.use }}</th>
         </tr>
       </thead>
       <tbody>
@@ -42,17 +43,16 @@ const names: Record<number, string> = { [metresPer.mi]: '1 mi', 21_097.5: 'half 
             <el-button
               link
               type="primary"
-              :aria-label="`${names[row.metres] ?? showDistance(row.metres)} pace to the Desk`"
+              :aria-label="texts.paceToTheDesk(names[row.metres] ?? showDistance(row.metres))"
               @click="handover.toDesk(`${showDistance(row.metres)} @ ${unit.show(row.metres / row.byPowerLaw)} ${unit.words}`)">
-              use
+              {{ texts.use }}
             </el-button>
           </td>
         </tr>
       </tbody>
     </table>
     <p class="faint small">
-      Power law: Riegel (1981), with your own exponent where two efforts tell one. Oxygen: Daniels &amp; Gilbert (1979). Far from the known
-      distance both guess; training for it decides.
+      {{ texts.powerLawRiegel1981 }}
     </p>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fuelPrompt, fuelTimes } from '~~/core/calculator/fuel'
 import { formatTime } from '~~/core/quantity/time'
+import { calculatorFuel as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -22,31 +23,43 @@ const prompt = computed(() => fuelPrompt(say.value.trim(), plan.value, keepGoing
 
 <template>
   <section>
-    <h2>Drink and eat</h2>
+    <h2>{{ texts.drinkAndEat }}</h2>
     <p class="controls">
-      <label>say <el-input v-model="say" maxlength="30" data-test="fuel-say" /></label>
-      <label>first at <el-input v-model.number="first" class="mono" type="number" min="0" max="600" data-test="fuel-first" /> min</label>
-      <label>then every <el-input v-model.number="every" class="mono" type="number" min="1" max="240" data-test="fuel-every" /> min</label>
-      <el-checkbox v-model="keepGoing">keep going if it takes longer</el-checkbox>
+      <label>{{ texts.say }} <el-input v-model="say" maxlength="30" data-test="fuel-say" /></label>
+      <label
+        >{{ texts.firstAt }} <el-input v-model.number="first" class="mono" type="number" min="0" max="600" data-test="fuel-first" />
+        {{ texts.min }}</label
+      >
+      <label
+        >{{ texts.thenEvery }} <el-input v-model.number="every" class="mono" type="number" min="1" max="240" data-test="fuel-every" />
+        {{ texts.min }}</label
+      >
+      <el-checkbox v-model="keepGoing">{{ texts.keepGoingIfIt }}</el-checkbox>
     </p>
-    <p v-if="isWrong" class="bad" role="alert">A word to say, a first time up to 600 min, and 1 to 240 min between.</p>
+    <p v-if="isWrong" class="bad" role="alert">{{ texts.aWordToSay }}</p>
     <template v-else>
       <p data-test="fuel-times">
         {{
           times.length === 0
-            ? 'Too short to need one.'
-            : `${times.length} times: ${times
-                .slice(0, 12)
-                .map(time => formatTime(time))
-                .join(', ')}${times.length > 12 ? ' …' : ''}`
+            ? texts.tooShortToNeed
+            : texts.times(
+                times.length,
+                times
+                  .slice(0, 12)
+                  .map(time => formatTime(time))
+                  .join(', '),
+                times.length > 12 ? ' …' : '',
+              )
         }}
       </p>
       <p v-if="times.length > 0">
         <span class="mono">{{ prompt }}</span>
-        <el-button link type="primary" class="noprint" data-test="drop-fuel" @click="handover.toDesk(prompt)">to the Desk</el-button>
+        <el-button link type="primary" class="noprint" data-test="drop-fuel" @click="handover.toDesk(prompt)">{{
+          texts.toTheDesk
+        }}</el-button>
       </p>
     </template>
-    <p class="faint small">Drink to thirst; in heat earlier. How much agrees with you is found out in training, not in a race.</p>
+    <p class="faint small">{{ texts.drinkToThirstIn }}</p>
   </section>
 </template>
 

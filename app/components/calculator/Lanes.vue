@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lapMetres } from '~~/core/reckon/lap'
 import { showTime } from '~/calculator/typed'
+import { calculatorLanes as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -20,15 +21,15 @@ const rows = computed(() =>
 
 <template>
   <section>
-    <h2>A lap by lane</h2>
+    <h2>{{ texts.aLapByLane }}</h2>
     <table class="ruled" data-test="lanes">
       <thead>
         <tr>
-          <th>lane</th>
-          <th class="number">lap, m</th>
-          <th class="number">at this pace</th>
-          <th class="number">costs, s</th>
-          <th class="noprint">use</th>
+          <th>{{ texts.lane }}</th>
+          <th class="number">{{ texts.lapM }}</th>
+          <th class="number">{{ texts.atThisPace }}</th>
+          <th class="number">{{ texts.costsS }}</th>
+          <th class="noprint">{{ texts.use }}</th>
         </tr>
       </thead>
       <tbody>
@@ -41,16 +42,16 @@ const rows = computed(() =>
             <el-button
               link
               type="primary"
-              :aria-label="`Lane ${row.lane} to the Desk`"
-              @click="handover.toDesk(`place track, lane ${row.lane}`)">
-              use
+              :aria-label="texts.laneToTheDesk(row.lane)"
+              @click="handover.toDesk(texts.placeTrackLane(row.lane))">
+              {{ texts.use }}
             </el-button>
           </td>
         </tr>
       </tbody>
     </table>
     <p class="faint small">
-      On a standard 400 m track, measured 30 cm out from the kerb in lane 1 and 20 cm out from the line in the others.
+      {{ texts.onAStandard400 }}
     </p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { sendOffsFor } from '~~/core/calculator/send-off'
 import { formatTime } from '~~/core/quantity/time'
 import { showTime } from '~/calculator/typed'
+import { calculatorSendOffs as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -13,22 +14,22 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
 
 <template>
   <section>
-    <h2>Send-offs</h2>
+    <h2>{{ texts.sendOffs }}</h2>
     <p>
       <label
-        >for
+        >{{ texts.for }}
         <el-select v-model="metres" data-test="send-off-metres">
           <el-option v-for="one in [25, 50, 75, 100, 150, 200, 300, 400]" :key="one" :value="one" :label="`${one} m`" /> </el-select
       ></label>
-      <span class="faint">swum in {{ showTime(swim) }}</span>
+      <span class="faint">{{ texts.swumIn(showTime(swim)) }}</span>
     </p>
     <table class="ruled" data-test="send-offs">
       <thead>
         <tr>
-          <th>on</th>
-          <th class="number">rest, s</th>
-          <th class="number">of the time</th>
-          <th class="noprint">use</th>
+          <th>{{ texts.on }}</th>
+          <th class="number">{{ texts.restS }}</th>
+          <th class="number">{{ texts.ofTheTime }}</th>
+          <th class="noprint">{{ texts.use }}</th>
         </tr>
       </thead>
       <tbody>
@@ -40,9 +41,9 @@ const rows = computed(() => sendOffsFor(swim.value, 10))
             <el-button
               link
               type="primary"
-              :aria-label="`${metres} m on ${formatTime(row.sendOff)} to the Desk`"
-              @click="handover.toDesk(`8 times\n  ${metres} m on ${formatTime(row.sendOff)}`)">
-              use
+              :aria-label="texts.mOnToThe(metres, formatTime(row.sendOff))"
+              @click="handover.toDesk(texts.n8TimesMOn(metres, formatTime(row.sendOff)))">
+              {{ texts.use }}
             </el-button>
           </td>
         </tr>

@@ -6,6 +6,7 @@ import { pacedSplits } from '~~/core/calculator/pacing'
 import type { Sport } from '~~/core/session/document'
 import type { SpeedUnit } from '~/calculator/typed'
 import { showDistance, showTime } from '~/calculator/typed'
+import { calculatorSplits as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -38,30 +39,33 @@ const asRows = computed(() =>
 
 <template>
   <section>
-    <h2>Splits</h2>
+    <h2>{{ texts.splits }}</h2>
     <p class="controls">
       <label
-        >each
+        >{{ texts.each }}
         <el-select v-model="each" data-test="split-each">
           <el-option v-for="metres in lengths" :key="metres" :value="metres" :label="name(metres)" /> </el-select
       ></label>
       <label
-        ><el-select v-model="pacing" aria-label="How it is paced" data-test="pacing">
-          <el-option value="even" label="even" />
-          <el-option value="negative" label="second half faster" />
-          <el-option value="progressive" label="faster with each" /> </el-select
+        ><el-select v-model="pacing" :aria-label="texts.howItIsPaced" data-test="pacing">
+          <el-option value="even" :label="texts.even" />
+          <el-option value="negative" :label="texts.secondHalfFaster" />
+          <el-option value="progressive" :label="texts.fasterWithEach" /> </el-select
       ></label>
       <label v-if="pacing !== 'even'"
-        >by <el-input v-model.number="change" class="mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
+        >{{ texts.by }}
+        <el-input v-model.number="change" class="mono" type="number" min="0" max="20" step="0.5" data-test="pacing-change" /> %</label
       >
-      <el-button link type="primary" class="noprint" data-test="drop-splits" @click="handover.toDesk(asRows)">to the Desk</el-button>
+      <el-button link type="primary" class="noprint" data-test="drop-splits" @click="handover.toDesk(asRows)">{{
+        texts.toTheDesk
+      }}</el-button>
     </p>
     <table class="ruled" data-test="splits">
       <thead>
         <tr>
-          <th>at</th>
-          <th class="number">split</th>
-          <th class="number">clock</th>
+          <th>{{ texts.at }}</th>
+          <th class="number">{{ texts.split }}</th>
+          <th class="number">{{ texts.clock }}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { beltFor } from '~~/core/calculator/treadmill'
 import type { SpeedUnit } from '~/calculator/typed'
+import { calculatorTreadmill as texts } from '~/texts/en'
 
 const handover = useHandoverStore()
 
@@ -16,14 +17,14 @@ const rows = computed(() =>
 
 <template>
   <section>
-    <h2>Same effort uphill, or on a belt</h2>
+    <h2>{{ texts.sameEffortUphillOr }}</h2>
     <table class="ruled" data-test="treadmill">
       <thead>
         <tr>
-          <th>grade</th>
+          <th>{{ texts.grade }}</th>
           <th class="number">{{ unit.words }}</th>
-          <th class="number">km/h</th>
-          <th class="noprint">use</th>
+          <th class="number">{{ texts.kmH }}</th>
+          <th class="noprint">{{ texts.use }}</th>
         </tr>
       </thead>
       <tbody>
@@ -35,17 +36,16 @@ const rows = computed(() =>
             <el-button
               link
               type="primary"
-              :aria-label="`${row.grade} % to the Desk`"
-              @click="handover.toDesk(`10:00${row.grade === 0 ? '' : ` uphill ${row.grade} %`} @ ${row.pace} ${unit.words}`)">
-              use
+              :aria-label="texts.toTheDesk(row.grade)"
+              @click="handover.toDesk(`10:00${row.grade === 0 ? '' : texts.uphill(row.grade)} @ ${row.pace} ${unit.words}`)">
+              {{ texts.use }}
             </el-button>
           </td>
         </tr>
       </tbody>
     </table>
     <p class="faint small">
-      By the cost of running on a slope, Minetti (2002). Wind is left out: a belt has none, and at a fast pace a grade of 1 % makes up for
-      it.
+      {{ texts.byTheCostOf }}
     </p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sayItem } from '~~/core/script/say'
+import { deskAloud as texts } from '~/texts/en'
 
 const desk = useDeskReadingStore()
 
@@ -14,7 +15,7 @@ const Rows = () => aloud.value.map((words, index) => h('li', { key: index }, wor
 </script>
 
 <template>
-  <ol class="hidden-text" aria-label="The session, read aloud" data-test="aloud">
+  <ol class="hidden-text" :aria-label="texts.theSessionReadAloud" data-test="aloud">
     <Rows />
   </ol>
 </template>

@@ -10,6 +10,7 @@ import type { Session } from '~~/core/session/document'
 import type { Nudging } from '~~/core/nudge/nudging'
 import { usualNudging } from '~~/core/nudge/nudging'
 import { isSameMissing, sayMissing } from '~~/core/words/missing'
+import { deskBeside as texts } from '~/texts/en'
 
 /** What stands beside the sheet: what it comes to, what it does, what is remarked and suggested. */
 const emit = defineEmits<{
@@ -29,7 +30,7 @@ const watches = useWatchesStore()
 const session = computed(() => desk.session)
 const isWritten = computed(() => (session.value?.items.length ?? 0) > 0)
 const isEmpty = computed(() => (desk.reckoning?.flat.length ?? 0) === 0)
-const title = computed(() => (session.value ? titleOf(session.value) : 'New session'))
+const title = computed(() => (session.value ? titleOf(session.value) : texts.newSession))
 const sport = computed(() => (session.value?.sport === 'multi' ? undefined : session.value?.sport))
 const unit = computed(() => (sport.value ? unitsOf(athletes.athlete)[sport.value] : 'km'))
 const paceReading = computed(() => paceReadingFor(sport.value ?? 'run', unit.value))
@@ -71,7 +72,7 @@ defineExpose({
         <LazyDeskSplits v-if="text.inHand" :path="text.inHand" />
         <LazyDeskHowHard v-if="forecast.made.value" v-bind="forecast.made.value" @edit="(edits: Edit[]) => emit('edit', edits)" />
         <div v-for="missing in forecastMissing" :key="sayMissing(missing)" class="said note">
-          How hard it is needs {{ sayMissing(missing) }}.<LazyMeAskNumber :missing="missing" />
+          {{ texts.howHardItIs(sayMissing(missing)) }}<LazyMeAskNumber :missing="missing" />
         </div>
         <LazyDeskNudges
           :picture="forecast.picture.value"
@@ -88,11 +89,11 @@ defineExpose({
       </template>
       <LazyDeskSuggestions @show="line => emit('show', line)" @edit="(edits: Edit[]) => emit('edit', edits)" />
       <template v-if="isWritten">
-        <h2 class="section">The whole session</h2>
+        <h2 class="section">{{ texts.theWholeSession }}</h2>
         <LazyDeskSizes @take="(document: Session) => emit('take', document)" />
-        <h2 class="section">Variants</h2>
+        <h2 class="section">{{ texts.variants }}</h2>
         <LazyDeskVariants :id="text.id" :is-kept="keeping.base > 0" :title="title" :ready="keeping.flush" />
-        <h2 class="section">Before now</h2>
+        <h2 class="section">{{ texts.beforeNow }}</h2>
         <LazyDeskWordings
           v-if="keeping.base > 0"
           :id="text.id"
@@ -100,8 +101,8 @@ defineExpose({
           :now="text.script"
           :ready="keeping.flush"
           @take="script => emit('reword', script)" />
-        <p v-else class="faint">Earlier wordings stand here once it is kept.</p>
-        <h2 class="section">Tags</h2>
+        <p v-else class="faint">{{ texts.earlierWordingsStandHere }}</p>
+        <h2 class="section">{{ texts.tags }}</h2>
         <LazyTagField :tags="shelf.tags" @set="shelf.setTags" />
       </template>
     </AfterRoom>

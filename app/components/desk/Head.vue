@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deskHead as texts } from '~/texts/en'
 /** The session's title and sport, changed where they stand. */
 defineProps<{ title: string; place: string }>()
 const emit = defineEmits<{ title: [words: string]; sport: [words: string] }>()
@@ -26,17 +27,17 @@ function end(isKept: boolean) {
       v-model="typed"
       autofocus
       maxlength="200"
-      aria-label="Title"
+      :aria-label="texts.title"
       data-test="title-field"
       @keydown.enter="end(true)"
       @keydown.esc="end(false)"
       @blur="end(true)" />
     <h1 v-show="!isNaming" data-test="title">{{ title }}</h1>
-    <el-button v-if="!isNaming && desk.session" link type="primary" data-test="rename" @click="begin">Rename</el-button>
+    <el-button v-if="!isNaming && desk.session" link type="primary" data-test="rename" @click="begin">{{ texts.rename }}</el-button>
     <AfterRoom v-if="sport && sport !== 'multi'">
       <LazyDeskSportChoice :sport="sport" @choose="(words: string) => emit('sport', words)" />
     </AfterRoom>
-    <span v-else-if="sport" class="faint">several sports</span>
+    <span v-else-if="sport" class="faint">{{ texts.severalSports }}</span>
     <span class="faint">{{ place }}</span>
     <AfterRoom><LazyDeskWalkOffer /></AfterRoom>
   </div>

@@ -2,13 +2,14 @@
 import type { ClockTime } from '~~/core/reckon/home'
 import { homeBy, parseClockTime, sayClockTime, startFor } from '~~/core/reckon/home'
 import type { Interval } from '~~/core/reckon/interval'
+import { deskHomeBy as texts } from '~/texts/en'
 
 const dates = useDates()
 const say = (time: ClockTime) => sayClockTime(time, dates.clockForm.value)
 const props = defineProps<{ seconds: Interval }>()
 
-const start = useSessionStorage('agonis.start', '')
-const home = useSessionStorage('agonis.home', '')
+const start = useSessionStorage(texts.agonisStart, '')
+const home = useSessionStorage(texts.agonisHome, '')
 const startAt = computed(() => parseClockTime(start.value))
 const homeAt = computed(() => parseClockTime(home.value))
 const back = computed(() => (startAt.value === null ? null : homeBy(startAt.value, props.seconds)))
@@ -19,7 +20,7 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
 <template>
   <dl class="home">
     <dt>
-      <label for="start-at">Start at</label>
+      <label for="start-at">{{ texts.startAt }}</label>
       <el-input
         id="start-at"
         v-model="start"
@@ -31,16 +32,16 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
         :aria-invalid="isWrong(start, startAt)" />
     </dt>
     <dd data-test="back-at">
-      <span v-if="isWrong(start, startAt)" class="bad">a time as in 06:30</span>
+      <span v-if="isWrong(start, startAt)" class="bad">{{ texts.aTimeAsIn }}</span>
       <template v-else-if="back"
-        >{{ back.likely ? `home ${say(back.likely)}` : 'length not known'
+        >{{ back.likely ? texts.home(say(back.likely)) : texts.lengthNotKnown
         }}<span v-if="back.high && back.likely && back.high.minutes !== back.likely.minutes" class="faint">
-          to {{ say(back.high) }}</span
+          {{ texts.to(say(back.high)) }}</span
         ></template
       >
     </dd>
     <dt>
-      <label for="home-by">Home by</label>
+      <label for="home-by">{{ texts.homeBy }}</label>
       <el-input
         id="home-by"
         v-model="home"
@@ -52,12 +53,12 @@ const isWrong = (typed: string, read: number | null) => typed.trim() !== '' && r
         :aria-invalid="isWrong(home, homeAt)" />
     </dt>
     <dd data-test="start-for">
-      <span v-if="isWrong(home, homeAt)" class="bad">a time as in 07:30</span>
+      <span v-if="isWrong(home, homeAt)" class="bad">{{ texts.aTimeAsIn07 }}</span>
       <template v-else-if="out"
-        >{{ out.likely ? `start ${say(out.likely)}` : 'length not known'
-        }}<span v-if="out.safe && out.likely && out.safe.minutes !== out.likely.minutes" class="faint"
-          >, to be sure {{ say(out.safe) }}</span
-        ></template
+        >{{ out.likely ? texts.start(say(out.likely)) : texts.lengthNotKnown
+        }}<span v-if="out.safe && out.likely && out.safe.minutes !== out.likely.minutes" class="faint">{{
+          texts.toBeSure(say(out.safe))
+        }}</span></template
       >
     </dd>
   </dl>

@@ -7,6 +7,7 @@ import { printEnd } from '~~/core/script/print'
 import type { Session } from '~~/core/session/document'
 import { formatTime } from '~~/core/quantity/time'
 import { howHardChart } from '~/forecast/how-hard-chart'
+import { deskHowHard as texts } from '~/texts/en'
 
 const props = defineProps<{ forecast: SessionForecast; session: Session }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
@@ -14,7 +15,7 @@ const isTable = ref(false)
 
 const percent = (share: number) => `${Math.round(share * 100)} %`
 function about({ low, likely, high }: Interval): string {
-  if (likely === null) return 'not known'
+  if (likely === null) return texts.notKnown
   const ends = [low, high].map(end => (end === null ? '?' : String(Math.round(end))))
   return ends[0] === ends[1] ? ends[0]! : ends.join('–')
 }
@@ -28,18 +29,18 @@ const heart = computed(() => props.forecast.heart ?? null)
 const isBeyond = computed(() => props.forecast.used?.level === 'beyond')
 const range = computed(() => {
   const { low, high } = props.forecast.used?.used ?? { low: null, high: null }
-  return low === null ? '' : high === null ? `${percent(low)} or more` : `${percent(low)} to ${percent(high)}`
+  return low === null ? '' : high === null ? texts.orMore(percent(low)) : `${percent(low)} to ${percent(high)}`
 })
-const levels = { easy: 'easy', steady: 'steady', hard: 'hard', race: 'as hard as a race', beyond: 'beyond' } as const
+const levels = { easy: 'easy', steady: 'steady', hard: 'hard', race: texts.asHardAsA, beyond: 'beyond' } as const
 
 const option = computed(() => howHardChart(used.value, heart.value))
 const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}px`)
 </script>
 
 <template>
-  <section aria-label="How hard it is" data-test="how-hard">
+  <section :aria-label="texts.howHardItIs" data-test="how-hard">
     <div class="headed next">
-      <h2>How hard it is</h2>
+      <h2>{{ texts.howHardItIs }}</h2>
       <Explained term="share-used" />
     </div>
     <p v-if="forecast.message" class="verdict" :class="{ bad: isBeyond }" data-test="verdict">{{ forecast.message }}</p>
@@ -47,17 +48,17 @@ const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}
       <el-button v-if="proposal.edits.length > 0" link type="primary" data-test="proposal-take" @click="emit('edit', proposal.edits)">
         {{ proposal.label }}
       </el-button>
-      <span v-else>Better {{ proposal.label }}.</span>
-      <span v-if="proposal.edits.length > 0" class="faint"> makes it {{ levels[proposal.level] }}, {{ percent(proposal.used) }}</span>
+      <span v-else>{{ texts.better(proposal.label) }}</span>
+      <span v-if="proposal.edits.length > 0" class="faint"> {{ texts.makesIt(levels[proposal.level], percent(proposal.used)) }}</span>
     </p>
     <div v-if="used || heart" class="chart" :style="{ height }">
-      <LazyChartPicture :option="option" label="Share used and heart rate through the session; the table below says the same" />
+      <LazyChartPicture :option="option" :label="texts.shareUsedAndHeart" />
     </div>
     <p v-if="used || heart" class="faint small">
       {{
         [
-          used ? `${heart ? 'Above: t' : 'T'}he share used of what you have shown, 100 % is a race; likely ${range}. Our own model.` : '',
-          heart ? `${used ? 'Below: h' : 'H'}eart rate as forecast, within 10 bpm.` : '',
+          used ? texts.heShareUsedOf(heart ? texts.aboveT : 'T', range) : '',
+          heart ? texts.eartRateAsForecast(used ? texts.belowH : 'H') : '',
         ]
           .filter(Boolean)
           .join(' ')
@@ -65,24 +66,23 @@ const height = computed(() => `${(used.value ? 94 : 0) + (heart.value ? 74 : 0)}
     </p>
     <p v-for="line in forecast.notes" :key="line" class="faint small">{{ line }}</p>
     <dl>
-      <dt>Load by effort × min <Explained term="load" /></dt>
+      <dt>{{ texts.loadByEffortMin }} <Explained term="load" /></dt>
       <dd class="mono">{{ about(forecast.load.sessionEffort) }}</dd>
-      <dt>Load by heart rate</dt>
+      <dt>{{ texts.loadByHeartRate }}</dt>
       <dd class="mono">{{ about(forecast.load.heartRateImpulse) }}</dd>
     </dl>
     <p class="faint small">
-      Two ways to estimate load; neither is truth. A forecast of what is usual: pain, dizziness, illness or heat outrank it. When in doubt,
-      ease, and ask a doctor or physiotherapist.
+      {{ texts.twoWaysToEstimate }}
     </p>
     <details v-if="forecast.steps.length > 0" @toggle="isTable = ($event.target as HTMLDetailsElement).open">
-      <summary>As a table</summary>
+      <summary>{{ texts.asATable }}</summary>
       <table v-if="isTable" class="ruled" data-test="forecast-table">
         <thead>
           <tr>
-            <th>step, round</th>
-            <th class="number">ends</th>
-            <th class="number">used</th>
-            <th class="number">bpm</th>
+            <th>{{ texts.stepRound }}</th>
+            <th class="number">{{ texts.ends }}</th>
+            <th class="number">{{ texts.used }}</th>
+            <th class="number">{{ texts.bpm }}</th>
           </tr>
         </thead>
         <tbody>

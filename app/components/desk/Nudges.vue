@@ -10,6 +10,7 @@ import type { KeptWatch } from '~~/shared/api'
 import { quietEdits } from '~/forecast/quiet-edits'
 import { manyRuns } from '~/forecast/use-forecast'
 import { smallChart } from '~/theme/small-chart'
+import { deskNudges as texts } from '~/texts/en'
 
 const props = defineProps<{
   picture: NudgePicture | null
@@ -32,10 +33,10 @@ const byMean = computed(() => mended.value.find(step => step.byMeanOf !== null)?
 const nagging = computed(() => (quiet.value?.steps ?? []).filter(step => step.target === null))
 const names: Record<SchoolBand['kind'], string> = {
   'quiet': 'quiet',
-  'lean-fast': 'lean fast',
+  'lean-fast': texts.leanFast,
   'even': 'even',
   'percent': 'percent',
-  'as-said': 'as said',
+  'as-said': texts.asSaid,
 }
 const bandOf = ({ unit, easiest, hardest }: SchoolBand) =>
   sayTarget(
@@ -84,64 +85,66 @@ const option = computed(() => {
 const isLong = computed(() => props.progress !== null && (props.runs >= manyRuns || props.progress > 0.02))
 const sayNagging = (steps: readonly { path: string; expected: number }[]) =>
   steps.length === 1
-    ? `Row ${steps[0]!.path} nudges about ${Math.round(steps[0]!.expected)} times.`
-    : `${steps.length} rows nudge up to ${Math.round(Math.max(...steps.map(step => step.expected)))} times each.`
+    ? texts.rowNudgesAboutTimes(steps[0]!.path, Math.round(steps[0]!.expected))
+    : texts.rowsNudgeUpTo(steps.length, Math.round(Math.max(...steps.map(step => step.expected))))
 const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.main) : ''))
 </script>
 
 <template>
-  <section aria-label="Nudges" data-test="nudges">
+  <section :aria-label="texts.nudges" data-test="nudges">
     <div class="headed next">
-      <h2>Nudges</h2>
+      <h2>{{ texts.nudges }}</h2>
       <Explained term="nudge" />
     </div>
     <p v-if="problem" class="said error">{{ problem }}</p>
-    <p v-if="total && picture!.forecast.perStep.length === 0" class="faint">Nothing here that a watch would hold you to.</p>
+    <p v-if="total && picture!.forecast.perStep.length === 0" class="faint">{{ texts.nothingHereThatA }}</p>
     <p v-else-if="total" class="line">
-      About <strong data-test="nudges-total">{{ Math.round(total.expected) }}</strong> ({{ total.low }}–{{ total.high }}) with these bands
+      {{ texts.about }} <strong data-test="nudges-total">{{ Math.round(total.expected) }}</strong>
+      {{ texts.withTheseBands(total.low, total.high) }}
       <label
-        >on
-        <el-select :model-value="watch" aria-label="Watch" @change="emit('watch', $event)">
-          <el-option value="" label="any watch" />
+        >{{ texts.on }}
+        <el-select :model-value="watch" :aria-label="texts.watch" @change="emit('watch', $event)">
+          <el-option value="" :label="texts.anyWatch" />
           <el-option v-for="one in watches" :key="one.id" :value="one.id" :label="one.name" /> </el-select
       ></label>
     </p>
     <p v-if="progress !== null" class="faint small" role="status">
-      reckoning…
+      {{ texts.reckoning }}
       <template v-if="isLong"
-        >{{ Math.round(progress * 100) }} % <el-button link type="primary" @click="emit('stop')">stop</el-button></template
+        >{{ Math.round(progress * 100) }} % <el-button link type="primary" @click="emit('stop')">{{ texts.stop }}</el-button></template
       >
     </p>
     <template v-if="picture && picture.forecast.perStep.length > 0">
       <p v-if="edits.length > 0" class="line">
         <el-button link type="primary" data-test="take-quiet" @click="emit('take', edits)">
-          {{ byMean === null ? 'Take the quiet band' : `Be led by the mean of ${byMean} s` }}
+          {{ byMean === null ? texts.takeTheQuietBand : texts.beLedByThe(byMean) }}
         </el-button>
         <Explained term="quiet-band" />
-        <kbd>Alt Q</kbd>{{ ' ' }}
-        <span class="faint">{{ wide.length === 1 ? wide[0] : `in ${edits.length} rows` }}: about one in five minutes</span>
+        <kbd>{{ texts.altQ }}</kbd>{{ ' ' }}
+        <span class="faint">{{ texts.aboutOneInFive(wide.length === 1 ? wide[0]! : texts.inRows(edits.length)) }}</span>
       </p>
-      <p v-if="byMean !== null" class="faint small">No band alone is quiet here: it would have to be wider than what you mean to do.</p>
+      <p v-if="byMean !== null" class="faint small">{{ texts.noBandAloneIs }}</p>
       <p v-if="nagging.length > 0" class="line" data-test="nagging">
         {{ sayNagging(nagging) }}
-        <span class="faint">A zone, an open band or one that changes has no room to give: say a band of your own to be nudged less.</span>
+        <span class="faint">{{ texts.aZoneAnOpen }}</span>
       </p>
       <p v-if="edits.length === 0 && nagging.length === 0" class="line good">
-        Quiet: no more than about one nudge in five minutes.<template v-if="quietWords">
-          <span class="faint">The narrowest that stays so: {{ quietWords }}.</span></template
+        {{ texts.quietNoMoreThan
+        }}<template v-if="quietWords">
+          <span class="faint">{{ texts.theNarrowestThatStays(quietWords) }}</span></template
         >
       </p>
       <div v-if="picture.schools.length > 1" class="chart" :style="{ height: `${picture.schools.length * 22 + 4}px` }">
-        <LazyChartPicture :option="option" label="The band of each way around this target; the table below says the same" />
+        <LazyChartPicture :option="option" :label="texts.theBandOfEach" />
       </div>
       <details>
-        <summary>Bands and nudges as a table</summary>
+        <summary>{{ texts.bandsAndNudgesAs }}</summary>
         <table v-if="picture.schools.length > 0" class="ruled">
           <thead>
             <tr>
-              <th>way</th>
-              <th>band</th>
-              <th class="number">a step</th>
+              <th>{{ texts.way }}</th>
+              <th>{{ texts.band }}</th>
+              <th class="number">{{ texts.aStep }}</th>
             </tr>
           </thead>
           <tbody>
@@ -155,9 +158,9 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
         <table class="ruled">
           <thead>
             <tr>
-              <th>row, round</th>
-              <th class="number">expected</th>
-              <th class="number">range</th>
+              <th>{{ texts.rowRound }}</th>
+              <th class="number">{{ texts.expected }}</th>
+              <th class="number">{{ texts.range }}</th>
             </tr>
           </thead>
           <tbody>
@@ -170,9 +173,9 @@ const quietWords = computed(() => (quiet.value?.main ? printTarget(quiet.value.m
         </table>
       </details>
       <p class="faint small">
-        Carried out {{ runs.toLocaleString('en-GB') }} times with your steadiness.
+        {{ texts.carriedOutTimesWith(runs.toLocaleString('en-GB')) }}
         <el-button v-if="runs < manyRuns && progress === null" link type="primary" data-test="many-runs" @click="emit('many')">
-          {{ manyRuns.toLocaleString('en-GB') }} times
+          {{ texts.times(manyRuns.toLocaleString('en-GB')) }}
         </el-button>
       </p>
     </template>

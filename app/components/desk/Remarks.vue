@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Remark } from '~~/core/script/remark'
 import { listedRemarks } from '~/desk/remarks'
+import { deskRemarks as texts } from '~/texts/en'
 
 defineProps<{ isEmpty: boolean }>()
 const emit = defineEmits<{ fix: [remark: Remark, replacement: string]; show: [line: number] }>()
@@ -15,19 +16,19 @@ const isOpen = ref(false)
 const keyed = computed(() => (isOpen.value ? undefined : certain.value.find(({ isKeyed }) => isKeyed)?.remark))
 const summary = computed(() => {
   const count = certain.value.length
-  return `${doubtful.value.length === 0 ? 'Nothing to ask; ' : ''}${count === 1 ? 'one reading' : `${count} readings`} noted`
+  return texts.noted(doubtful.value.length === 0 ? texts.nothingToAsk : '', count === 1 ? texts.oneReading : texts.readings(count))
 })
 </script>
 
 <template>
-  <section aria-label="Remarks">
+  <section :aria-label="texts.remarks">
     <div class="headed next">
-      <h2>Remarks</h2>
+      <h2>{{ texts.remarks }}</h2>
       <AfterRoom><LazyExplained term="remark" /></AfterRoom>
     </div>
     <AfterRoom><LazyWordsLesson /></AfterRoom>
     <p v-if="remarks.length === 0" class="faint">
-      {{ isEmpty ? 'What is doubtful or cannot be read is said here.' : 'None: it reads as it stands.' }}
+      {{ isEmpty ? texts.whatIsDoubtfulOr : texts.noneItReadsAs }}
     </p>
     <DeskRemarkLine
       v-for="{ remark, isKeyed } in doubtful"
@@ -41,7 +42,7 @@ const summary = computed(() => {
       <template v-if="keyed">
         {{ ' '
         }}<el-button link type="primary" @click="emit('fix', keyed, keyed.fixes[0]!.replacement)">{{ keyed.fixes[0]!.label }}</el-button>
-        <kbd>Alt ⏎</kbd>
+        <kbd>{{ texts.alt }}</kbd>
       </template>
     </p>
     <template v-if="isOpen">

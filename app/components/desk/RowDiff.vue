@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { diffSessions } from '~~/core/edit/diff'
 import type { Session } from '~~/core/session/document'
+import { deskRowDiff as texts } from '~/texts/en'
 
 const props = defineProps<{ before: Session; after: Session }>()
 const diff = computed(() => diffSessions(props.before, props.after))
@@ -8,7 +9,7 @@ const indent = (depth: number) => ({ paddingLeft: `${depth * 16}px` })
 </script>
 
 <template>
-  <table class="diff" aria-label="Row by row">
+  <table class="diff" :aria-label="texts.rowByRow">
     <tbody>
       <tr v-for="(row, index) in diff.rows" :key="index" :class="row.change">
         <td class="mark" :aria-label="row.change">{{ { same: '', added: '+', removed: '−', changed: '≠' }[row.change] }}</td>

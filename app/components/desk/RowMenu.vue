@@ -3,12 +3,13 @@ import type { Edit } from '~~/core/edit/edit'
 import { itemAt } from '~~/core/session/item-path'
 import { rowActions } from '~/desk/row-keys'
 import { shownAlt } from '~/keys/alt-key'
+import { deskRowMenu as texts } from '~/texts/en'
 
 /** What can be done to the row in hand, in a menu that stands at the row. */
 const props = defineProps<{ path: string; top: number }>()
 const emit = defineEmits<{ edit: [edit: Edit]; closed: [] }>()
 const desk = useDeskReadingStore()
-const needsRepeat = new Set(['Ungroup', '+1 round', '−1 round', 'Drop last recovery'])
+const needsRepeat = new Set(['Ungroup', '+1 round', '−1 round', texts.dropLastRecovery])
 
 const item = computed(() => (desk.session ? itemAt(desk.session, props.path) : null))
 const shown = computed(() =>
@@ -31,7 +32,7 @@ function act(name: string) {
     :style="{ top: `${top}px` }"
     @command="act"
     @visible-change="(isOpen: boolean) => !isOpen && emit('closed')">
-    <el-button size="small" aria-label="This row" data-test="row-menu">Row</el-button>
+    <el-button size="small" :aria-label="texts.thisRow" data-test="row-menu">{{ texts.row }}</el-button>
     <template #dropdown>
       <el-dropdown-menu>
         <el-dropdown-item v-for="action in shown" :key="action.name" :command="action.name" :divided="action.name === 'Delete'">

@@ -5,6 +5,7 @@ import { printEnd, printRepeat } from '~~/core/script/print'
 import { printTarget } from '~~/core/script/print-target'
 import { isBandTarget } from '~~/core/session/document'
 import { harderCopy } from '~/desk/row-keys'
+import { deskRowPanel as texts } from '~/texts/en'
 
 const props = defineProps<{ path: string | null; refused: string }>()
 const emit = defineEmits<{ edit: [edit: Edit]; leave: [] }>()
@@ -24,7 +25,7 @@ const target = computed(() => {
   const isOwnTime = isBandTarget(item.value.target) && item.value.target.unit === 's/step'
   return (
     `${isOwnTime ? 'in ' : ''}${printTarget(item.value.target, isOwnTime)}` +
-    `${item.value.also ? ` and ${printTarget(item.value.also)}` : ''}`
+    `${item.value.also ? texts.and(printTarget(item.value.also)) : ''}`
   )
 })
 const typedLength = ref('')
@@ -67,10 +68,10 @@ defineExpose({
 </script>
 
 <template>
-  <section class="row-panel" aria-label="This row">
+  <section class="row-panel" :aria-label="texts.thisRow">
     <template v-if="session && path && item && item.kind !== 'unread'">
       <label v-if="item.kind !== 'leg'"
-        >{{ item.kind === 'block' ? 'repeat' : 'length' }}
+        >{{ item.kind === 'block' ? texts.repeat : texts.length }}
         <el-input
           ref="lengthField"
           v-model="typedLength"
@@ -82,24 +83,24 @@ defineExpose({
           @blur="commit('end')" />
       </label>
       <label v-if="item.kind === 'step'"
-        >target
+        >{{ texts.target }}
         <el-input
           v-model="typedTarget"
           size="small"
           class="mono wide"
-          placeholder="none"
+          :placeholder="texts.none"
           data-test="row-target"
           @keydown.enter.prevent="commitAndLeave('target')"
           @keydown.esc="emit('leave')"
           @blur="commit('target')" />
       </label>
       <label class="shift"
-        >copy at
+        >{{ texts.copyAt }}
         <el-input v-model="shift" size="small" class="mono" list="shifts" data-test="row-shift" @keydown.enter="copyShifted" /><el-button
           link
           class="tool"
           @click="copyShifted"
-          >make it</el-button
+          >{{ texts.makeIt }}</el-button
         ></label
       >
       <datalist id="shifts">
@@ -111,8 +112,8 @@ defineExpose({
       </datalist>
       <span v-if="refused" class="bad" role="alert" data-test="refused">{{ refused }}</span>
     </template>
-    <span v-else-if="item" class="faint">This row is not read yet: the remarks say why.</span>
-    <span v-else class="faint">Put the caret in a row to change it here, or drag its clock to move it.</span>
+    <span v-else-if="item" class="faint">{{ texts.thisRowIsNot }}</span>
+    <span v-else class="faint">{{ texts.putTheCaretIn }}</span>
   </section>
 </template>
 

@@ -19,6 +19,7 @@ import { replaceRemark, rewrite, showLine, withWords } from '~/desk/rewrite'
 import { rowInHand, takeRow } from '~/desk/row-in-hand'
 import { setSheet } from '~/desk/sheet'
 import { sheetExtensions } from '~/desk/sheet-extensions'
+import { deskSheetEditor as texts } from '~/texts/en'
 
 const props = defineProps<{ id: string; history: KeptHistory | null; own: OwnSession[] }>()
 const emit = defineEmits<{
@@ -79,7 +80,7 @@ function refresh() {
 function typedLineOf(transactions: readonly Transaction[]): number | null {
   const [first, last] = [transactions[0]!.startState, transactions.at(-1)!.state]
   const isTyped = transactions.every(transaction =>
-    ['input.type', 'delete.backward', 'delete.forward'].some(event => transaction.isUserEvent(event)),
+    [texts.inputType, texts.deleteBackward, texts.deleteForward].some(event => transaction.isUserEvent(event)),
   )
   return isTyped && first.doc.lines === last.doc.lines ? last.doc.lineAt(last.selection.main.head).number : null
 }
@@ -134,10 +135,7 @@ const extensions = () =>
     pasted: text.paste,
     changed: rememberHistory,
     measured: tellPlace,
-    cleaned: () =>
-      import('element-plus/es/components/message/index.mjs').then(({ ElMessage }) =>
-        ElMessage.warning('Signs that cannot be kept were left out of what was pasted.'),
-      ),
+    cleaned: () => import(texts.elementPlusEsComponents).then(({ ElMessage }) => ElMessage.warning(texts.signsThatCannotBe)),
   })
 
 /** The state with everything that could be undone before the page went away. */
@@ -214,14 +212,15 @@ defineExpose({
 <template>
   <div class="sheet" :style="{ '--spine': `${levels * 26 + 14}px` }">
     <div class="heads" aria-hidden="true">
-      <span class="fold" /><span class="clock">clock</span><span class="distance">{{ distanceUnit }}</span
-      ><span class="spine" /><span class="words">words</span>
-      <span class="comes">comes to</span>
+      <span class="fold" /><span class="clock">{{ texts.clock }}</span
+      ><span class="distance">{{ distanceUnit }}</span
+      ><span class="spine" /><span class="words">{{ texts.words }}</span>
+      <span class="comes">{{ texts.comesTo }}</span>
       <span class="string"
         ><i style="left: 17.6%">60</i><i style="left: 41.2%">80</i><i style="left: 64.7%">100 %</i><i style="left: 88.2%">120</i></span
       >
     </div>
-    <div ref="host" class="editor" role="group" aria-label="Sheet" tabindex="0">
+    <div ref="host" class="editor" role="group" :aria-label="texts.sheet" tabindex="0">
       <AfterRoom>
         <LazyDeskRowMenu v-if="text.inHand && rowTop !== null" :path="text.inHand" :top="rowTop" @edit="edit" @closed="view?.focus()" />
       </AfterRoom>

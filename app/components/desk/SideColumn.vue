@@ -1,7 +1,11 @@
+<script setup lang="ts">
+import { deskSideColumn as texts } from '~/texts/en'
+</script>
+
 <template>
-  <aside class="side" aria-label="Total and forecast">
+  <aside class="side" :aria-label="texts.totalAndForecast">
     <slot />
-    <p class="faint caution">Most training should be easy. Pain, dizziness or a tight chest: stop, and ask a doctor.</p>
+    <p class="faint caution">{{ texts.mostTrainingShouldBe }}</p>
   </aside>
 </template>
 

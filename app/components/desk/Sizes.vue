@@ -4,6 +4,7 @@ import type { SizeProposal } from '~~/core/advise/sizes'
 import { proposeSizes } from '~~/core/advise/sizes'
 import { sayDuration } from '~~/core/quantity/time'
 import type { Session } from '~~/core/session/document'
+import { deskSizes as texts } from '~/texts/en'
 
 const emit = defineEmits<{ take: [session: Session] }>()
 
@@ -46,18 +47,21 @@ const direction = computed(() => (settled.value.likely !== null && minutes.value
 </script>
 
 <template>
-  <p class="whole" role="group" aria-label="The whole session">
-    <el-button data-test="whole-harder" :title="`every target ${step.percent} % harder`" @click="byEffort(1)">Harder</el-button>
-    <el-button data-test="whole-easier" :title="`every target ${step.percent} % easier`" @click="byEffort(-1)">Easier</el-button>
-    <el-button data-test="whole-longer" :title="`about ${step.minutes} min longer`" @click="byLength(1)">Longer</el-button>
-    <el-button data-test="whole-shorter" :title="`about ${step.minutes} min shorter`" @click="byLength(-1)">Shorter</el-button>
+  <p class="whole" role="group" :aria-label="texts.theWholeSession">
+    <el-button data-test="whole-harder" :title="texts.everyTargetHarder(step.percent)" @click="byEffort(1)">{{ texts.harder }}</el-button>
+    <el-button data-test="whole-easier" :title="texts.everyTargetEasier(step.percent)" @click="byEffort(-1)">{{ texts.easier }}</el-button>
+    <el-button data-test="whole-longer" :title="texts.aboutMinLonger(step.minutes)" @click="byLength(1)">{{ texts.longer }}</el-button>
+    <el-button data-test="whole-shorter" :title="texts.aboutMinShorter(step.minutes)" @click="byLength(-1)">{{ texts.shorter }}</el-button>
   </p>
-  <p v-if="isWithoutTarget" class="faint" role="status">No work has a target that could be harder or easier.</p>
+  <p v-if="isWithoutTarget" class="faint" role="status">{{ texts.noWorkHasA }}</p>
   <form class="sizes" @submit.prevent="propose">
-    <label>Make it <el-input v-model.number="minutes" type="number" min="5" max="2880" data-test="size-minutes" /> min</label>
-    <el-button native-type="submit" data-test="propose">{{ direction === 'longer' ? 'Longer' : 'Shorter' }}</el-button>
+    <label
+      >{{ texts.makeIt }} <el-input v-model.number="minutes" type="number" min="5" max="2880" data-test="size-minutes" />
+      {{ texts.min }}</label
+    >
+    <el-button native-type="submit" data-test="propose">{{ direction === 'longer' ? texts.longer : texts.shorter }}</el-button>
   </form>
-  <p v-if="proposals?.length === 0" class="faint">It is about that long already, or has nothing to count.</p>
+  <p v-if="proposals?.length === 0" class="faint">{{ texts.itIsAboutThat }}</p>
   <div v-for="proposal in proposals ?? []" :key="proposal.label" class="proposal" data-test="proposal">
     <el-button
       link
@@ -70,7 +74,7 @@ const direction = computed(() => (settled.value.likely !== null && minutes.value
     <p>{{ proposal.why }}</p>
     <template v-if="shown === proposal.label">
       <DeskRowDiff v-if="settled.session" :before="settled.session" :after="proposal.session" />
-      <el-button data-test="take-size" @click="emit('take', proposal.session)">Take this one</el-button>
+      <el-button data-test="take-size" @click="emit('take', proposal.session)">{{ texts.takeThisOne }}</el-button>
     </template>
   </div>
 </template>

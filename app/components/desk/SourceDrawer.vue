@@ -3,6 +3,7 @@ import { diffSessions } from '~~/core/edit/diff'
 import { coverText } from '~~/core/script/reader/coverage'
 import { readScript } from '~~/core/script/reader/read-script'
 import type { Session } from '~~/core/session/document'
+import { deskSourceDrawer as texts } from '~/texts/en'
 
 const props = defineProps<{ source: string; session: Session | null; selected: string | null }>()
 const emit = defineEmits<{ choose: [path: string]; drop: [] }>()
@@ -41,13 +42,13 @@ const leftOver = computed(() => lines.value.flat().filter(segment => segment.kin
 </script>
 
 <template>
-  <section class="drawer" aria-label="As it was pasted">
+  <section class="drawer" :aria-label="texts.asItWasPasted">
     <p class="head">
-      <strong>As it was pasted</strong>
+      <strong>{{ texts.asItWasPasted }}</strong>
       <span class="faint">{{
-        leftOver === 0 ? 'every word became a row' : `${leftOver} ${leftOver === 1 ? 'part' : 'parts'} became no row: underlined`
+        leftOver === 0 ? texts.everyWordBecameA : texts.becameNoRowUnderlined(leftOver, leftOver === 1 ? texts.part : texts.parts)
       }}</span>
-      <el-button link type="primary" @click="emit('drop')">let it go</el-button>
+      <el-button link type="primary" @click="emit('drop')">{{ texts.letItGo }}</el-button>
     </p>
     <div class="words mono">
       <p v-for="(line, index) in lines" :key="index">

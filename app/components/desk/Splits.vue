@@ -2,6 +2,7 @@
 import { itemAt, sportAt } from '~~/core/session/item-path'
 import { formatTime } from '~~/core/quantity/time'
 import { splitUnits } from '~~/core/reckon/splits'
+import { deskSplits as texts } from '~/texts/en'
 
 const props = defineProps<{ path: string }>()
 const desk = useDeskReadingStore()
@@ -38,11 +39,11 @@ const splits = computed(() => {
 
 <template>
   <details v-if="splits.length > 0" class="splits" data-test="splits">
-    <summary>Splits of row {{ path }}</summary>
+    <summary>{{ texts.splitsOfRow(path) }}</summary>
     <table class="ruled">
       <tbody>
         <tr v-for="split in splits" :key="split.name">
-          <td>per {{ split.name }}</td>
+          <td>{{ texts.per(split.name) }}</td>
           <td class="number">{{ split.likely }}</td>
           <td class="number faint">{{ split.band }}</td>
         </tr>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { sportNames } from '~~/core/session/sports'
+import { deskSportChoice as texts } from '~/texts/en'
 
 /** The sport of the session, to choose another. */
 defineProps<{ sport: string }>()
@@ -10,7 +11,7 @@ const emit = defineEmits<{ choose: [sport: string] }>()
   <el-select
     :model-value="sport"
     class="sport"
-    aria-label="Sport"
+    :aria-label="texts.sport"
     data-test="desk-sport"
     @change="(words: string) => emit('choose', words)">
     <el-option v-for="name in sportNames" :key="name" :value="name" :label="name" />

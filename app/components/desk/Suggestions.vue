@@ -2,6 +2,7 @@
 import { advise } from '~~/core/advise/advise'
 import type { SuggestionCode } from '~~/core/advise/suggestion'
 import type { Edit } from '~~/core/edit/edit'
+import { deskSuggestions as texts } from '~/texts/en'
 
 const emit = defineEmits<{ show: [line: number]; edit: [edits: Edit[]] }>()
 const desk = useDeskReadingStore()
@@ -22,29 +23,29 @@ const suggestions = computedAlike(() =>
 )
 const dismissedCount = computed(() => all.value.filter(suggestion => shelf.dismissed.includes(suggestion.key)).length)
 const suggestionTitles: Record<SuggestionCode, string> = {
-  'needless-last-recovery': 'Last recovery',
-  'two-recoveries': 'Two in a row',
-  'narrow-band': 'Narrow band',
-  'beyond-shown': 'Beyond your marks',
-  'implausible': 'Meant so?',
-  'mixed-units': 'Mixed units',
-  'press-in-block': 'Waits for a press',
-  'no-easy-after': 'Nothing easy after',
-  'no-warm-up': 'No warm-up',
-  'over-time': 'Too long for today',
+  'needless-last-recovery': texts.lastRecovery,
+  'two-recoveries': texts.twoInARow,
+  'narrow-band': texts.narrowBand,
+  'beyond-shown': texts.beyondYourMarks,
+  'implausible': texts.meantSo,
+  'mixed-units': texts.mixedUnits,
+  'press-in-block': texts.waitsForAPress,
+  'no-easy-after': texts.nothingEasyAfter,
+  'no-warm-up': texts.noWarmUp,
+  'over-time': texts.tooLongForToday,
 }
 </script>
 
 <template>
-  <section v-if="suggestions.length > 0 || dismissedCount > 0" aria-label="Suggestions">
+  <section v-if="suggestions.length > 0 || dismissedCount > 0" :aria-label="texts.suggestions">
     <div class="headed next">
-      <h2>Suggestions</h2>
+      <h2>{{ texts.suggestions }}</h2>
       <Explained term="suggestion" />
     </div>
     <div v-for="suggestion in suggestions" :key="suggestion.key + suggestion.path" class="said note" data-test="suggestion">
-      <el-button v-if="suggestion.line !== null" link type="primary" class="where" @click="emit('show', suggestion.line)"
-        >Line {{ suggestion.line }}</el-button
-      >
+      <el-button v-if="suggestion.line !== null" link type="primary" class="where" @click="emit('show', suggestion.line)">{{
+        texts.line(suggestion.line)
+      }}</el-button>
       {{ ' ' }}<strong>{{ suggestionTitles[suggestion.code] }}</strong
       >: {{ suggestion.message }}
       <template v-for="fix in suggestion.fixes" :key="fix.label"
@@ -55,16 +56,16 @@ const suggestionTitles: Record<SuggestionCode, string> = {
         link
         type="primary"
         class="where"
-        :aria-label="`Dismiss: ${suggestionTitles[suggestion.code]}`"
+        :aria-label="texts.dismiss(suggestionTitles[suggestion.code])"
         @click="shelf.dismiss([...shelf.dismissed, suggestion.key])">
-        Dismiss
+        {{ texts.dismiss2 }}
       </el-button>
       <p v-if="suggestion.code === 'beyond-shown'" class="faint small">
-        Marks grow old. Ease when it hurts; a doctor or physiotherapist knows more.
+        {{ texts.marksGrowOldEase }}
       </p>
     </div>
     <p v-if="dismissedCount > 0" class="faint small">
-      {{ dismissedCount }} dismissed. <el-button link type="primary" @click="shelf.dismiss([])">Show again</el-button>
+      {{ texts.dismissed(dismissedCount) }} <el-button link type="primary" @click="shelf.dismiss([])">{{ texts.showAgain }}</el-button>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deskTimeToday as texts } from '~/texts/en'
 const desk = useDeskReadingStore()
 const take = (words: string) => (desk.minutesToday = Number(words) || null)
 </script>
@@ -14,7 +15,7 @@ const take = (words: string) => (desk.minutesToday = Number(words) || null)
     :model-value="desk.minutesToday ?? ''"
     data-test="today"
     @input="take" />
-  min
+  {{ texts.min }}
 </template>
 
 <style scoped>

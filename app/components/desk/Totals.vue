@@ -3,6 +3,7 @@ import { sayReckonRemark } from '~~/core/words/reckoning'
 import { sayDistance } from '~~/core/quantity/distance'
 import type { DistanceUnit } from '~~/core/quantity/units'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
+import { deskTotals as texts } from '~/texts/en'
 
 const props = defineProps<{ unit: DistanceUnit }>()
 const desk = useDeskReadingStore()
@@ -17,10 +18,10 @@ const total = computed(() => {
 const habit = computed(() => (likely.value === null ? 0 : Math.max(0, likely.value - desk.fixed)))
 const distance = computed(() => {
   const metres = desk.reckoning?.metres
-  if (!metres || metres.likely === null) return 'not known'
+  if (!metres || metres.likely === null) return texts.notKnown
   if (steps.value === 0) return '–'
   const { unit } = props
-  if (metres.low === null || metres.high === null || metres.high - metres.low < 50) return `about ${sayDistance(metres.likely, unit)}`
+  if (metres.low === null || metres.high === null || metres.high - metres.low < 50) return texts.about(sayDistance(metres.likely, unit))
   return `${sayDistance(metres.low, unit).replace(/ \w+$/, '')}–${sayDistance(metres.high, unit)}`
 })
 
@@ -36,27 +37,30 @@ const missing = computedAlike(() =>
 </script>
 
 <template>
-  <section aria-label="Totals">
+  <section :aria-label="texts.totals">
     <div class="headed">
-      <h2>Total</h2>
+      <h2>{{ texts.total }}</h2>
       <AfterRoom><LazyExplained term="total" /></AfterRoom>
     </div>
     <p class="total" data-test="total">{{ total }}</p>
     <p class="faint line" data-test="fixed">
-      <template v-if="steps === 0">Write a row, or paste a coach's line.</template>
-      <template v-else>{{ formatTime(Math.round(desk.fixed)) }} fixed</template
-      ><template v-if="habit >= 1">, {{ sayDuration(habit) }} estimated</template>
+      <template v-if="steps === 0">{{ texts.writeARowOr }}</template>
+      <template v-else>{{ texts.fixed(formatTime(Math.round(desk.fixed))) }}</template><template v-if="habit >= 1">{{
+        texts.estimated(sayDuration(habit))
+      }}</template>
     </p>
     <dl>
-      <dt>Distance</dt>
+      <dt>{{ texts.distance }}</dt>
       <dd class="mono">{{ distance }}</dd>
-      <dt>Hard part</dt>
-      <dd class="mono">{{ steps === 0 ? '–' : desk.hard === null ? 'not known' : formatTime(Math.round(desk.hard)) }}</dd>
-      <dt><label for="today">Time today</label></dt>
+      <dt>{{ texts.hardPart }}</dt>
+      <dd class="mono">{{ steps === 0 ? '–' : desk.hard === null ? texts.notKnown : formatTime(Math.round(desk.hard)) }}</dd>
+      <dt>
+        <label for="today">{{ texts.timeToday }}</label>
+      </dt>
       <dd><DeskTimeToday /></dd>
-      <dt>Steps</dt>
+      <dt>{{ texts.steps }}</dt>
       <dd class="mono" data-test="steps">
-        {{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">, {{ desk.reckoning.open }} open</template>
+        {{ steps }}<template v-if="desk.reckoning && desk.reckoning.open > 0">{{ texts.open(desk.reckoning.open) }}</template>
       </dd>
     </dl>
     <AfterRoom><LazyDeskHomeBy v-if="desk.reckoning && steps > 0" :seconds="desk.reckoning.seconds" /></AfterRoom>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { diffLines } from 'diff'
 import type { OtherSide } from '~/desk/keeping'
+import { deskTwoSides as texts } from '~/texts/en'
 
 /** Two wordings of one session, each with what the other lacks. */
 const props = defineProps<{ mine: string; theirs: OtherSide }>()
@@ -10,16 +11,16 @@ const isLeft = computed(() => props.theirs.tab !== undefined)
 const parts = computed(() => diffLines(props.mine, props.theirs.script))
 const when = computed(() => (props.theirs.updatedAt ? dates.momentOf(props.theirs.updatedAt, {}) : ''))
 const count = (of: 'added' | 'removed') => parts.value.reduce((sum, part) => sum + (part[of] ? part.count : 0), 0)
-const sayLines = (lines: number) => (lines === 1 ? 'one line' : `${lines} lines`)
+const sayLines = (lines: number) => (lines === 1 ? texts.oneLine : texts.lines(lines))
 /** The words of a side, those that the other lacks marked. */
 const wordsOf = (only: 'added' | 'removed', hidden: 'added' | 'removed') =>
   parts.value.filter(part => !part[hidden]).map(part => ({ words: part.value, isOnly: part[only] }))
 const sides = computed(() => [
-  { side: 'mine' as const, name: 'Here', take: 'Keep this one', only: 'removed' as const, hidden: 'added' as const, at: '' },
+  { side: 'mine' as const, name: 'Here', take: texts.keepThisOne, only: 'removed' as const, hidden: 'added' as const, at: '' },
   {
     side: 'theirs' as const,
-    name: isLeft.value ? 'The other tab' : 'There',
-    take: 'Keep that one',
+    name: isLeft.value ? texts.theOtherTab : 'There',
+    take: texts.keepThatOne,
     only: 'added' as const,
     hidden: 'removed' as const,
     at: when.value,
@@ -28,17 +29,18 @@ const sides = computed(() => [
 </script>
 
 <template>
-  <section class="sides" role="alertdialog" aria-label="Both differ">
+  <section class="sides" role="alertdialog" :aria-label="texts.bothDiffer">
     <p>
-      <strong>{{ isLeft ? 'Another tab left other words here.' : 'This session was changed elsewhere too.' }}</strong>
-      {{ isLeft ? 'The side you do not take goes.' : 'Nothing is lost: the side you do not take stays in its earlier wordings.' }}
+      <strong>{{ isLeft ? texts.anotherTabLeftOther : texts.thisSessionWasChanged }}</strong>
+      {{ isLeft ? texts.theSideYouDo : texts.nothingIsLostThe }}
     </p>
     <div class="pair">
       <div v-for="{ side, name, take, only, hidden, at } in sides" :key="side">
         <h2>
           {{ name }}
           <span class="faint"
-            >{{ at ? `${at}, ` : '' }}{{ count(only) === 0 ? 'nothing the other lacks' : `${sayLines(count(only))} the other lacks` }}</span
+            >{{ at ? `${at}, ` : ''
+            }}{{ count(only) === 0 ? texts.nothingTheOtherLacks : texts.theOtherLacks(sayLines(count(only))) }}</span
           >
         </h2>
         <pre class="mono"><component

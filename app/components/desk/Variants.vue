@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { KeptSession, Relative } from '~~/shared/api'
 import { sayDuration } from '~~/core/quantity/time'
+import { deskVariants as texts } from '~/texts/en'
 
 const props = defineProps<{ id: string; isKept: boolean; title: string; ready: () => Promise<boolean> }>()
 const desk = useDeskReadingStore()
@@ -23,7 +24,7 @@ const saveVariant = () =>
     if (!(await props.ready())) return
     const made = await api<{ id: string }>(`/sessions/${props.id}/copy`, {
       method: 'POST',
-      body: { variant: true, title: `${props.title.slice(0, 108)}, variant` },
+      body: { variant: true, title: texts.variant(props.title.slice(0, 108)) },
     })
     await navigateTo(`/desk/${made.id}`)
   })
@@ -43,10 +44,12 @@ watch(
     <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>
     <span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds / 60) * 60) }}</span>
     {{ ' '
-    }}<el-button link type="primary" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">what differs</el-button>
+    }}<el-button link type="primary" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">{{
+      texts.whatDiffers
+    }}</el-button>
   </p>
   <DeskRowDiff v-if="compared && session" :before="compared.document" :after="session" data-test="variant-diff" />
-  <el-button :disabled="isBusy" data-test="save-variant" @click="saveVariant">Save a copy as a variant</el-button>
+  <el-button :disabled="isBusy" data-test="save-variant" @click="saveVariant">{{ texts.saveACopyAs }}</el-button>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deskWalkOffer as texts } from '~/texts/en'
 /** The offer of a first walk, until it is taken or declined; asked for from Help it begins at once. */
 const walk = useWalk()
 const isWalking = ref(false)
@@ -14,8 +15,8 @@ function end() {
 
 <template>
   <span v-if="walk === '' && !isWalking" class="offer faint">
-    New here? <el-button link type="primary" data-test="walk" @click="begin">A walk of a minute</el-button>
-    <el-button link aria-label="No walk" data-test="no-walk" @click="end">no, thanks</el-button>
+    {{ texts.newHere }} <el-button link type="primary" data-test="walk" @click="begin">{{ texts.aWalkOfA }}</el-button>
+    <el-button link :aria-label="texts.noWalk" data-test="no-walk" @click="end">{{ texts.noThanks }}</el-button>
   </span>
   <LazyDeskFirstWalk v-if="isWalking" @end="end" />
 </template>

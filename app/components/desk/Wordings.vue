@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lineCountsBetween } from '~/desk/line-counts'
 import type { Wording } from '~~/shared/api'
+import { deskWordings as texts } from '~/texts/en'
 
 /** Earlier wordings of the session: seen, and brought back as a change that can be undone. */
 const props = defineProps<{ id: string; now: string; ready: () => Promise<boolean> }>()
@@ -24,7 +25,7 @@ const close = () => (wordings.value = null)
 const earlier = computed(() => (wordings.value ?? []).filter(({ script }) => script !== props.now))
 const sayChange = (script: string) => {
   const { added, gone } = lineCountsBetween(script, props.now)
-  return added + gone === 0 ? 'same rows' : `since then ${added} added, ${gone} gone`
+  return added + gone === 0 ? texts.sameRows : texts.sinceThenAddedGone(added, gone)
 }
 function take(script: string) {
   emit('take', script)
@@ -33,12 +34,12 @@ function take(script: string) {
 </script>
 
 <template>
-  <section aria-label="Earlier wordings">
+  <section :aria-label="texts.earlierWordings">
     <ProblemAlert :problem="problem" />
     <el-button :aria-expanded="wordings !== null" data-test="wordings" @click="wordings === null ? load() : close()">
-      Earlier wordings
+      {{ texts.earlierWordings }}
     </el-button>
-    <p v-if="wordings && earlier.length === 0" class="faint">There is no earlier wording: this is how it was first kept.</p>
+    <p v-if="wordings && earlier.length === 0" class="faint">{{ texts.thereIsNoEarlier }}</p>
     <ol v-if="wordings" class="wordings">
       <li v-for="wording in earlier" :key="wording.number" data-test="wording">
         <el-button
@@ -51,11 +52,11 @@ function take(script: string) {
         <span class="faint"> {{ sayChange(wording.script) }}</span>
         <template v-if="shown === wording.number">
           <pre class="mono">{{ wording.script }}</pre>
-          <el-button data-test="take-wording" @click="take(wording.script)">Bring this one back</el-button>
+          <el-button data-test="take-wording" @click="take(wording.script)">{{ texts.bringThisOneBack }}</el-button>
         </template>
       </li>
     </ol>
-    <el-button v-if="wordings && isMore" link type="primary" @click="load">Older ones</el-button>
+    <el-button v-if="wordings && isMore" link type="primary" @click="load">{{ texts.olderOnes }}</el-button>
   </section>
 </template>
 

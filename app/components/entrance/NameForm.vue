@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FormInstance, FormRules } from 'element-plus'
 import { nameShape, passphraseShape } from '~~/shared/sign-in'
+import { entranceNameForm as texts } from '~/texts/en'
 
 /** A name and a passphrase, checked by what the server takes. */
 defineProps<{ nameLabel: string; passphraseLabel: string; isNew?: boolean; isInline?: boolean }>()
@@ -8,8 +9,8 @@ const emit = defineEmits<{ given: [typed: { name: string; passphrase: string }] 
 const form = useTemplateRef<FormInstance>('form')
 const typed = reactive({ name: '', passphrase: '' })
 const rules: FormRules = {
-  name: ruleOf(nameShape().required('is missing'), 'The name'),
-  passphrase: ruleOf(passphraseShape().required('is missing'), 'The passphrase'),
+  name: ruleOf(nameShape().required(texts.isMissing), texts.theName),
+  passphrase: ruleOf(passphraseShape().required(texts.isMissing), texts.thePassphrase),
 }
 async function give() {
   if (await form.value!.validate().catch(() => false)) emit('given', { ...typed })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { startAuthentication } from '@simplewebauthn/browser'
+import { entranceSignInForm as texts } from '~/texts/en'
 
 defineProps<{ hasPasskeys: boolean }>()
 const emit = defineEmits<{ entered: [] }>()
@@ -20,9 +21,11 @@ const signInByPasskey = () =>
 </script>
 
 <template>
-  <EntranceNameForm name-label="Name" passphrase-label="Passphrase" @given="signIn">
-    <el-button type="primary" native-type="submit" :loading="isBusy" data-test="sign-in-now">Sign in</el-button>
-    <el-button v-if="hasPasskeys" :disabled="isBusy" data-test="sign-in-by-passkey" @click="signInByPasskey">Use a passkey</el-button>
+  <EntranceNameForm :name-label="texts.name" :passphrase-label="texts.passphrase" @given="signIn">
+    <el-button type="primary" native-type="submit" :loading="isBusy" data-test="sign-in-now">{{ texts.signIn }}</el-button>
+    <el-button v-if="hasPasskeys" :disabled="isBusy" data-test="sign-in-by-passkey" @click="signInByPasskey">{{
+      texts.useAPasskey
+    }}</el-button>
   </EntranceNameForm>
   <ProblemAlert :problem="problem" />
 </template>

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import type { Face } from '~~/core/wrist/engine/face'
+import { faceFaceGlass as texts } from '~/texts/en'
 
 /** What a wrist shows of a program that is going: the same on the stand-in and on the phone. */
 defineProps<{ face: Face; look: boolean; said: string | null }>()
-const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': 'above band' } as const
+const sideWords = { 'inside': texts.inBand, 'too-easy': texts.belowBand, 'too-hard': texts.aboveBand } as const
 </script>
 
 <template>
   <p class="where">{{ face.where || face.title }}</p>
   <template v-if="!look">
     <p class="figure" :style="{ '--signs': face.figure.length }" data-test="figure">{{ face.figure }}</p>
-    <p class="is">{{ face.phase === 'paused' ? 'paused' : face.figureIs }}</p>
+    <p class="is">{{ face.phase === 'paused' ? texts.paused : face.figureIs }}</p>
     <p v-if="face.ceilingCrossed" class="ease" data-test="ease">
-      ease <small>{{ face.heartRate ?? '–' }} bpm</small>
+      {{ texts.ease }} <small>{{ texts.bpm(face.heartRate ?? '–') }}</small>
     </p>
     <template v-else-if="face.target">
       <div class="line" aria-hidden="true">
@@ -28,23 +29,23 @@ const sideWords = { 'inside': 'in band', 'too-easy': 'below band', 'too-hard': '
       <p class="value" :class="face.target.side ?? 'settling'">
         {{ face.target.value ?? '–' }} <small>{{ face.target.unit }}</small>
       </p>
-      <p class="is">{{ face.silent ?? (face.target.side ? sideWords[face.target.side] : 'settling') }}</p>
+      <p class="is">{{ face.silent ?? (face.target.side ? sideWords[face.target.side] : texts.settling) }}</p>
     </template>
-    <p v-else class="free">{{ face.silent ?? 'no target' }}</p>
+    <p v-else class="free">{{ face.silent ?? texts.noTarget }}</p>
   </template>
   <dl v-else class="look" data-test="look">
-    <dt>time</dt>
+    <dt>{{ texts.time }}</dt>
     <dd>{{ face.total.time }}</dd>
-    <dt>distance</dt>
+    <dt>{{ texts.distance }}</dt>
     <dd>{{ face.total.distance }}</dd>
-    <dt>heart</dt>
+    <dt>{{ texts.heart }}</dt>
     <dd>{{ face.heartRate ?? '–' }}</dd>
     <template v-if="face.target"
-      ><dt>target</dt>
+      ><dt>{{ texts.target }}</dt>
       <dd>{{ face.target.words }}</dd></template
     >
     <template v-if="face.also"
-      ><dt>and</dt>
+      ><dt>{{ texts.and }}</dt>
       <dd>{{ face.also }}</dd></template
     >
   </dl>

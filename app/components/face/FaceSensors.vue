@@ -2,14 +2,15 @@
 import type { SensorKind, SensorMessage } from '~~/core/sensors/gatt'
 import { canBluetooth, connectSensor } from '~/phone/bluetooth'
 import type { Connection } from '~/phone/bluetooth'
+import { faceFaceSensors as texts } from '~/texts/en'
 
 /** The sensors this phone listens to, and how each is heard. */
 const emit = defineEmits<{ message: [message: SensorMessage] }>()
 const kinds: { kind: SensorKind; words: string }[] = [
-  { kind: 'heart-rate', words: 'heart rate' },
-  { kind: 'cycling-power', words: 'power on the bike' },
-  { kind: 'cycling-cadence', words: 'cadence on the bike' },
-  { kind: 'running-speed', words: 'sensor on the foot' },
+  { kind: 'heart-rate', words: texts.heartRate },
+  { kind: 'cycling-power', words: texts.powerOnTheBike },
+  { kind: 'cycling-cadence', words: texts.cadenceOnTheBike },
+  { kind: 'running-speed', words: texts.sensorOnTheFoot },
   { kind: 'treadmill', words: 'treadmill' },
 ]
 const connections = shallowRef<Partial<Record<SensorKind, Connection>>>({})
@@ -27,7 +28,7 @@ async function connect(kind: SensorKind) {
     )
     connections.value = { ...connections.value, [kind]: connection }
   } catch (error) {
-    problem.value = (error as Error).name === 'NotFoundError' ? 'No sensor was chosen.' : (error as Error).message
+    problem.value = (error as Error).name === 'NotFoundError' ? texts.noSensorWasChosen : (error as Error).message
   }
 }
 function end(kind: SensorKind) {
@@ -44,13 +45,13 @@ onBeforeUnmount(() => (Object.keys(connections.value) as SensorKind[]).forEach(e
     <li v-for="{ kind, words } in kinds" :key="kind">
       {{ words }}
       <template v-if="connections[kind]"
-        ><span :class="heard[kind] ? 'good' : 'bad'">● {{ connections[kind]!.name }}{{ heard[kind] ? '' : ', not heard' }}</span>
-        <el-button link type="primary" @click="end(kind)">let go</el-button></template
+        ><span :class="heard[kind] ? 'good' : 'bad'">● {{ connections[kind]!.name }}{{ heard[kind] ? '' : texts.notHeard }}</span>
+        <el-button link type="primary" @click="end(kind)">{{ texts.letGo }}</el-button></template
       >
-      <el-button v-else link type="primary" @click="connect(kind)">connect</el-button>
+      <el-button v-else link type="primary" @click="connect(kind)">{{ texts.connect }}</el-button>
     </li>
   </ul>
-  <p v-else class="faint">This browser has no Bluetooth, so no heart-rate strap and no power meter; position and clock work without it.</p>
+  <p v-else class="faint">{{ texts.thisBrowserHasNo }}</p>
   <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
 </template>
 

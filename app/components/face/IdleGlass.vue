@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceIdleGlass as texts } from '~/texts/en'
 /** What a wrist shows while nothing is going: its programs, the chosen one's rows, a choice of rows, or the code for pairing. */
 const props = defineProps<{
   title: string
@@ -24,23 +25,23 @@ const rest = computed(() => Math.max(0, (props.rows?.length ?? 0) - shown.rows))
 </script>
 
 <template>
-  <p class="where">{{ code ? 'pairing code' : title }}</p>
+  <p class="where">{{ code ? texts.pairingCode : title }}</p>
   <p v-if="code" class="code" data-test="code">{{ code.slice(0, 3) }} {{ code.slice(3) }}</p>
   <ul v-else-if="choice" class="choose">
     <li v-for="{ row, index } in choices" :key="index" :class="{ on: index === choice.at }">{{ row }}</li>
   </ul>
-  <p v-else-if="slots.length === 0" class="free">nothing to carry out</p>
+  <p v-else-if="slots.length === 0" class="free">{{ texts.nothingToCarryOut }}</p>
   <template v-else>
     <ul class="choose">
       <li v-for="{ row } in programs" :key="row.slot" :class="{ on: row.slot === chosen }">
-        {{ row.name }}<small v-if="row.isOwn"> changed here</small>
+        {{ row.name }}<small v-if="row.isOwn"> {{ texts.changedHere }}</small>
       </li>
     </ul>
     <ol class="rows" data-test="glass-rows">
       <li v-for="(row, index) in rows?.slice(0, shown.rows)" :key="index" :style="{ paddingLeft: `${row.depth * 12}px` }">
         {{ row.words }}
       </li>
-      <li v-if="rest > 0" class="more">{{ rest }} more {{ rest === 1 ? 'row' : 'rows' }}</li>
+      <li v-if="rest > 0" class="more">{{ texts.more(rest, rest === 1 ? texts.row : texts.rows) }}</li>
     </ol>
   </template>
   <p class="next"><slot /></p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ShelfRow } from '~~/shared/api'
+import { facePickSession as texts } from '~/texts/en'
 
 /** One of the sessions on the shelf, to be taken along. */
 defineProps<{ shelf: readonly ShelfRow[] }>()
@@ -8,8 +9,8 @@ const picked = defineModel<string>({ required: true })
 
 <template>
   <label
-    >or one
-    <el-select v-model="picked" placeholder="of the shelf" data-test="pick">
+    >{{ texts.orOne }}
+    <el-select v-model="picked" :placeholder="texts.ofTheShelf" data-test="pick">
       <el-option v-for="row in shelf" :key="row.id" :value="row.id" :label="row.title"><SessionBrief :row="row" /></el-option>
     </el-select>
   </label>

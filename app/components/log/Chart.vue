@@ -7,6 +7,7 @@ import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceMetres, paceUnitWords } from '~~/core/athlete/say-target'
 import { traceChart } from '~/log/trace-chart'
+import { logChart as texts } from '~/texts/en'
 
 const props = defineProps<{
   recording: Recording
@@ -85,11 +86,9 @@ const option = computed(() =>
 
 <template>
   <div class="chart">
-    <LazyChartPicture
-      :option="option"
-      :label="`${byPower ? 'Power' : 'Pace'} and heart rate over time; the table below says the same step by step`" />
+    <LazyChartPicture :option="option" :label="texts.andHeartRateOver(byPower ? texts.power : texts.pace)" />
   </div>
-  <p class="faint legend">Black: what was done. Ribbon: the band that was asked for. Thin lines: where a step begins.</p>
+  <p class="faint legend">{{ texts.blackWhatWasDone }}</p>
 </template>
 
 <style scoped>

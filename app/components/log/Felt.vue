@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Felt } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
+import { logFelt as texts } from '~/texts/en'
 
 const props = defineProps<{ id: string; felt: Felt | undefined }>()
 const draft = `felt.${props.id}`
@@ -40,18 +41,18 @@ onMounted(() => {
 
 <template>
   <section>
-    <h2>How it felt</h2>
+    <h2>{{ texts.howItFelt }}</h2>
     <div class="felt">
       <label
-        >Effort
-        <el-select v-model="felt.rpe" clearable :value-on-clear="() => undefined" placeholder="not said">
-          <el-option v-for="value in 11" :key="value" :value="value - 1" :label="`${value - 1} of 10`" /> </el-select
+        >{{ texts.effort }}
+        <el-select v-model="felt.rpe" clearable :value-on-clear="() => undefined" :placeholder="texts.notSaid">
+          <el-option v-for="value in 11" :key="value" :value="value - 1" :label="texts.of10(value - 1)" /> </el-select
       ></label>
-      <label class="note">Note <el-input v-model="felt.note" maxlength="4096" /></label>
-      <el-checkbox v-model="felt.pain">something hurt</el-checkbox>
+      <label class="note">{{ texts.note }} <el-input v-model="felt.note" maxlength="4096" /></label>
+      <el-checkbox v-model="felt.pain">{{ texts.somethingHurt }}</el-checkbox>
       <span role="status" class="good">{{ state }}</span>
     </div>
-    <p v-if="felt.pain" class="said ask">Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.</p>
+    <p v-if="felt.pain" class="said ask">{{ texts.leaveHardSessionsUntil }}</p>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>

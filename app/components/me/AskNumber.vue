@@ -3,6 +3,7 @@ import type { Missing } from '~~/core/words/missing'
 import { parseClock } from '~~/core/quantity/time'
 import { readyForFields } from '~/me/fields'
 import { fieldsFor, raceFor } from '~/me/missing'
+import { meAskNumber as texts } from '~/texts/en'
 
 const props = defineProps<{ missing: Missing }>()
 
@@ -27,8 +28,8 @@ async function keep() {
   }
   if (race.value) {
     const [metres, seconds] = [Number(kilometres.value.replace(',', '.')) * 1000, parseClock(time.value.trim())]
-    if (!(metres >= 50 && metres <= 1_000_000)) return (wrong.value = 'A distance in km, as in 5 or 10.')
-    if (seconds === null || seconds <= 0) return (wrong.value = 'A time as in 24:30.')
+    if (!(metres >= 50 && metres <= 1_000_000)) return (wrong.value = texts.aDistanceInKm)
+    if (seconds === null || seconds <= 0) return (wrong.value = texts.aTimeAsIn)
     athlete = { ...athlete, efforts: [...(athlete.efforts ?? []), { sport: race.value, metres, seconds, date: athletes.today }] }
   }
   await guarded(() => athletes.save(athlete))
@@ -43,12 +44,12 @@ async function keep() {
     </label>
     <template v-if="race">
       <label
-        >raced <el-input v-model="kilometres" class="mono" autocomplete="off" data-test="ask-distance" />
-        <span class="faint">km</span></label
+        >{{ texts.raced }} <el-input v-model="kilometres" class="mono" autocomplete="off" data-test="ask-distance" />
+        <span class="faint">{{ texts.km }}</span></label
       >
-      <label>in <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="ask-time" /></label>
+      <label>{{ texts.in }} <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="ask-time" /></label>
     </template>
-    <el-button native-type="submit" link type="primary" :disabled="isBusy" data-test="ask-keep">keep</el-button>
+    <el-button native-type="submit" link type="primary" :disabled="isBusy" data-test="ask-keep">{{ texts.keep }}</el-button>
     <span v-if="wrong || problem" class="bad" role="alert">{{ wrong || problem?.problem }}</span>
   </form>
 </template>

@@ -3,6 +3,7 @@ import type { Sport } from '~~/core/session/document'
 import { unitsOf } from '~~/core/athlete/athlete'
 import type { Athlete, BandSchoolKind } from '~~/core/athlete/athlete'
 import { sportNames, sports } from '~~/core/session/sports'
+import { meChoices as texts } from '~/texts/en'
 
 /** What is chosen rather than typed: sex, units, the band, race times, what an intensity goes by. */
 const props = defineProps<{ athlete: Athlete }>()
@@ -13,15 +14,15 @@ const setUnit = (sport: Sport, value: string) =>
   emit('keep', athlete => ({ ...athlete, units: { ...units.value, [sport]: value } as Athlete['units'] }))
 const school = computed(() => props.athlete.schools?.band?.kind ?? 'quiet')
 const schools = [
-  ['quiet', 'quiet: as wide as a steady athlete of your sport needs'],
-  ['lean-fast', 'a little room on the fast side, less on the slow: 1.5 % and 0.75 %'],
-  ['even', 'even: 5 s/km, 3 s/100m, 10 W or 4 bpm to each side'],
-  ['percent', '3 % to each side'],
+  ['quiet', texts.quietAsWideAs],
+  ['lean-fast', texts.aLittleRoomOn],
+  ['even', texts.even5SKm],
+  ['percent', texts.n3ToEachSide],
 ] as const
 const setSchool = (kind: BandSchoolKind) => emit('keep', athlete => ({ ...athlete, schools: { ...athlete.schools, band: { kind } } }))
 const races = [
-  ['power-law', 'power law through your efforts'],
-  ['oxygen', 'oxygen model of your best run'],
+  ['power-law', texts.powerLawThroughYour],
+  ['oxygen', texts.oxygenModelOfYour],
 ] as const
 const race = computed(() => props.athlete.schools?.racePrediction ?? 'power-law')
 const setRace = (kind: 'power-law' | 'oxygen') =>
@@ -35,18 +36,20 @@ const setMeasure = (sport: Sport, value: string) =>
 
 <template>
   <section>
-    <h3>Sex</h3>
+    <h3>{{ texts.sex }}</h3>
     <p class="row">
-      <label for="sex">For the heart-rate impulse<small class="faint">its weights differ; unknown takes the mean of both</small></label>
+      <label for="sex"
+        >{{ texts.forTheHeartRate }}<small class="faint">{{ texts.itsWeightsDifferUnknown }}</small></label
+      >
       <el-select id="sex" :model-value="athlete.sex ?? ''" @change="setSex($event)">
-        <el-option value="" label="unknown" />
-        <el-option value="female" label="female" />
-        <el-option value="male" label="male" />
+        <el-option value="" :label="texts.unknown" />
+        <el-option value="female" :label="texts.female" />
+        <el-option value="male" :label="texts.male" />
       </el-select>
     </p>
   </section>
   <section>
-    <h3>Units</h3>
+    <h3>{{ texts.units }}</h3>
     <p v-for="sport in sportNames" :key="sport" class="row">
       <label :for="`unit-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
       <el-select :id="`unit-${sport}`" :model-value="units[sport]" @change="setUnit(sport, $event)">
@@ -55,16 +58,16 @@ const setMeasure = (sport: Sport, value: string) =>
     </p>
   </section>
   <section>
-    <h3>Band around one pace</h3>
-    <MeOneOf label="Band around one pace" :ways="schools" :taken="school" @take="setSchool" />
+    <h3>{{ texts.bandAroundOnePace }}</h3>
+    <MeOneOf :label="texts.bandAroundOnePace" :ways="schools" :taken="school" @take="setSchool" />
   </section>
   <section>
-    <h3>Race times</h3>
-    <MeOneOf label="Race times" :ways="races" :taken="race" @take="setRace" />
-    <p class="faint small">Both stand side by side above; the one picked here is what 5k or threshold effort means.</p>
+    <h3>{{ texts.raceTimes }}</h3>
+    <MeOneOf :label="texts.raceTimes" :ways="races" :taken="race" @take="setRace" />
+    <p class="faint small">{{ texts.bothStandSideBy }}</p>
   </section>
   <section>
-    <h3>Intensity by</h3>
+    <h3>{{ texts.intensityBy }}</h3>
     <p v-for="sport in sportNames" :key="sport" class="row">
       <label :for="`measure-${sport}`">{{ sport[0]!.toUpperCase() + sport.slice(1) }}</label>
       <el-select
@@ -74,7 +77,7 @@ const setMeasure = (sport: Sport, value: string) =>
         <el-option v-for="measure in sports[sport].zoneMeasures" :key="measure" :value="measure" :label="measure.replace('-', ' ')" />
       </el-select>
     </p>
-    <p class="faint small">What a bare zone 4 is taken for.</p>
+    <p class="faint small">{{ texts.whatABareZone }}</p>
   </section>
 </template>
 

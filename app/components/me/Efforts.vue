@@ -7,6 +7,7 @@ import { metresPer } from '~~/core/quantity/distance'
 import { formatTime, parseClock } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
 import { showDistance } from '~/calculator/typed'
+import { meEfforts as texts } from '~/texts/en'
 
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
@@ -62,18 +63,18 @@ function add() {
   const metres = byWatts.value ? undefined : metresOf(amount.value)
   wrong.value =
     byWatts.value && !(watts >= 30 && watts <= 2500)
-      ? 'Mean power: a number from 30 to 2500 W.'
+      ? texts.meanPowerANumber
       : metres === null
-        ? 'A distance as in 5 km, 400 m or 1 mi.'
+        ? texts.aDistanceAsIn
         : seconds === null || seconds < 10 || seconds > 172_800
-          ? 'A time as in 24:30 or 1:05:00.'
+          ? texts.aTimeAsIn
           : !/^\d{4}-\d\d-\d\d$/.test(date.value) || date.value > day.value
-            ? 'A day that has been.'
+            ? texts.aDayThatHas
             : ''
   if (wrong.value) return
   const effort: Effort = { sport: sport.value, ...(byWatts.value ? { watts } : { metres: metres! }), seconds: seconds!, date: date.value }
-  if (!isHumanEffort(effort)) return (wrong.value = 'Nobody has ever done that: look at the time and the distance again.')
-  if (efforts.value.some(known => same(known, effort))) return (wrong.value = 'That effort is there already.')
+  if (!isHumanEffort(effort)) return (wrong.value = texts.nobodyHasEverDone)
+  if (efforts.value.some(known => same(known, effort))) return (wrong.value = texts.thatEffortIsThere)
   emit('keep', athlete => ({ ...athlete, efforts: [...(athlete.efforts ?? []), effort] }))
   amount.value = ''
   time.value = ''
@@ -101,47 +102,49 @@ function bringBack() {
           <span v-if="standing !== 'counts'" class="doubt">{{ sayMarkStanding(standing) }}</span>
           <span v-if="against" class="doubt conflict" data-test="conflict">
             {{ sayConflict(sayEffort(against)) }}.
-            <el-button link type="primary" @click="leaveOut(effort, true)">It was not all out</el-button>
-            <el-button link type="primary" @click="leaveOut(against, true)">{{ sayEffort(against) }} does not hold</el-button>
+            <el-button link type="primary" @click="leaveOut(effort, true)">{{ texts.itWasNotAll }}</el-button>
+            <el-button link type="primary" @click="leaveOut(against, true)">{{ texts.doesNotHold(sayEffort(against)) }}</el-button>
           </span>
         </td>
         <td class="end">
-          <el-button v-if="standing === 'left-out'" link type="primary" @click="leaveOut(effort, false)">count it</el-button>{{ ' ' }}
+          <el-button v-if="standing === 'left-out'" link type="primary" @click="leaveOut(effort, false)">{{ texts.countIt }}</el-button>{{
+            ' '
+          }}
           <el-button
             link
             type="primary"
-            :aria-label="`Remove the effort of ${dates.day(effort.date, { year: true })}`"
+            :aria-label="texts.removeTheEffortOf(dates.day(effort.date, { year: true }))"
             @click="remove(effort)"
-            >remove</el-button
+            >{{ texts.remove }}</el-button
           >
         </td>
       </tr>
     </tbody>
   </table>
-  <p v-else class="faint">No race, time trial or test yet. One is enough to begin with; two of different lengths tell more.</p>
+  <p v-else class="faint">{{ texts.noRaceTimeTrial }}</p>
   <p v-if="removed" class="said note">
-    Removed. <el-button link type="primary" data-test="effort-undo" @click="bringBack">Bring it back</el-button>
+    {{ texts.removed }} <el-button link type="primary" data-test="effort-undo" @click="bringBack">{{ texts.bringItBack }}</el-button>
   </p>
   <form class="add" @submit.prevent="add">
     <label
-      >sport
+      >{{ texts.sport }}
       <el-select v-model="sport" data-test="effort-sport">
-        <el-option value="run" label="run" />
-        <el-option value="ride" label="ride" />
-        <el-option value="swim" label="swim" /> </el-select
+        <el-option value="run" :label="texts.run" />
+        <el-option value="ride" :label="texts.ride" />
+        <el-option value="swim" :label="texts.swim" /> </el-select
     ></label>
     <label
-      >{{ byWatts ? 'mean power' : 'distance' }}
+      >{{ byWatts ? texts.meanPower : texts.distance }}
       <el-input
         v-model="amount"
         class="mono"
-        :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : '5 km'"
+        :placeholder="byWatts ? '228 W' : sport === 'swim' ? '400 m' : texts.n5Km"
         autocomplete="off"
         data-test="effort-amount"
     /></label>
-    <label>time <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
+    <label>{{ texts.time }} <el-input v-model="time" class="mono" placeholder="24:30" autocomplete="off" data-test="effort-time" /></label>
     <label
-      >day
+      >{{ texts.day }}
       <el-date-picker
         v-model="date"
         class="day"
@@ -150,9 +153,9 @@ function bringBack() {
         :format="dates.pickerForm.value"
         :clearable="false"
         :disabled-date="(moment: Date) => moment.getTime() > Date.now()"
-        aria-label="Day of the effort"
+        :aria-label="texts.dayOfTheEffort"
     /></label>
-    <el-button native-type="submit" data-test="effort-add">Add</el-button>
+    <el-button native-type="submit" data-test="effort-add">{{ texts.add }}</el-button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
 </template>

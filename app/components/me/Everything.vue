@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { EraseAsked } from '~~/shared/api'
+import { meEverything as texts } from '~/texts/en'
 
 const emit = defineEmits<{ changed: [] }>()
 const { problem, isBusy, guarded } = useGuarded()
@@ -14,18 +15,18 @@ const count = (number: number, one: string) => `${number} ${one}${number === 1 ?
 
 /** Whether the athlete goes on: asked once with what would be gone, and once more by a word to type. */
 async function isMeant({ sessions, wordings, recordings, planned }: EraseAsked['holds']): Promise<boolean> {
-  const parts = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, 'planned day')]
+  const parts = [count(sessions, 'session'), count(wordings, 'wording'), count(recordings, 'recording'), count(planned, texts.plannedDay)]
   try {
-    await ElMessageBox.confirm(
-      `${parts.join(', ')}, your numbers and the watches known here would be gone for good. Only a download or a backup brings them back.`,
-      'Erase everything?',
-      { confirmButtonText: 'Go on', cancelButtonText: 'Keep everything', type: 'warning' },
-    )
-    await ElMessageBox.prompt('Type erase to do it.', 'Erase everything, for good', {
+    await ElMessageBox.confirm(texts.yourNumbersAndThe(parts.join(', ')), texts.eraseEverything, {
+      confirmButtonText: texts.goOn,
+      cancelButtonText: texts.keepEverything,
+      type: 'warning',
+    })
+    await ElMessageBox.prompt(texts.typeEraseToDo, texts.eraseEverythingForGood, {
       confirmButtonText: 'Erase',
-      cancelButtonText: 'Keep everything',
+      cancelButtonText: texts.keepEverything,
       inputPattern: /^\s*erase\s*$/i,
-      inputErrorMessage: 'The word is: erase',
+      inputErrorMessage: texts.theWordIsErase,
       type: 'error',
     })
     return true
@@ -44,24 +45,23 @@ const erase = () =>
     emit('changed')
   })
 const takenWords = computed(() => {
-  const known = knownCount.value > 0 ? `; ${knownCount.value} here already` : ''
-  return `${count(importedCount.value, 'thing')} taken in, of ${count(imported.value?.length ?? 0, 'file')}${known}.`
+  const known = knownCount.value > 0 ? texts.hereAlready(knownCount.value) : ''
+  return texts.takenInOf(count(importedCount.value, 'thing'), count(imported.value?.length ?? 0, 'file'), known)
 })
 </script>
 
 <template>
   <p class="faint">
-    Sessions with every wording, recordings, plan and numbers as one zip of open formats. Any Agonis takes it in again, here or on another
-    machine; what is there already stays as it is.
+    {{ texts.sessionsWithEveryWording }}
   </p>
   <p class="buttons">
-    <el-button tag="a" href="/api/export" download data-test="export">Download everything</el-button>
-    <el-button :loading="progress !== null" data-test="take-everything" @click="choose()">Take in a download</el-button>
-    <el-button type="danger" plain :disabled="isBusy" data-test="erase" @click="erase">Erase everything…</el-button>
+    <el-button tag="a" href="/api/export" download data-test="export">{{ texts.downloadEverything }}</el-button>
+    <el-button :loading="progress !== null" data-test="take-everything" @click="choose()">{{ texts.takeInADownload }}</el-button>
+    <el-button type="danger" plain :disabled="isBusy" data-test="erase" @click="erase">{{ texts.eraseEverything2 }}</el-button>
   </p>
   <el-progress v-if="progress" :percentage="share" :format="() => `${progress?.done} of ${progress?.count}`" />
   <ProblemAlert :problem="problem" />
-  <el-alert v-if="isErased" type="success" show-icon :closable="false" title="Everything is erased." data-test="erased" />
+  <el-alert v-if="isErased" type="success" show-icon :closable="false" :title="texts.everythingIsErased" data-test="erased" />
   <el-alert
     v-if="imported && !problem"
     :type="refusedFiles.length > 0 ? 'warning' : 'success'"

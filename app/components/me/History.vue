@@ -2,6 +2,7 @@
 import type { Athlete } from '~~/core/athlete/athlete'
 import type { AthleteRevision } from '~~/shared/api'
 import { fieldGroups } from '~/me/fields'
+import { meHistory as texts } from '~/texts/en'
 
 const props = defineProps<{ number: number }>()
 const revisions = ref<AthleteRevision[]>([])
@@ -19,7 +20,7 @@ const rest: readonly (keyof Athlete)[] = ['efforts', 'goals', 'zones', 'units', 
 
 /** What a save changed, in words. */
 function changes(now: Athlete, before: Athlete | undefined): string {
-  if (!before) return 'the beginning, as far as it is shown'
+  if (!before) return texts.theBeginningAsFar
   const fields = groups
     .filter(({ field }) => field.show(now) !== field.show(before))
     .map(({ name, field }) => `${name} ${field.show(before) || 'unknown'} → ${field.show(now) || 'unknown'} ${field.unit}`.trim())
@@ -29,10 +30,10 @@ function changes(now: Athlete, before: Athlete | undefined): string {
       name === 'efforts'
         ? `efforts: ${before.efforts?.length ?? 0} → ${now.efforts?.length ?? 0}`
         : name === 'preferredMeasure'
-          ? 'preferred measure'
+          ? texts.preferredMeasure
           : name,
     )
-  return [...fields, ...others].join('; ') || 'nothing that is shown'
+  return [...fields, ...others].join('; ') || texts.nothingThatIsShown
 }
 const dates = useDates()
 const rows = computed(() =>
@@ -46,7 +47,7 @@ const rows = computed(() =>
 
 <template>
   <p v-if="problem" class="said error">{{ problem.problem }}</p>
-  <p v-else-if="rows.length === 0" class="faint">Nothing kept yet.</p>
+  <p v-else-if="rows.length === 0" class="faint">{{ texts.nothingKeptYet }}</p>
   <table v-else class="ruled listed" data-test="history">
     <tbody>
       <tr v-for="row in rows" :key="row.number">
@@ -55,7 +56,7 @@ const rows = computed(() =>
       </tr>
     </tbody>
   </table>
-  <p class="faint small">What was done is judged with the numbers of its day: a program keeps the targets it was sent with.</p>
+  <p class="faint small">{{ texts.whatWasDoneIs }}</p>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import type { Athlete } from '~~/core/athlete/athlete'
 import type { DerivedNumber } from '~~/core/athlete/numbers'
 import { derivedNumbers } from '~~/core/athlete/numbers'
 import { sayNumber } from '~/me/say-number'
+import { meNumbers as texts } from '~/texts/en'
 
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
@@ -38,7 +39,7 @@ function take(number: DerivedNumber) {
 </script>
 
 <template>
-  <p v-if="groups.length === 0" class="faint">Nothing follows yet: add a race, a time trial or a test above.</p>
+  <p v-if="groups.length === 0" class="faint">{{ texts.nothingFollowsYetAdd }}</p>
   <div class="groups">
     <section v-for="group in groups" :key="group.sport">
       <h3>{{ titles[group.sport] }}</h3>
@@ -52,18 +53,20 @@ function take(number: DerivedNumber) {
                   <span class="mono">{{ sayNumber(number, athlete).value }}</span>{{ ' '
                   }}<span class="faint">{{ sayNumber(number, athlete).unit }} {{ sayNumber(number, athlete).around }}</span>
                   <template v-if="number.field"
-                    >{{ ' ' }}<span v-if="isTaken(number)" class="good">taken</span
-                    ><el-button v-else link type="primary" :aria-label="`Take ${row.name}, ${number.method}`" @click="take(number)">
-                      take
+                    >{{ ' ' }}<span v-if="isTaken(number)" class="good">{{ texts.taken }}</span
+                    ><el-button v-else link type="primary" :aria-label="texts.take(row.name, number.method)" @click="take(number)">
+                      {{ texts.take2 }}
                     </el-button></template
                   >
                   <details>
-                    <summary>{{ number.method }}<span v-if="number.isAged" class="doubt"> · old</span></summary>
+                    <summary>
+                      {{ number.method }}<span v-if="number.isAged" class="doubt"> {{ texts.old }}</span>
+                    </summary>
                     <p>{{ number.source }}.</p>
-                    <p>From {{ number.inputs.join('; ') }}.</p>
+                    <p>{{ texts.from(number.inputs.join('; ')) }}</p>
                     <p v-if="number.weakness">{{ number.weakness[0]?.toUpperCase() + number.weakness.slice(1) }}.</p>
-                    <p v-if="number.isAged" class="doubt">Its youngest input is over 120 days old.</p>
-                    <p>Changed by {{ number.changes }}.</p>
+                    <p v-if="number.isAged" class="doubt">{{ texts.itsYoungestInputIs }}</p>
+                    <p>{{ texts.changedBy(number.changes) }}</p>
                   </details>
                 </div>
               </div>
@@ -74,8 +77,7 @@ function take(number: DerivedNumber) {
     </section>
   </div>
   <p class="faint small">
-    ± is half of the range in which the number lies 95 times of 100, or what the method's own literature gives. Estimates, not diagnoses: a
-    doctor knows more about a heart than a formula.
+    {{ texts.isHalfOfThe }}
   </p>
 </template>
 

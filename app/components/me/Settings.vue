@@ -4,6 +4,7 @@ import type { DateForms } from '~~/core/words/date'
 import { sayClock, sayDay, sayWeekday, usualForms } from '~~/core/words/date'
 import type { Mode } from '~/theme/mode'
 import { modes, useMode } from '~/theme/mode'
+import { meSettings as texts } from '~/texts/en'
 
 /** How days and times are said, when a week begins, which clock counts, and light or night. */
 const props = defineProps<{ athlete: Athlete }>()
@@ -12,7 +13,7 @@ const athletes = useAthleteStore()
 const mode = useMode()
 const forms = computed(() => ({ ...usualForms, ...props.athlete.shown }))
 const zones = Intl.supportedValuesOf('timeZone')
-const modeWords: Record<Mode, string> = { device: 'as this device has it', light: 'light', night: 'night' }
+const modeWords: Record<Mode, string> = { device: texts.asThisDeviceHas, light: 'light', night: 'night' }
 const dateForms = (['day-first', 'month-first', 'iso'] as const).map(dates => ({
   dates,
   words: sayDay(athletes.today, { weekday: 'short', year: true }, { dates, clock: '24' }),
@@ -23,20 +24,20 @@ const say = (change: Partial<DateForms>) => emit('keep', athlete => ({ ...athlet
 <template>
   <div class="settings">
     <label
-      >Days
+      >{{ texts.days }}
       <el-select :model-value="forms.dates" data-test="dates" @change="(dates: DateForms['dates']) => say({ dates })">
         <el-option v-for="one in dateForms" :key="one.dates" :value="one.dates" :label="one.words" />
       </el-select>
     </label>
     <label
-      >Times
+      >{{ texts.times }}
       <el-select :model-value="forms.clock" data-test="clock" @change="(clock: DateForms['clock']) => say({ clock })">
         <el-option value="24" :label="sayClock(1110, '24')" />
         <el-option value="12" :label="sayClock(1110, '12')" />
       </el-select>
     </label>
     <label
-      >The week begins on
+      >{{ texts.theWeekBeginsOn }}
       <el-select
         :model-value="athlete.weekStart ?? 1"
         data-test="week-start"
@@ -45,7 +46,7 @@ const say = (change: Partial<DateForms>) => emit('keep', athlete => ({ ...athlet
       </el-select>
     </label>
     <label
-      >Where you are
+      >{{ texts.whereYouAre }}
       <el-select
         :model-value="athletes.standpoint.zone"
         filterable
@@ -56,14 +57,14 @@ const say = (change: Partial<DateForms>) => emit('keep', athlete => ({ ...athlet
       </el-select>
     </label>
     <label
-      >Light or night
+      >{{ texts.lightOrNight }}
       <el-select v-model="mode" data-test="mode">
         <el-option v-for="one in modes" :key="one" :value="one" :label="modeWords[one]" />
       </el-select>
     </label>
   </div>
   <p class="faint small">
-    One clock counts everywhere: what is today, when a week has ended, when a recording began. Light or night is this browser's own.
+    {{ texts.oneClockCountsEverywhere }}
   </p>
 </template>
 

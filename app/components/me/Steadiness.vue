@@ -2,6 +2,7 @@
 import type { Athlete } from '~~/core/athlete/athlete'
 import { hasOwnSteadiness, steadinessOf } from '~~/core/athlete/steadiness'
 import type { LearntSteadiness } from '~~/core/record/steadiness'
+import { meSteadiness as texts } from '~/texts/en'
 
 const props = defineProps<{ athlete: Athlete }>()
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
@@ -36,47 +37,48 @@ function set(sport: string, measure: string, value: { sd: number; tau: number } 
 </script>
 
 <template>
-  <p class="faint">How far your seconds stray. <Explained term="steadiness" /></p>
+  <p class="faint">{{ texts.howFarYourSeconds }} <Explained term="steadiness" /></p>
   <table class="ruled listed" data-test="steadiness">
     <thead>
       <tr>
-        <th>what</th>
-        <th class="number">wanders by</th>
-        <th class="number">for about</th>
-        <th>from</th>
-        <th>learnt</th>
+        <th>{{ texts.what }}</th>
+        <th class="number">{{ texts.wandersBy }}</th>
+        <th class="number">{{ texts.forAbout }}</th>
+        <th>{{ texts.from }}</th>
+        <th>{{ texts.learnt }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.sport">
         <td class="lead">{{ row.sport }}, {{ row.measure }}</td>
-        <td class="number" data-label="wanders by">{{ percent(row.now.sd) }}</td>
-        <td class="number" data-label="for about">{{ Math.round(row.now.tau) }} s</td>
-        <td class="faint">{{ row.isOwn ? 'your recordings' : 'custom' }}</td>
+        <td class="number" :data-label="texts.wandersBy">{{ percent(row.now.sd) }}</td>
+        <td class="number" :data-label="texts.forAbout">{{ Math.round(row.now.tau) }} s</td>
+        <td class="faint">{{ row.isOwn ? texts.yourRecordings : texts.custom }}</td>
         <td>
           <template v-if="row.found && row.found.sd !== row.now.sd"
-            >{{ percent(row.found.sd) }}, {{ Math.round(row.found.tau) }} s in {{ row.found.steps }} steps
+            >{{ texts.sInSteps(percent(row.found.sd), Math.round(row.found.tau), row.found.steps) }}
             <el-button
               link
               type="primary"
-              :aria-label="`Take the steadiness learnt for the ${row.sport}`"
+              :aria-label="texts.takeTheSteadinessLearnt(row.sport)"
               @click="set(row.sport, row.measure, { sd: row.found.sd, tau: row.found.tau })">
-              take
+              {{ texts.take }}
             </el-button></template
           >
-          <el-button v-else-if="row.isOwn" link type="primary" @click="set(row.sport, row.measure, undefined)">back to custom</el-button>
+          <el-button v-else-if="row.isOwn" link type="primary" @click="set(row.sport, row.measure, undefined)">{{
+            texts.backToCustom
+          }}</el-button>
         </td>
       </tr>
     </tbody>
   </table>
   <p v-if="problem" class="said error">{{ problem.problem }}</p>
   <p>
-    <el-button :disabled="isBusy" data-test="learn" @click="learn">Learn from my recordings</el-button>
-    <span v-if="learnt?.length === 0" class="faint">Too little was held to a target yet: it takes ten minutes in a sport.</span>
+    <el-button :disabled="isBusy" data-test="learn" @click="learn">{{ texts.learnFromMyRecordings }}</el-button>
+    <span v-if="learnt?.length === 0" class="faint">{{ texts.tooLittleWasHeld }}</span>
   </p>
   <p class="faint small">
-    How much one second's value strays from what is meant, and how long it stays there. The forecast of nudges and the quiet band rest on
-    it.
+    {{ texts.howMuchOneSecond }}
   </p>
 </template>
 

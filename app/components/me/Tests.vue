@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Athlete } from '~~/core/athlete/athlete'
 import { fieldTests } from '~/me/tests'
+import { meTests as texts } from '~/texts/en'
 
 const emit = defineEmits<{ keep: [change: (athlete: Athlete) => Athlete] }>()
 
@@ -35,12 +36,14 @@ function keep(key: string) {
           autocomplete="off"
           :data-test="`${test.key}-${field.key}`"
       /></label>
-      <el-button native-type="submit" :disabled="!isFilled(test.key) || typeof outcome(test.key) === 'string'">Keep it</el-button>
+      <el-button native-type="submit" :disabled="!isFilled(test.key) || typeof outcome(test.key) === 'string'">{{
+        texts.keepIt
+      }}</el-button>
     </form>
     <p v-if="isFilled(test.key)" role="status" :class="{ bad: typeof outcome(test.key) === 'string' }">
       {{ typeof outcome(test.key) === 'string' ? outcome(test.key) : (outcome(test.key) as { said: string }).said }}
     </p>
-    <p v-else-if="kept === test.key" class="good">Kept.</p>
+    <p v-else-if="kept === test.key" class="good">{{ texts.kept }}</p>
   </details>
 </template>
 

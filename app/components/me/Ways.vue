@@ -2,6 +2,7 @@
 import type { Athlete, BesideSchool, CueSchool } from '~~/core/athlete/athlete'
 import { cuesOf } from '~~/core/wrist/engine/settings'
 import { formatTime, parseClock } from '~~/core/quantity/time'
+import { meWays as texts } from '~/texts/en'
 
 /** How programs are named and pushed, and how the wrist makes itself heard. */
 const props = defineProps<{ athlete: Athlete }>()
@@ -24,7 +25,7 @@ const wrong = reactive<Partial<Record<keyof BesideSchool, string>>>({})
 function setBeside(key: keyof BesideSchool, words: string) {
   const seconds = words.trim() === '' ? null : parseClock(words.trim())
   const least = key === 'drinkSeconds' || key === 'eatSeconds' ? 60 : 10
-  wrong[key] = words.trim() !== '' && (seconds === null || seconds < least) ? `A time of ${formatTime(least)} or more: 20:00` : ''
+  wrong[key] = words.trim() !== '' && (seconds === null || seconds < least) ? texts.aTimeOfOr(formatTime(least)) : ''
   if (wrong[key]) return
   emit('keep', athlete => {
     const { [key]: _, ...others } = athlete.schools?.beside ?? {}
@@ -33,56 +34,56 @@ function setBeside(key: keyof BesideSchool, words: string) {
 }
 const sayBeside = (key: keyof BesideSchool) => (schools.value.beside?.[key] === undefined ? '' : formatTime(schools.value.beside[key]!))
 const besides = [
-  ['drinkSeconds', 'drink every'],
-  ['eatSeconds', 'eat every'],
-  ['runSeconds', 'run for'],
-  ['walkSeconds', 'then walk for'],
+  ['drinkSeconds', texts.drinkEvery],
+  ['eatSeconds', texts.eatEvery],
+  ['runSeconds', texts.runFor],
+  ['walkSeconds', texts.thenWalkFor],
 ] as const
 const naming = [
-  ['telling', 'telling titles, kept as long as there is room'],
-  ['weekday', 'the weekday, cleared when the week has ended'],
-  ['slot', 'one slot, always called the same'],
+  ['telling', texts.tellingTitlesKeptAs],
+  ['weekday', texts.theWeekdayClearedWhen],
+  ['slot', texts.oneSlotAlwaysCalled],
 ] as const
 const pushing = [
-  ['week', 'the coming seven days'],
-  ['today', 'today only'],
-  ['hand', 'nothing: I send by hand'],
+  ['week', texts.theComingSevenDays],
+  ['today', texts.todayOnly],
+  ['hand', texts.nothingISendBy],
 ] as const
 const channels = [
   ['voice', 'voice'],
   ['tone', 'tone'],
   ['tap', 'tap'],
-  ['countdown', 'five seconds before a change'],
-  ['halfway', 'half way'],
+  ['countdown', texts.fiveSecondsBeforeA],
+  ['halfway', texts.halfWay],
 ] as const
 </script>
 
 <template>
   <section>
-    <h3>Names on the watch</h3>
-    <MeOneOf label="Names on the watch" :ways="naming" :taken="schools.naming ?? 'telling'" @take="way => set({ naming: way })" />
+    <h3>{{ texts.namesOnTheWatch }}</h3>
+    <MeOneOf :label="texts.namesOnTheWatch" :ways="naming" :taken="schools.naming ?? 'telling'" @take="way => set({ naming: way })" />
   </section>
   <section>
-    <h3>Pushing to the watch</h3>
-    <MeOneOf label="Pushing to the watch" :ways="pushing" :taken="schools.pushing ?? 'week'" @take="way => set({ pushing: way })" />
-    <p class="faint small">It is shown in Watches before it is done.</p>
+    <h3>{{ texts.pushingToTheWatch }}</h3>
+    <MeOneOf :label="texts.pushingToTheWatch" :ways="pushing" :taken="schools.pushing ?? 'week'" @take="way => set({ pushing: way })" />
+    <p class="faint small">{{ texts.itIsShownIn }}</p>
   </section>
   <section>
-    <h3>Cues</h3>
+    <h3>{{ texts.cues }}</h3>
     <p v-for="[kind, words] in channels" :key="kind">
       <el-checkbox :model-value="cues[kind]" @change="setCues({ [kind]: !cues[kind] })">{{ words }}</el-checkbox>
     </p>
     <p>
       <label
-        >lap every
+        >{{ texts.lapEvery }}
         <TypedField class="mono lap" type="number" min="0" step="50" :value="cues.autoLapMetres ?? 0" @change="setLap($event)" />
-        m, 0 for none</label
+        {{ texts.m0ForNone }}</label
       >
     </p>
-    <p class="faint small">On a road, eyes up: cues are heard or felt, the wrist is never required.</p>
+    <p class="faint small">{{ texts.onARoadEyes }}</p>
   </section>
   <section>
-    <h3>Beside every session</h3>
+    <h3>{{ texts.besideEverySession }}</h3>
     <p v-for="[key, words] in besides" :key="key">
       <label
         >{{ words }}
@@ -90,12 +91,12 @@ const channels = [
           class="mono lap"
           :value="sayBeside(key)"
           :aria-invalid="Boolean(wrong[key])"
-          placeholder="never"
+          :placeholder="texts.never"
           @change="setBeside(key, $event)"
       /></label>
       <span v-if="wrong[key]" class="bad" role="alert">{{ wrong[key] }}</span>
     </p>
-    <p class="faint small">A second programme: said between the session's own cues, never over them. Walking is for runs.</p>
+    <p class="faint small">{{ texts.aSecondProgrammeSaid }}</p>
   </section>
 </template>
 

@@ -2,6 +2,7 @@
 import type { OwnWord } from '~~/core/athlete/athlete'
 import { ownWordLength } from '~~/core/script/token/own-words'
 import { useMeaning } from '~/words/use-meaning'
+import { meWords as texts } from '~/texts/en'
 
 /** The athlete's own words: what their answers taught, to be changed and added to. */
 const own = useOwnWordsStore()
@@ -23,34 +24,35 @@ function change(word: OwnWord) {
 </script>
 
 <template>
-  <section class="words" aria-label="Your words">
+  <section class="words" :aria-label="texts.yourWords">
     <p class="faint">
-      What you and your coach mean by your words. An answer at the Desk or in Weeks can be kept here; a message says beside each row where
-      one was used.
+      {{ texts.whatYouAndYour }}
     </p>
     <el-table v-if="own.words.length > 0" :data="own.words" size="small" data-test="own-words">
-      <el-table-column label="Said" min-width="110">
+      <el-table-column :label="texts.said" min-width="110">
         <template #default="{ row }"
           ><span class="mono">{{ row.said }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Means" min-width="140">
+      <el-table-column :label="texts.means" min-width="140">
         <template #default="{ row }"
           ><span class="mono">{{ row.means }}</span></template
         >
       </el-table-column>
-      <el-table-column label="Change" width="150" align="right">
+      <el-table-column :label="texts.change" width="150" align="right">
         <template #default="{ row }">
-          <el-button link type="primary" :aria-label="`Change ${row.said}`" @click="change(row as OwnWord)">Change</el-button>
-          <el-button link :aria-label="`Forget ${row.said}`" @click="guarded(() => own.forget(row.said))">Forget</el-button>
+          <el-button link type="primary" :aria-label="texts.change2(row.said)" @click="change(row as OwnWord)">{{
+            texts.change
+          }}</el-button>
+          <el-button link :aria-label="texts.forget(row.said)" @click="guarded(() => own.forget(row.said))">{{ texts.forget2 }}</el-button>
         </template>
       </el-table-column>
     </el-table>
-    <form class="add" aria-label="A word of yours" @submit.prevent="keep">
-      <el-input v-model="said" :maxlength="ownWordLength" aria-label="Said" placeholder="Quay loop" data-test="own-said" />
-      <span>means</span>
-      <el-input v-model="means" :maxlength="ownWordLength" aria-label="Means" placeholder="3.2 km easy" data-test="own-means" />
-      <el-button type="primary" native-type="submit" :disabled="!isUsable" :loading="isBusy">Keep</el-button>
+    <form class="add" :aria-label="texts.aWordOfYours" @submit.prevent="keep">
+      <el-input v-model="said" :maxlength="ownWordLength" :aria-label="texts.said" :placeholder="texts.quayLoop" data-test="own-said" />
+      <span>{{ texts.means2 }}</span>
+      <el-input v-model="means" :maxlength="ownWordLength" :aria-label="texts.means" :placeholder="texts.n32KmEasy" data-test="own-means" />
+      <el-button type="primary" native-type="submit" :disabled="!isUsable" :loading="isBusy">{{ texts.keep }}</el-button>
       <span class="says small" :class="means.trim() === '' || isUsable || said.trim() === '' ? 'faint' : 'bad'" role="status">{{
         says
       }}</span>

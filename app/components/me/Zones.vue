@@ -10,6 +10,7 @@ import { sports } from '~~/core/session/sports'
 import type { EffortName, Sport, ZoneMeasure } from '~~/core/session/document'
 import { readBounds, showBound, zoneUnit } from '~/me/zone-fields'
 import { zonesChart } from '~/me/zones-chart'
+import { meZones as texts } from '~/texts/en'
 
 const props = defineProps<{ athlete: Athlete }>()
 const athletes = useAthleteStore()
@@ -62,12 +63,12 @@ const zones = computed(() => {
     const words =
       from === undefined
         ? isPace
-          ? `slower than ${show(to)}`
-          : `below ${show(to)}`
+          ? texts.slowerThan(show(to))
+          : texts.below(show(to))
         : to === Infinity
           ? isPace
-            ? `faster than ${show(from)}`
-            : `above ${show(from)}`
+            ? texts.fasterThan(show(from))
+            : texts.above(show(from))
           : isPace
             ? `${show(to)}–${show(from)}`
             : `${show(from)}–${show(to)}`
@@ -82,8 +83,8 @@ const marks = computed(() => {
   if (of_ === 'heart-rate') {
     const heart = heartOf(athlete, sport.value)
     return [
-      ['at rest', heart.rest],
-      ['first threshold', heart.aerobicThreshold],
+      [texts.atRest, heart.rest],
+      [texts.firstThreshold, heart.aerobicThreshold],
       ['threshold', heart.threshold],
       ['maximum', heart.max],
     ].filter((mark): mark is [string, number] => typeof mark[1] === 'number')
@@ -113,14 +114,14 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
 <template>
   <div class="choose">
     <label
-      >sport
+      >{{ texts.sport }}
       <el-select v-model="sport" data-test="zone-sport">
-        <el-option value="run" label="run" />
-        <el-option value="ride" label="ride" />
-        <el-option value="swim" label="swim" /> </el-select
+        <el-option value="run" :label="texts.run" />
+        <el-option value="ride" :label="texts.ride" />
+        <el-option value="swim" :label="texts.swim" /> </el-select
     ></label>
     <label
-      >by
+      >{{ texts.by }}
       <el-select v-model="of" data-test="zone-of">
         <el-option
           v-for="measure in sports[sport].zoneMeasures"
@@ -129,34 +130,34 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
           :label="measure.replace('-', ' ')" /> </el-select
     ></label>
     <label
-      >zones
+      >{{ texts.zones }}
       <el-select v-model="scheme" data-test="zone-scheme">
-        <el-option :value="3" label="three" />
-        <el-option :value="5" label="five" />
-        <el-option value="own" label="own" /> </el-select
+        <el-option :value="3" :label="texts.three" />
+        <el-option :value="5" :label="texts.five" />
+        <el-option value="own" :label="texts.own" /> </el-select
     ></label>
   </div>
   <template v-if="found.ok">
-    <div class="chart"><LazyChartPicture :option="option" label="Zones and benchmarks on one axis; the table below says the same" /></div>
+    <div class="chart"><LazyChartPicture :option="option" :label="texts.zonesAndBenchmarksOn" /></div>
     <table class="ruled">
       <tbody>
         <tr v-for="zone in zones" :key="zone.number">
-          <td>zone {{ zone.number }}</td>
+          <td>{{ texts.zone(zone.number) }}</td>
           <td class="mono">{{ zone.words }} {{ unit.words }}</td>
         </tr>
       </tbody>
     </table>
     <p class="faint small">
       {{ asSentence(sayZoneMethod(found.method, of)) }}
-      <el-button v-if="scheme !== 'own'" link type="primary" @click="fromShown">Make them my own</el-button>
+      <el-button v-if="scheme !== 'own'" link type="primary" @click="fromShown">{{ texts.makeThemMyOwn }}</el-button>
     </p>
   </template>
   <div v-else-if="scheme !== 'own'" class="said note">
-    Needs {{ sayMissing(found.missing) }}.<LazyMeAskNumber :missing="found.missing" />
+    {{ texts.needs(sayMissing(found.missing)) }}<LazyMeAskNumber :missing="found.missing" />
   </div>
   <form v-if="scheme === 'own'" class="own" @submit.prevent="keepOwn">
     <label
-      >bounds, easiest first
+      >{{ texts.boundsEasiestFirst }}
       <el-input
         v-model="typed"
         class="mono"
@@ -165,8 +166,8 @@ const option = computed(() => (found.value.ok ? zonesChart(found.value.bounds, m
         data-test="zone-bounds" />
       {{ unit.words }}</label
     >
-    <el-button native-type="submit" data-test="zone-keep">Keep these</el-button>
-    <el-button v-if="own" link type="primary" data-test="zone-back" @click="setZones(undefined)">back to reckoned ones</el-button>
+    <el-button native-type="submit" data-test="zone-keep">{{ texts.keepThese }}</el-button>
+    <el-button v-if="own" link type="primary" data-test="zone-back" @click="setZones(undefined)">{{ texts.backToReckonedOnes }}</el-button>
     <span v-if="wrong" class="bad" role="alert">{{ wrong }}</span>
   </form>
 </template>

@@ -3,6 +3,7 @@ import { sayDuration } from '~~/core/quantity/time'
 import { rowActs, standingWords } from '~/shelf/acts'
 import { distanceWords } from '~/shelf/words'
 import type { Relative, ShelfRow } from '~~/shared/api'
+import { shelfRowItem as texts } from '~/texts/en'
 
 /** One session on the shelf: its picture, where it stands, and what can be done with it by menu and by keys. */
 const props = defineProps<{ row: ShelfRow; family: Relative[] | null }>()
@@ -14,7 +15,7 @@ const acts = computed(() => rowActs(props.row))
 const facts = computed(() =>
   [
     props.row.sport,
-    props.row.seconds === null ? 'length not known' : `${sayDuration(Math.round(props.row.seconds))}${props.row.open > 0 ? ' +' : ''}`,
+    props.row.seconds === null ? texts.lengthNotKnown : `${sayDuration(Math.round(props.row.seconds))}${props.row.open > 0 ? ' +' : ''}`,
     props.row.metres === null ? '' : distanceWords(props.row, athletes.athlete),
     `${props.row.steps} ${props.row.steps === 1 ? 'step' : 'steps'}`,
   ].filter(Boolean),
@@ -56,16 +57,16 @@ function onKey(event: KeyboardEvent) {
       <p class="faint facts">{{ facts.join(' · ') }}</p>
       <p class="kin">
         <span v-for="tag in row.tags" :key="tag" class="faint">#{{ tag }}</span>
-        <span v-if="row.duplicates > 0" class="doubt">same content as {{ row.duplicates }} other{{ row.duplicates > 1 ? 's' : '' }}</span>
+        <span v-if="row.duplicates > 0" class="doubt">{{ texts.sameContentAsOther(row.duplicates, row.duplicates > 1 ? 's' : '') }}</span>
         <el-button
           v-if="row.variants > 0"
           link
           type="primary"
           :aria-expanded="family !== null"
-          :aria-label="`${row.variants} variant${row.variants > 1 ? 's' : ''} of ${row.title}`"
+          :aria-label="texts.variantOf(row.variants, row.variants > 1 ? 's' : '', row.title)"
           data-test="variants"
           @click="emit('family')">
-          {{ row.variants }} variant{{ row.variants > 1 ? 's' : '' }}
+          {{ texts.variant(row.variants, row.variants > 1 ? 's' : '') }}
         </el-button>
       </p>
       <ul v-if="family" class="family" data-test="family">
@@ -81,7 +82,7 @@ function onKey(event: KeyboardEvent) {
       <span v-for="one in standing" :key="one.words" :class="one.kind">{{ one.words }}</span>
     </p>
     <el-dropdown trigger="click" class="acts" @command="act">
-      <el-button :aria-label="`Actions for ${row.title}`" data-test="acts">Actions</el-button>
+      <el-button :aria-label="texts.actionsFor(row.title)" data-test="acts">{{ texts.actions }}</el-button>
       <template #dropdown>
         <el-dropdown-menu>
           <el-dropdown-item v-for="one in acts" :key="one.name" :command="one.name" :divided="one.name === 'remove'">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { KeptWatch } from '~~/shared/api'
 import type { WatchProfile } from '~~/core/wrist/program/profile'
+import { watchesAbility as texts } from '~/texts/en'
 
 /** What the watch can and cannot do, to read and to change. */
 const props = defineProps<{ watch: KeptWatch }>()
@@ -20,21 +21,21 @@ const endWords = {
   'time': 'time',
   'distance': 'distance',
   'press': 'press',
-  'heart-rate': 'heart rate',
+  'heart-rate': texts.heartRate,
   'energy': 'energy',
   'send-off': 'send-off',
-  'first': 'whichever first',
+  'first': texts.whicheverFirst,
 } as const
 function toggled<T>(list: T[], value: T): T[] {
   return list.includes(value) ? list.filter(entry => entry !== value) : [...list, value]
 }
 const numbers = [
-  ['maxSteps', 'steps and blocks'],
-  ['maxNesting', 'repeats deep'],
-  ['maxNameLength', 'letters in a name'],
+  ['maxSteps', texts.stepsAndBlocks],
+  ['maxNesting', texts.repeatsDeep],
+  ['maxNameLength', texts.lettersInAName],
   ['smoothingSeconds', 's smoothing'],
-  ['alertAfterSeconds', 's outside before a nudge'],
-  ['alertRepeatSeconds', 's between nudges'],
+  ['alertAfterSeconds', texts.sOutsideBeforeA],
+  ['alertRepeatSeconds', texts.sBetweenNudges],
 ] as const
 const placeOf = (entry: WatchProfile['targets'][number]) => (entry.place === undefined ? 'everywhere' : [entry.place].flat().join(', '))
 const isChanged = computed(() => JSON.stringify(draft.value) !== JSON.stringify(props.watch.profile))
@@ -47,20 +48,20 @@ const keep = () =>
 
 <template>
   <details class="ability" data-test="ability">
-    <summary>What it can do: {{ watch.profile.name }}, {{ watch.profile.maxSteps }} steps, {{ watch.profile.sports.join(', ') }}</summary>
+    <summary>{{ texts.whatItCanDo(watch.profile.name, watch.profile.maxSteps, watch.profile.sports.join(', ')) }}</summary>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.where }}</span>
     </p>
     <div class="grid">
-      <label>profile <el-input v-model="draft.name" maxlength="40" /></label>
+      <label>{{ texts.profile }} <el-input v-model="draft.name" maxlength="40" /></label>
       <label v-for="[key, words] in numbers" :key="key"
         ><el-input v-model.number="draft[key]" class="mono" type="number" min="0" /> {{ words }}</label
       >
-      <el-checkbox v-model="draft.repeatUntil">repeats until a distance or time</el-checkbox>
-      <el-checkbox v-model="draft.showsTarget">shows the target all the time</el-checkbox>
+      <el-checkbox v-model="draft.repeatUntil">{{ texts.repeatsUntilADistance }}</el-checkbox>
+      <el-checkbox v-model="draft.showsTarget">{{ texts.showsTheTargetAll }}</el-checkbox>
     </div>
     <p class="row">
-      <b>Sports</b>
+      <b>{{ texts.sports }}</b>
       <el-checkbox
         v-for="sport in sports"
         :key="sport"
@@ -70,18 +71,18 @@ const keep = () =>
       >
     </p>
     <p class="row">
-      <b>A step ends by</b>
+      <b>{{ texts.aStepEndsBy }}</b>
       <el-checkbox v-for="end in ends" :key="end" :model-value="draft.ends.includes(end)" @change="draft.ends = toggled(draft.ends, end)">{{
         endWords[end]
       }}</el-checkbox>
     </p>
     <p v-for="(entry, index) in draft.targets" :key="index" class="row">
-      <b>Leads a {{ entry.sport }} by</b> <small class="faint">{{ placeOf(entry) }}</small>
+      <b>{{ texts.leadsABy(entry.sport) }}</b> <small class="faint">{{ placeOf(entry) }}</small>
       <el-checkbox v-for="of in measures" :key="of" :model-value="entry.of.includes(of)" @change="entry.of = toggled(entry.of, of)">{{
         of.replace('-', ' ')
       }}</el-checkbox>
     </p>
-    <el-button :disabled="!isChanged || isBusy" data-test="keep-profile" @click="keep">Keep these</el-button>
+    <el-button :disabled="!isChanged || isBusy" data-test="keep-profile" @click="keep">{{ texts.keepThese }}</el-button>
   </details>
 </template>
 

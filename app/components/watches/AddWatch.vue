@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { watchProfiles } from '~~/core/wrist/program/profile'
+import { watchesAddWatch as texts } from '~/texts/en'
 
 /** Takes in another watch: a new stand-in of a kind, or one somebody else has used. */
 const emit = defineEmits<{ added: [id: string]; close: [] }>()
@@ -20,19 +21,19 @@ const add = () =>
 
 <template>
   <form class="add" data-test="add-watch" @submit.prevent="add">
-    <label>Name <el-input v-model="name" maxlength="60" required data-test="watch-name" /></label>
+    <label>{{ texts.name }} <el-input v-model="name" maxlength="60" required data-test="watch-name" /></label>
     <label
-      >Kind
+      >{{ texts.kind }}
       <el-select v-model="kind" :disabled="address !== ''">
         <el-option
           v-for="profile in watchProfiles"
           :key="profile.name"
           :value="profile.name"
-          :label="`${profile.name}: ${profile.sports.join(', ')}, ${profile.maxSteps} steps`" /> </el-select
+          :label="texts.steps(profile.name, profile.sports.join(', '), profile.maxSteps)" /> </el-select
     ></label>
-    <label>or its address <el-input v-model="address" class="mono" placeholder="a watch used by somebody else" /></label>
-    <el-button native-type="submit" type="primary" :disabled="isBusy">Take it in</el-button>
-    <el-button @click="emit('close')">Close</el-button>
+    <label>{{ texts.orItsAddress }} <el-input v-model="address" class="mono" :placeholder="texts.aWatchUsedBy" /></label>
+    <el-button native-type="submit" type="primary" :disabled="isBusy">{{ texts.takeItIn }}</el-button>
+    <el-button @click="emit('close')">{{ texts.close }}</el-button>
     <p v-if="wrong" class="bad" role="alert">{{ wrong }}</p>
     <p v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</p>
   </form>

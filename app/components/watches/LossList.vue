@@ -2,6 +2,7 @@
 import type { Loss } from '~~/core/wrist/fit/fit'
 import { lossKey, refusal } from '~~/core/wrist/fit/loss'
 import { aboutWords } from '~/watches/words'
+import { watchesLossList as texts } from '~/texts/en'
 
 /** Every loss at its row, with what is used instead, and the other ways to choose from. */
 const props = defineProps<{ losses: readonly Loss[]; standing?: Readonly<Record<string, string>>; isBusy?: boolean }>()
@@ -11,20 +12,20 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
 </script>
 
 <template>
-  <p v-if="losses.length > 0" class="faint">What this watch cannot do as written: <Explained term="loss" /></p>
+  <p v-if="losses.length > 0" class="faint">{{ texts.whatThisWatchCannot }} <Explained term="loss" /></p>
   <ul v-if="losses.length > 0" class="losses" data-test="losses">
     <li v-for="(loss, index) in losses" :key="index" class="said" :class="loss.instead === null ? 'error' : 'ask'">
       <span v-if="loss.path" class="mono faint path">{{ loss.path }}</span>{{ loss.what }}
-      <strong v-if="isWall(loss)" class="bad"> – not possible there</strong>
+      <strong v-if="isWall(loss)" class="bad"> {{ texts.notPossibleThere }}</strong>
       <span v-else-if="!loss.ways || loss.ways.length === 0">
-        – instead: <strong>{{ loss.instead }}</strong></span
+        {{ texts.instead }} <strong>{{ loss.instead }}</strong></span
       >
       <span v-else class="ways">
         <label
-          >instead
+          >{{ texts.instead2 }}
           <el-select :model-value="loss.way" :disabled="isBusy" data-test="way" @change="emit('choose', lossKey(loss), $event)">
             <el-option v-for="way in loss.ways" :key="way.way" :value="way.way" :label="way.instead" />
-            <el-option :value="refusal" label="nothing: do not send it so" />
+            <el-option :value="refusal" :label="texts.nothingDoNotSend" />
           </el-select>
         </label>
         <el-checkbox
@@ -32,7 +33,7 @@ const isWall = (loss: Loss) => loss.instead === null && !loss.ways
           :model-value="isStanding(loss)"
           :disabled="isBusy"
           @change="emit('always', loss.about, isStanding(loss) ? null : loss.way!)"
-          >always so, for {{ aboutWords(loss.about) }}</el-checkbox
+          >{{ texts.alwaysSoFor(aboutWords(loss.about)) }}</el-checkbox
         >
       </span>
     </li>

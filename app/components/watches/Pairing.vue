@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { KeptWatch } from '~~/shared/api'
+import { watchesPairing as texts } from '~/texts/en'
 
 /** Six digits from the glass make the key that every message is sealed with. */
 const props = defineProps<{ watch: KeptWatch }>()
@@ -22,13 +23,13 @@ const pair = () =>
 <template>
   <form class="said ask" data-test="pairing" @submit.prevent="pair">
     <p>
-      <b>{{ watch.name }}</b> is not paired with this account. On its
-      <NuxtLink :to="`/standin/${watch.id}`" target="_blank">glass</NuxtLink>, hold the middle button; type the six digits it shows.
+      <b>{{ watch.name }}</b> {{ texts.isNotPairedWith }}
+      <NuxtLink :to="`/standin/${watch.id}`" target="_blank">{{ texts.glass }}</NuxtLink>{{ texts.holdTheMiddleButton }}
     </p>
     <label
-      >Code <el-input v-model="code" class="mono" inputmode="numeric" autocomplete="off" maxlength="8" data-test="pairing-code"
+      >{{ texts.code }} <el-input v-model="code" class="mono" inputmode="numeric" autocomplete="off" maxlength="8" data-test="pairing-code"
     /></label>
-    <el-button native-type="submit" type="primary" :disabled="isBusy">Pair</el-button>
+    <el-button native-type="submit" type="primary" :disabled="isBusy">{{ texts.pair }}</el-button>
     <span v-if="wrong" class="bad" role="alert"> {{ wrong }}</span>
     <span v-else-if="problem" class="bad" role="alert"> {{ problem.problem }} {{ problem.hint }}</span>
   </form>

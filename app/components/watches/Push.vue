@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PushPlan, TransferState } from '~~/shared/api'
 import { actWords, pushedWords } from '~/watches/words'
+import { watchesPush as texts } from '~/texts/en'
 
 /** What pushing by the athlete's schools would do, shown before it is done. */
 const props = defineProps<{ watchId: string }>()
@@ -33,22 +34,24 @@ const push = () =>
     }
   })
 const work = computed(() => plan.value?.acts.filter(act => act.do === 'send' || act.do === 'remove').length ?? 0)
-const pushing = { week: 'the coming seven days', today: 'today only', hand: 'nothing by itself: you send by hand' } as const
-const naming = { telling: 'telling titles', weekday: 'weekday names, cleared weekly', slot: 'one slot' } as const
+const pushing = { week: texts.theComingSevenDays, today: texts.todayOnly, hand: texts.nothingByItselfYou } as const
+const naming = { telling: texts.tellingTitles, weekday: texts.weekdayNamesClearedWeekly, slot: texts.oneSlot } as const
 const dates = useDates()
 </script>
 
 <template>
-  <section aria-label="Push">
-    <h2>What is planned</h2>
+  <section :aria-label="texts.push">
+    <h2>{{ texts.whatIsPlanned }}</h2>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="said" class="said note" role="status">{{ said }}</p>
-    <p v-if="!plan"><el-button :disabled="isBusy" data-test="dry-run" @click="look">See what pushing would do</el-button></p>
+    <p v-if="!plan">
+      <el-button :disabled="isBusy" data-test="dry-run" @click="look">{{ texts.seeWhatPushingWould }}</el-button>
+    </p>
     <template v-else>
       <p class="faint">
-        Your ways: {{ pushing[plan.pushing] }}; {{ naming[plan.naming] }}. <NuxtLink to="/me#set">Change them in Me</NuxtLink>
+        {{ texts.yourWays(pushing[plan.pushing], naming[plan.naming]) }} <NuxtLink to="/me#set">{{ texts.changeThemInMe }}</NuxtLink>
       </p>
       <ul class="acts" data-test="acts">
         <li
@@ -57,12 +60,12 @@ const dates = useDates()
           :class="{ doubt: act.do === 'wait' || act.do === 'ask', faint: act.do === 'keep' }">
           {{ actWords(act, dates.day) }}
         </li>
-        <li v-if="plan.acts.length === 0" class="faint">Nothing is planned that has to be sent, and nothing has to go.</li>
+        <li v-if="plan.acts.length === 0" class="faint">{{ texts.nothingIsPlannedThat }}</li>
       </ul>
       <el-button type="primary" :disabled="isBusy || work === 0" data-test="push" @click="push">
-        {{ work === 0 ? 'Nothing to do' : 'Do this' }}
+        {{ work === 0 ? texts.nothingToDo : texts.doThis }}
       </el-button>
-      <el-button class="later" @click="plan = null">Not now</el-button>
+      <el-button class="later" @click="plan = null">{{ texts.notNow }}</el-button>
     </template>
   </section>
 </template>

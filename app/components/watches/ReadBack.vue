@@ -1,33 +1,36 @@
 <script setup lang="ts">
 import type { SlotComparison } from '~~/shared/api'
+import { watchesReadBack as texts } from '~/texts/en'
 
 /** A slot as it was read back, row by row beside what was sent. */
 defineProps<{ compared: SlotComparison & { slot: number } }>()
 </script>
 
 <template>
-  <section class="compared" aria-label="Read back">
+  <section class="compared" :aria-label="texts.readBack">
     <h2>
-      Slot {{ compared.slot }}, read back
+      {{ texts.slotReadBack(compared.slot) }}
       <span :class="compared.equal ? 'good' : 'bad'" data-test="compared"
-        >● {{ compared.equal ? 'equal, step by step' : 'not equal' }}</span
+        >● {{ compared.equal ? texts.equalStepByStep : texts.notEqual }}</span
       >
     </h2>
     <div class="scroll-x">
       <table class="ruled listed mono rows">
         <thead>
           <tr>
-            <th>Row</th>
-            <th>Should be</th>
-            <th>Is</th>
-            <th><span class="hidden-text">Equal</span></th>
+            <th>{{ texts.row }}</th>
+            <th>{{ texts.shouldBe }}</th>
+            <th>{{ texts.is }}</th>
+            <th>
+              <span class="hidden-text">{{ texts.equal }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="(row, index) in compared.rows" :key="index" :class="{ bad: !row.equal }">
-            <td class="faint" data-label="row">{{ row.path }}</td>
-            <td class="lead" data-label="should be" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.should ?? '–' }}</td>
-            <td class="lead" data-label="is" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.holds ?? '–' }}</td>
+            <td class="faint" :data-label="texts.row2">{{ row.path }}</td>
+            <td class="lead" :data-label="texts.shouldBe2" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.should ?? '–' }}</td>
+            <td class="lead" :data-label="texts.is2" :style="{ paddingLeft: `${row.depth * 20}px` }">{{ row.holds ?? '–' }}</td>
             <td>{{ row.equal ? '=' : '≠' }}</td>
           </tr>
         </tbody>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FitPreview, KeptWatch } from '~~/shared/api'
+import { watchesSendPanel as texts } from '~/texts/en'
 
 const props = defineProps<{ sessionId: string; title: string }>()
 const emit = defineEmits<{ close: [] }>()
@@ -43,46 +44,48 @@ const sending = computed(() =>
 )
 const isSent = computed(() => sending.value?.state === 'sending' || sending.value?.state === 'done')
 const sayProfile = ({ profile }: KeptWatch) =>
-  `${profile.name}, ${profile.maxSteps} steps, repeats ${profile.maxNesting === 0 ? 'written out' : `${profile.maxNesting} deep`}`
+  texts.stepsRepeats(profile.name, profile.maxSteps, profile.maxNesting === 0 ? texts.writtenOut : texts.deep(profile.maxNesting))
 </script>
 
 <template>
-  <el-dialog v-model="isOpen" :title="`Send to watch: ${title}`" width="min(640px, 94vw)" @closed="emit('close')">
+  <el-dialog v-model="isOpen" :title="texts.sendToWatch(title)" width="min(640px, 94vw)" @closed="emit('close')">
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="wrist.watches.length === 0 && !problem" class="faint">
-      No watch is known yet. <NuxtLink to="/watches">Add one in Watches</NuxtLink>
+      {{ texts.noWatchIsKnown }} <NuxtLink to="/watches">{{ texts.addOneInWatches }}</NuxtLink>
     </p>
     <fieldset>
-      <legend>Watch</legend>
+      <legend>{{ texts.watch }}</legend>
       <el-radio-group :model-value="chosen" @change="id => look(String(id))">
         <el-radio v-for="entry in wrist.watches" :key="entry.id" :value="entry.id">
-          {{ entry.name }} <span class="faint">{{ sayProfile(entry) }}{{ entry.isPaired ? '' : ', not paired' }}</span>
+          {{ entry.name }} <span class="faint">{{ sayProfile(entry) }}{{ entry.isPaired ? '' : texts.notPaired }}</span>
         </el-radio>
       </el-radio-group>
     </fieldset>
     <template v-if="preview">
-      <p v-if="preview.losses.length === 0" class="good">Everything fits as written.</p>
+      <p v-if="preview.losses.length === 0" class="good">{{ texts.everythingFitsAsWritten }}</p>
       <WatchesLossList :losses="preview.losses" :standing="kept?.standing" :is-busy="isBusy" @choose="choose" @always="always" />
-      <p v-if="!preview.fits" class="faint">What no watch can hold stands on its <NuxtLink :to="`/card/${sessionId}`">card</NuxtLink>.</p>
+      <p v-if="!preview.fits" class="faint">
+        {{ texts.whatNoWatchCan }} <NuxtLink :to="`/card/${sessionId}`">{{ texts.card }}</NuxtLink>.
+      </p>
     </template>
     <WatchesSendingRow
       v-if="sending"
       :sending="sending"
       @resume="guarded(() => wrist.resume(sending!.id))"
       @cancel="guarded(() => wrist.cancelSending(sending!.id))">
-      <NuxtLink :to="`/watches?watch=${chosen}&slot=${sending.slot}`">See it step by step</NuxtLink> ·
-      <NuxtLink :to="`/standin/${chosen}`">To the stand-in watch</NuxtLink>
+      <NuxtLink :to="`/watches?watch=${chosen}&slot=${sending.slot}`">{{ texts.seeItStepBy }}</NuxtLink> ·
+      <NuxtLink :to="`/standin/${chosen}`">{{ texts.toTheStandIn }}</NuxtLink>
     </WatchesSendingRow>
     <template #footer>
-      <el-button @click="isOpen = false">Close</el-button>
+      <el-button @click="isOpen = false">{{ texts.close }}</el-button>
       <el-button
         type="primary"
         data-test="send"
         :disabled="!preview?.fits || isSent || !kept?.isPaired"
         @click="guarded(() => wrist.send(chosen, sessionId, { digest: preview!.digest }))">
-        Send
+        {{ texts.send }}
       </el-button>
     </template>
   </el-dialog>

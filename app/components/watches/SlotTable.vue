@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { SlotRow } from '~~/shared/api'
 import { slotStatusClass, slotStatusWords } from '~/watches/words'
+import { watchesSlotTable as texts } from '~/texts/en'
 
 /** What each slot should hold beside what it holds. */
 defineProps<{ rows: readonly SlotRow[]; isBusy: boolean }>()
@@ -13,37 +14,41 @@ const dates = useDates()
     <table class="ruled listed" data-test="slots">
       <thead>
         <tr>
-          <th>Slot</th>
-          <th>Should hold</th>
-          <th>Holds</th>
-          <th>Status <Explained term="slot" /></th>
-          <th><span class="hidden-text">Actions</span></th>
+          <th>{{ texts.slot }}</th>
+          <th>{{ texts.shouldHold }}</th>
+          <th>{{ texts.holds }}</th>
+          <th>{{ texts.status }} <Explained term="slot" /></th>
+          <th>
+            <span class="hidden-text">{{ texts.actions }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.slot" :data-status="row.status">
-          <td class="mono" data-label="slot">{{ row.slot }}</td>
-          <td data-label="should hold">
+          <td class="mono" :data-label="texts.slot2">{{ row.slot }}</td>
+          <td :data-label="texts.shouldHold2">
             <NuxtLink v-if="row.should?.sessionId" :to="`/desk/${row.should.sessionId}`">{{ row.should.title }}</NuxtLink><span v-else>{{
               row.should?.title ?? '–'
             }}</span>
             <small v-if="row.should?.day" class="faint"> {{ dates.day(row.should.day) }}</small>
           </td>
-          <td data-label="holds">{{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> going now</small></td>
+          <td :data-label="texts.holds2">
+            {{ row.holds ?? '–' }}<small v-if="row.isRunning" class="doubt"> {{ texts.goingNow }}</small>
+          </td>
           <td>
             <span :class="slotStatusClass(row)">● {{ slotStatusWords(row) }}</span>
           </td>
           <td class="acts">
-            <el-button v-if="row.status !== 'missing'" link type="primary" :disabled="isBusy" @click="$emit('readBack', row)"
-              >read back</el-button
-            >
+            <el-button v-if="row.status !== 'missing'" link type="primary" :disabled="isBusy" @click="$emit('readBack', row)">{{
+              texts.readBack
+            }}</el-button>
             <el-button
               v-if="row.should?.sessionId && row.status !== 'equal'"
               link
               type="primary"
               :disabled="isBusy"
               @click="$emit('send', row)">
-              {{ row.status === 'edited' ? 'send over it' : 'send again' }}
+              {{ row.status === 'edited' ? texts.sendOverIt : texts.sendAgain }}
             </el-button>
             <el-button
               v-if="row.status === 'missing' || row.status === 'edited'"
@@ -51,10 +56,10 @@ const dates = useDates()
               type="primary"
               :disabled="isBusy"
               @click="$emit('letGo', row)">
-              {{ row.status === 'missing' ? 'do without' : 'leave it so' }}
+              {{ row.status === 'missing' ? texts.doWithout : texts.leaveItSo }}
             </el-button>
             <el-button v-if="row.status !== 'missing'" link type="primary" :disabled="isBusy || row.isRunning" @click="$emit('clear', row)">
-              clear
+              {{ texts.clear }}
             </el-button>
           </td>
         </tr>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Knob } from '~~/core/wrist/engine/buttons'
 import type { Glass } from '~~/shared/api'
+import { watchesStandinWatch as texts } from '~/texts/en'
 
 const props = defineProps<{ watchId: string }>()
 const glass = ref<Glass | null>(null)
@@ -15,12 +16,7 @@ const bringHome = () =>
     broughtHome.value = [...(recordings ?? []), ...broughtHome.value]
   })
 
-const outOfReach = {
-  status: 0,
-  problem: 'The watch is out of reach.',
-  where: 'stand-in',
-  hint: 'It comes back by itself when the server does.',
-}
+const outOfReach = { status: 0, problem: texts.theWatchIsOut, where: 'stand-in', hint: texts.itComesBackBy }
 const { data, error, status } = useEventSource(`/api${base}/events`)
 watch(data, words => {
   if (!words) return
@@ -32,15 +28,15 @@ watch(error, fault => fault && (problem.value = outOfReach))
 watch(status, now => now === 'OPEN' && (problem.value = null))
 const idleTitle = computed(() => {
   const now = glass.value!
-  if (now.entrances) return now.face ? 'jump to' : 'begin at'
+  if (now.entrances) return now.face ? texts.jumpTo : texts.beginAt
   return now.changes ? 'change' : now.profile
 })
 const idleHint = computed(() => {
   const now = glass.value!
-  if (now.code) return 'hold the middle to hide it'
-  if (now.changes) return 'hold the bottom when done'
+  if (now.code) return texts.holdTheMiddleTo
+  if (now.changes) return texts.holdTheBottomWhen
   if (now.entrances) return ''
-  return now.slots.length > 0 ? 'hold the bottom to change it' : now.isPaired ? '' : 'hold the middle to pair'
+  return now.slots.length > 0 ? texts.holdTheBottomTo : now.isPaired ? '' : texts.holdTheMiddleToPair
 })
 const isChoosing = computed(() => glass.value?.entrances !== null && glass.value?.entrances !== undefined)
 </script>
@@ -49,7 +45,7 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
   <div class="stand">
     <div class="watch">
       <div class="case">
-        <div class="glass" :class="{ dark: glass && !glass.isOn }" role="group" aria-label="Watch face" data-test="glass">
+        <div class="glass" :class="{ dark: glass && !glass.isOn }" role="group" :aria-label="texts.watchFace" data-test="glass">
           <template v-if="glass?.isOn">
             <FaceGlass v-if="glass.face && !isChoosing" :face="glass.face" :look="glass.look" :said="glass.said" />
             <FaceIdleGlass
@@ -72,21 +68,21 @@ const isChoosing = computed(() => glass.value?.entrances !== null && glass.value
         {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
       </p>
       <p v-for="id in broughtHome" :key="id" class="said note" role="status">
-        A recording came home. <NuxtLink :to="`/log/${id}`" data-test="to-log">Planned beside done</NuxtLink>
+        {{ texts.aRecordingCameHome }} <NuxtLink :to="`/log/${id}`" data-test="to-log">{{ texts.plannedBesideDone }}</NuxtLink>
       </p>
       <p v-if="glass && glass.recordingsWaiting > 0" class="said ask">
-        {{ glass.recordingsWaiting }} {{ glass.recordingsWaiting === 1 ? 'recording waits' : 'recordings wait' }} on the watch.
-        <el-button link type="primary" @click="bringHome">Bring home</el-button>
+        {{ texts.onTheWatch(glass.recordingsWaiting, glass.recordingsWaiting === 1 ? texts.recordingWaits : texts.recordingsWait) }}
+        <el-button link type="primary" @click="bringHome">{{ texts.bringHome }}</el-button>
       </p>
-      <h2>Buttons</h2>
+      <h2>{{ texts.buttons }}</h2>
       <p>
-        Going: <b>top</b> pauses and resumes, held it opens where to jump to; <b>middle</b> presses where a step ends by press, held for a
-        second it skips; <b>bottom</b> looks, held it takes the last press or skip back, and while paused it ends the session.
+        {{ texts.going }} <b>{{ texts.top }}</b> {{ texts.pausesAndResumesHeld }} <b>{{ texts.middle }}</b> {{ texts.pressesWhereAStep }}
+        <b>{{ texts.bottom }}</b> {{ texts.looksHeldItTakes }}
       </p>
       <p>
-        Nothing going: <b>top</b> begins, <b>middle</b> opens where to begin (only the last three, for one), held it shows the pairing code;
-        <b>bottom</b> goes to the next, held it opens counts and lengths: there <b>top</b> makes more, <b>middle</b> less. What is changed
-        stands in Watches as <i>changed there</i>.
+        {{ texts.nothingGoing }} <b>{{ texts.top }}</b> {{ texts.begins }} <b>{{ texts.middle }}</b> {{ texts.opensWhereToBegin }}
+        <b>{{ texts.bottom }}</b> {{ texts.goesToTheNext }} <b>{{ texts.top }}</b> {{ texts.makesMore }} <b>{{ texts.middle }}</b>
+        {{ texts.lessWhatIsChanged }} <i>{{ texts.changedThere }}</i>.
       </p>
       <WatchesWorkshop v-if="glass" :watch-id="watchId" :glass="glass" @problem="problem = $event" />
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ApiProblem } from '~/composables/api'
 import type { Glass, LinkKind } from '~~/shared/api'
+import { watchesWorkshop as texts } from '~/texts/en'
 
 /** What a hand can do to a stand-in beside pushing its buttons: the body that wears it, its links, its power, its clock. */
 const props = defineProps<{ watchId: string; glass: Glass }>()
@@ -16,25 +17,19 @@ const faults = ref('')
 const slot = ref(0)
 
 const behaviours: Record<string, { words: string; behaviour: object }> = {
-  careful: { words: 'does as told', behaviour: {} },
-  hasty: { words: 'starts too fast, 7 % too hard', behaviour: { bias: 0.07, startsFast: 0.1 } },
-  absent: { words: 'misses cues, presses twice', behaviour: { missesCue: 0.4, pressesTwice: 0.3 } },
-  hills: { words: 'over hills of 6 %', behaviour: { hills: { percent: 6, metres: 900 } } },
-  tunnel: {
-    words: 'strap slips, then a tunnel',
-    behaviour: { silentHeart: { from: 120, to: 200 }, silentPosition: { from: 260, to: 320 } },
-  },
+  careful: { words: texts.doesAsTold, behaviour: {} },
+  hasty: { words: texts.startsTooFast7, behaviour: { bias: 0.07, startsFast: 0.1 } },
+  absent: { words: texts.missesCuesPressesTwice, behaviour: { missesCue: 0.4, pressesTwice: 0.3 } },
+  hills: { words: texts.overHillsOf6, behaviour: { hills: { percent: 6, metres: 900 } } },
+  tunnel: { words: texts.strapSlipsThenA, behaviour: { silentHeart: { from: 120, to: 200 }, silentPosition: { from: 260, to: 320 } } },
 }
 const still = { delay: 1, jitter: 0, loss: 0, double: 0, late: 0, cutAfter: null }
 const linkFaults: Record<string, { words: string; faults: object }> = {
   good: { words: 'good', faults: { ...still, delay: 15, jitter: 15 } },
   slow: { words: 'slow', faults: { ...still, delay: 150 } },
-  lossy: {
-    words: 'one in four lost, some twice or late',
-    faults: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 },
-  },
-  cut: { words: 'cut after 8000 bytes', faults: { ...still, delay: 20, cutAfter: 8000 } },
-  off: { words: 'out of reach', faults: { ...still, loss: 1 } },
+  lossy: { words: texts.oneInFourLost, faults: { ...still, delay: 20, jitter: 30, loss: 0.25, double: 0.1, late: 0.05 } },
+  cut: { words: texts.cutAfter8000Bytes, faults: { ...still, delay: 20, cutAfter: 8000 } },
+  off: { words: texts.outOfReach, faults: { ...still, loss: 1 } },
 }
 
 async function ask(method: 'PUT' | 'POST', what: string, body: unknown) {
@@ -60,54 +55,56 @@ onMounted(wear)
 </script>
 
 <template>
-  <h2>The body that wears it</h2>
+  <h2>{{ texts.theBodyThatWears }}</h2>
   <div class="settings">
-    <label>Times real time <el-input v-model.number="speed" type="number" min="1" max="600" data-test="speed" @change="wear" /></label>
-    <label>Seed <el-input v-model.number="seed" type="number" min="1" @change="wear" /></label>
     <label
-      >Behaviour
+      >{{ texts.timesRealTime }} <el-input v-model.number="speed" type="number" min="1" max="600" data-test="speed" @change="wear"
+    /></label>
+    <label>{{ texts.seed }} <el-input v-model.number="seed" type="number" min="1" @change="wear" /></label>
+    <label
+      >{{ texts.behaviour }}
       <el-select v-model="behaviour" @change="wear">
         <el-option v-for="(entry, name) in behaviours" :key="name" :value="name" :label="entry.words" /> </el-select
     ></label>
-    <el-checkbox v-model="pressesItself" @change="wear">presses by itself after the usual time</el-checkbox>
+    <el-checkbox v-model="pressesItself" @change="wear">{{ texts.pressesByItselfAfter }}</el-checkbox>
   </div>
-  <h2>The links to it</h2>
+  <h2>{{ texts.theLinksToIt }}</h2>
   <div class="settings">
     <label
-      >Link
+      >{{ texts.link }}
       <el-select v-model="link" data-test="link">
-        <el-option value="radio" label="radio" />
-        <el-option value="cable" label="cable" /> </el-select
+        <el-option value="radio" :label="texts.radio" />
+        <el-option value="cable" :label="texts.cable" /> </el-select
     ></label>
     <label
-      >Faults
-      <el-select v-model="faults" placeholder="as it is" data-test="link-faults" @change="setFaults($event)">
+      >{{ texts.faults }}
+      <el-select v-model="faults" :placeholder="texts.asItIs" data-test="link-faults" @change="setFaults($event)">
         <el-option v-for="(entry, name) in linkFaults" :key="name" :value="name" :label="entry.words" /> </el-select
     ></label>
-    <span v-if="glass.links[link].cutAfter !== null" class="faint">{{ glass.links[link].cutAfter }} bytes to go</span>
+    <span v-if="glass.links[link].cutAfter !== null" class="faint">{{ texts.bytesToGo(glass.links[link].cutAfter!) }}</span>
   </div>
-  <h2>Hands</h2>
+  <h2>{{ texts.hands }}</h2>
   <div class="settings">
     <label
-      >Slot
+      >{{ texts.slot }}
       <el-select v-model="slot">
-        <el-option :value="0" label="the chosen one" />
+        <el-option :value="0" :label="texts.theChosenOne" />
         <el-option v-for="entry in glass.slots" :key="entry.slot" :value="entry.slot" :label="`${entry.slot} ${entry.name}`" /> </el-select
     ></label>
-    <el-button :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })"> change it there </el-button>
-    <el-button :disabled="target === null" @click="hand({ do: 'delete', slot: target })">delete it there</el-button>
-    <el-button data-test="hand-make" @click="hand({ do: 'make' })">make one there</el-button>
+    <el-button :disabled="target === null" data-test="hand-edit" @click="hand({ do: 'edit', slot: target })">
+      {{ texts.changeItThere }}
+    </el-button>
+    <el-button :disabled="target === null" @click="hand({ do: 'delete', slot: target })">{{ texts.deleteItThere }}</el-button>
+    <el-button data-test="hand-make" @click="hand({ do: 'make' })">{{ texts.makeOneThere }}</el-button>
     <el-button @click="hand({ do: 'power', on: !glass.isOn })">
-      {{ glass.isOn ? 'take the battery out' : 'put the battery in' }}
+      {{ glass.isOn ? texts.takeTheBatteryOut : texts.putTheBatteryIn }}
     </el-button>
     <el-button @click="hand({ do: 'clock', off: glass.clockOff === 0 ? -7_200_000 : 0 })">
       {{
-        glass.clockOff === 0
-          ? 'set its clock wrong'
-          : `its clock is ${Math.abs(clockHours)} h ${clockHours < 0 ? 'behind' : 'ahead'}: set right`
+        glass.clockOff === 0 ? texts.setItsClockWrong : texts.itsClockIsH(Math.abs(clockHours), clockHours < 0 ? texts.behind : texts.ahead)
       }}
     </el-button>
-    <el-button @click="hand({ do: 'reset' })">reset it</el-button>
+    <el-button @click="hand({ do: 'reset' })">{{ texts.resetIt }}</el-button>
   </div>
 </template>
 

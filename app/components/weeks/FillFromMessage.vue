@@ -4,6 +4,7 @@ import { printSession } from '~~/core/script/print'
 import { readScript } from '~~/core/script/reader/read-script'
 import { titleOf } from '~~/core/script/title'
 import type { PlanRow } from '~~/shared/api'
+import { weeksFillFromMessage as texts } from '~/texts/en'
 
 /** A message with a week in it, what it reads as, and keeping that. */
 const props = defineProps<{ week: string }>()
@@ -16,7 +17,7 @@ const { problem, isBusy, guarded } = useGuarded()
 const hints = computed(() => ({ week: props.week }))
 const preview = computed(() => (text.value.trim() === '' ? null : readScript(text.value, athletes.standpoint, hints.value)))
 const readSessions = computed(() => preview.value?.sessions.filter(session => session.items.length > 0) ?? [])
-const dayNameOf = (day: string | undefined) => (isDate(day) ? dates.day(day, { weekday: 'long' }) : 'no day: it goes on the shelf')
+const dayNameOf = (day: string | undefined) => (isDate(day) ? dates.day(day, { weekday: 'long' }) : texts.noDayItGoes)
 const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(session).split('\n\n').slice(1).join('\n').trim()
 
 const fill = () =>
@@ -28,26 +29,20 @@ const fill = () =>
 </script>
 
 <template>
-  <section class="fill" aria-label="Fill from a message">
+  <section class="fill" :aria-label="texts.fillFromAMessage">
     <ProblemAlert :problem="problem" />
     <label class="message"
-      ><span>The week as it came, each day with its name or date</span>
-      <el-input
-        v-model="text"
-        type="textarea"
-        class="mono"
-        :rows="9"
-        placeholder="Tue: 2 km easy, 6 x 800 / 90 s jog, 2 km easy&#10;Thu: rest&#10;Sat: ride 90 min Z2"
-        data-test="week-text" />
+      ><span>{{ texts.theWeekAsIt }}</span>
+      <el-input v-model="text" type="textarea" class="mono" :rows="9" :placeholder="texts.tue2KmEasy" data-test="week-text" />
     </label>
     <div class="read" aria-live="polite">
-      <p v-if="readSessions.length === 0" class="faint">What it reads as stands here before anything is kept.</p>
+      <p v-if="readSessions.length === 0" class="faint">{{ texts.whatItReadsAs }}</p>
       <div v-for="(session, index) in readSessions" :key="index" class="one" data-test="read-day">
         <strong>{{ dayNameOf(session.day) }}</strong> <span class="faint">{{ session.sport }}, {{ titleOf(session) }}</span>
         <pre class="mono">{{ rowsOf(session) }}</pre>
       </div>
       <el-button v-if="readSessions.length > 0" type="primary" :disabled="isBusy" data-test="fill-week" @click="fill">
-        Keep {{ readSessions.length }} {{ readSessions.length === 1 ? 'session' : 'sessions' }}
+        {{ texts.keep(readSessions.length, readSessions.length === 1 ? texts.session : texts.sessions) }}
       </el-button>
     </div>
     <WeeksMessageLines v-if="preview" v-model="text" :reading="preview" :hints="hints" />

@@ -6,6 +6,7 @@ import { accountForLines } from '~~/core/script/reader/account'
 import type { MessageHints } from '~~/core/script/reader/options'
 import type { Remark } from '~~/core/script/remark'
 import type { ReadResult } from '~~/core/script/reader/read-script'
+import { weeksMessageLines as texts } from '~/texts/en'
 
 const props = defineProps<{ reading: ReadResult; hints: MessageHints }>()
 /** The message; an answered question is written into it. */
@@ -24,33 +25,33 @@ function answer(remark: Remark, replacement: string) {
 }
 function dayOf(line: AccountedLine): string {
   const day = line.session === undefined ? undefined : props.reading.sessions[line.session]?.day
-  return isDate(day) ? dates.day(day) : 'the shelf'
+  return isDate(day) ? dates.day(day) : texts.theShelf
 }
 function outcomeOf(line: AccountedLine): string {
   switch (line.outcome) {
     case 'session':
-      return line.leftOver.length === 0 ? dayOf(line) : `${dayOf(line)}; as a note: ${line.leftOver.join(', ')}`
+      return line.leftOver.length === 0 ? dayOf(line) : texts.asANote(dayOf(line), line.leftOver.join(', '))
     case 'rest-day':
-      return 'a rest day'
+      return texts.aRestDay
     case 'heading':
-      return 'heads what follows'
+      return texts.headsWhatFollows
     case 'signs':
-      return 'no words of its own'
+      return texts.noWordsOfIts
     case 'note':
-      return `note of ${dayOf(line)}`
+      return texts.noteOf(dayOf(line))
     case 'unread':
-      return `not read, kept on ${dayOf(line)} as it is`
+      return texts.notReadKeptOn(dayOf(line))
     case 'not-kept':
-      return 'not kept: no session on that day'
+      return texts.notKeptNoSession
   }
 }
 </script>
 
 <template>
-  <section v-if="lines.length > 0" class="lines" aria-label="What becomes of each line">
+  <section v-if="lines.length > 0" class="lines" :aria-label="texts.whatBecomesOfEach">
     <h2>
-      Each line
-      <span class="faint">{{ notKept === 0 ? 'none is lost' : `${notKept} ${notKept === 1 ? 'is' : 'are'} not kept` }}</span>
+      {{ texts.eachLine }}
+      <span class="faint">{{ notKept === 0 ? texts.noneIsLost : texts.notKept(notKept, notKept === 1 ? texts.is : texts.are) }}</span>
     </h2>
     <LazyWordsLesson />
     <ol>
@@ -64,7 +65,7 @@ function outcomeOf(line: AccountedLine): string {
             :key="fix.label"
             link
             type="primary"
-            :aria-label="`Line ${line.line}: ${fix.label}`"
+            :aria-label="texts.line(line.line, fix.label)"
             @click="answer(remark, fix.replacement)">
             {{ fix.label }}
           </el-button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ownWordLength } from '~~/core/script/token/own-words'
 import { useMeaning } from '~/words/use-meaning'
+import { wordsDefine as texts } from '~/texts/en'
 
 /** Says what words mean that were read as nothing, so that they are read from now on. */
 const props = defineProps<{ said: string }>()
@@ -22,20 +23,20 @@ const keep = () =>
 </script>
 
 <template>
-  <el-button v-if="!isOpen" link type="primary" class="open" @click="isOpen = true">Say what it means</el-button>
-  <form v-else class="define" :aria-label="`What ${said} means`" @submit.prevent="keep">
+  <el-button v-if="!isOpen" link type="primary" class="open" @click="isOpen = true">{{ texts.sayWhatItMeans }}</el-button>
+  <form v-else class="define" :aria-label="texts.whatMeans(said)" @submit.prevent="keep">
     <el-input
       v-model="means"
       autofocus
       size="small"
       :maxlength="ownWordLength"
-      :aria-label="`What ${said} means`"
-      placeholder="3.2 km easy"
+      :aria-label="texts.whatMeans(said)"
+      :placeholder="texts.n32KmEasy"
       @keydown.esc="isOpen = false" />
     <span class="small" :class="isUsable ? 'faint' : 'bad'" role="status">{{ says }}</span>
     <span>
-      <el-button size="small" type="primary" native-type="submit" :disabled="!isUsable" :loading="isBusy">Keep</el-button>
-      <el-button size="small" text @click="isOpen = false">Leave it</el-button>
+      <el-button size="small" type="primary" native-type="submit" :disabled="!isUsable" :loading="isBusy">{{ texts.keep }}</el-button>
+      <el-button size="small" text @click="isOpen = false">{{ texts.leaveIt }}</el-button>
     </span>
     <span v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</span>
   </form>

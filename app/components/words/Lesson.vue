@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wordsLesson as texts } from '~/texts/en'
 /** Offered after an answer: the same words are read so from now on. */
 const own = useOwnWordsStore()
 const { problem, isBusy, guarded } = useGuarded()
@@ -6,10 +7,14 @@ const { problem, isBusy, guarded } = useGuarded()
 
 <template>
   <div v-if="own.offered" class="said note lesson" role="status" data-test="lesson">
-    Answered: <span class="mono">{{ own.offered.said }}</span> is <span class="mono">{{ own.offered.means }}</span>. Read it so from now on?
+    {{ texts.answered }} <span class="mono">{{ own.offered.said }}</span> {{ texts.is }} <span class="mono">{{ own.offered.means }}</span>{{
+      texts.readItSoFrom
+    }}
     <span class="choices">
-      <el-button size="small" type="primary" :loading="isBusy" @click="guarded(() => own.keep(own.offered!))">Keep the answer</el-button>
-      <el-button size="small" text @click="own.offered = null">Only this once</el-button>
+      <el-button size="small" type="primary" :loading="isBusy" @click="guarded(() => own.keep(own.offered!))">{{
+        texts.keepTheAnswer
+      }}</el-button>
+      <el-button size="small" text @click="own.offered = null">{{ texts.onlyThisOnce }}</el-button>
     </span>
     <p v-if="problem" class="bad" role="alert">{{ problem.problem }} {{ problem.hint }}</p>
   </div>

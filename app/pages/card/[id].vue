@@ -7,6 +7,7 @@ import { slugOf } from '~~/core/quantity/slug'
 import { titleOf } from '~~/core/script/title'
 import type { KeptSession } from '~~/shared/api'
 import { saveFile } from '~/card/save'
+import { cardIdPage as texts } from '~/texts/en'
 
 const route = useRoute()
 const athletes = useAthleteStore()
@@ -14,7 +15,7 @@ const kept = shallowRef<KeptSession | null>(null)
 const size = ref<CardSize>('arm-band')
 const withCode = ref(false)
 const { problem, isBusy, guarded } = useGuarded()
-const names: Record<CardSize, string> = { 'arm-band': 'Arm band, 60 × 180 mm', 'index-card': 'Index card, 127 × 76 mm', 'a4': 'Sheet, A4' }
+const names: Record<CardSize, string> = { 'arm-band': texts.armBand60180, 'index-card': texts.indexCard12776, 'a4': 'Sheet, A4' }
 const sizes = Object.keys(cardSizes) as CardSize[]
 
 onMounted(() =>
@@ -23,7 +24,7 @@ onMounted(() =>
     kept.value = await api<KeptSession>(`/sessions/${route.params.id as string}`)
   }),
 )
-useHead({ title: computed(() => (kept.value ? `${titleOf(kept.value.document)} on paper · Agonis` : 'On paper · Agonis')) })
+useHead({ title: computed(() => (kept.value ? texts.onPaperAgonis(titleOf(kept.value.document)) : texts.onPaperAgonis2)) })
 
 const hasCode = computed(() => kept.value !== null && fitsCode(kept.value.document))
 const card = computed(
@@ -57,33 +58,31 @@ const print = () =>
 <template>
   <div class="page">
     <div class="top">
-      <h1>{{ kept ? kept.title : 'On paper' }}</h1>
-      <NuxtLink v-if="kept" :to="`/desk/${kept.id}`">Back to the Desk</NuxtLink>
+      <h1>{{ kept ? kept.title : texts.onPaper }}</h1>
+      <NuxtLink v-if="kept" :to="`/desk/${kept.id}`">{{ texts.backToTheDesk }}</NuxtLink>
     </div>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
-    <Waiting v-if="!card && !problem" words="Laying it out …" :rows="8" />
+    <Waiting v-if="!card && !problem" :words="texts.layingItOut" :rows="8" />
     <template v-if="card">
       <div class="choices">
-        <el-radio-group v-model="size" class="across" aria-label="Paper">
+        <el-radio-group v-model="size" class="across" :aria-label="texts.paper">
           <el-radio v-for="name in sizes" :key="name" :value="name">{{ names[name] }}</el-radio>
         </el-radio-group>
-        <el-checkbox v-model="withCode" :disabled="!hasCode" data-test="code">with a code of the script</el-checkbox>
-        <span v-if="!hasCode" class="faint">The script is too long for a code that paper can hold.</span>
-        <el-button type="primary" :disabled="isBusy" data-test="pdf" @click="savePdf">Save as PDF</el-button>
-        <el-button data-test="svg" @click="saveSvg">Save as SVG</el-button>
-        <el-button :disabled="isBusy" @click="print">Open to print</el-button>
-        <span class="faint"
-          >{{ card.pages.length }} {{ card.pages.length === 1 ? 'piece' : 'pieces' }}, at its real size when printed at 100 %</span
-        >
+        <el-checkbox v-model="withCode" :disabled="!hasCode" data-test="code">{{ texts.withACodeOf }}</el-checkbox>
+        <span v-if="!hasCode" class="faint">{{ texts.theScriptIsToo }}</span>
+        <el-button type="primary" :disabled="isBusy" data-test="pdf" @click="savePdf">{{ texts.saveAsPdf }}</el-button>
+        <el-button data-test="svg" @click="saveSvg">{{ texts.saveAsSvg }}</el-button>
+        <el-button :disabled="isBusy" @click="print">{{ texts.openToPrint }}</el-button>
+        <span class="faint">{{ texts.atItsRealSize(card.pages.length, card.pages.length === 1 ? texts.piece : texts.pieces) }}</span>
       </div>
       <div class="papers">
         <Paper
           v-for="(page, index) in pages"
           :key="index"
           :svg="page"
-          :label="`${kept!.title}, ${names[size]}, piece ${index + 1} of ${pages.length}`"
+          :label="texts.pieceOf(kept!.title, names[size], index + 1, pages.length)"
           :class="size" />
       </div>
     </template>

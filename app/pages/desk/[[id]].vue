@@ -10,6 +10,7 @@ import type { Edit } from '~~/core/edit/edit'
 import type { Remark } from '~~/core/script/remark'
 import { printSession } from '~~/core/script/print'
 import { titleOf } from '~~/core/script/title'
+import { deskIdPage as texts } from '~/texts/en'
 
 definePageMeta({ key: 'desk' })
 const text = useDeskTextStore()
@@ -26,9 +27,9 @@ const side = useTemplateRef<{ quiet: () => Edit[] }>('side')
 
 useDeskKeys({ quieten: () => void editor.value?.editAll(side.value?.quiet() ?? []), focusRow: () => panel.value?.focus() })
 const session = computed(() => desk.session)
-const title = computed(() => (session.value && text.script.trim() !== '' ? titleOf(session.value) : 'New session'))
+const title = computed(() => (session.value && text.script.trim() !== '' ? titleOf(session.value) : texts.newSession))
 const place = computed(() => session.value?.place?.kind ?? '')
-useHead({ title: () => `${title.value} · Desk · Agonis` })
+useHead({ title: () => texts.deskAgonis(title.value) })
 
 const sessionCount = computed(() => desk.reading.sessions.length)
 const theirs = computed(() => (keeping.keeping.state === 'differs' ? keeping.keeping.theirs : null))
@@ -62,11 +63,11 @@ const { problem, history, openedId } = await useOpened()
 
 <template>
   <div v-if="problem" class="page">
-    <h1>Desk</h1>
+    <h1>{{ texts.desk }}</h1>
     <p class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
-    <NuxtLink to="/desk/new">Begin a new session</NuxtLink>
+    <NuxtLink to="/desk/new">{{ texts.beginANewSession }}</NuxtLink>
   </div>
   <div v-else class="desk">
     <div class="left">
@@ -74,13 +75,13 @@ const { problem, history, openedId } = await useOpened()
         <DeskHead
           :title="title"
           :place="place"
-          @title="(words: string) => editor?.put(`title ${words}`)"
-          @sport="(words: string) => editor?.put(`sport ${words}`)" />
+          @title="(words: string) => editor?.put(texts.title(words))"
+          @sport="(words: string) => editor?.put(texts.sport(words))" />
       </div>
       <p v-if="sessionCount > 1" class="said ask" data-test="several">
-        This holds {{ sessionCount }} sessions.
-        <el-button link type="primary" data-test="to-week" @click="handover.toWeeks(text.script)">Put them on their days</el-button>
-        <span class="faint"> The sheet shows the first.</span>
+        {{ texts.thisHoldsSessions(sessionCount) }}
+        <el-button link type="primary" data-test="to-week" @click="handover.toWeeks(text.script)">{{ texts.putThemOnTheir }}</el-button>
+        <span class="faint"> {{ texts.theSheetShowsThe }}</span>
       </p>
       <DeskSheetEditor
         v-if="openedId !== '' && openedId === text.id"
@@ -103,11 +104,15 @@ const { problem, history, openedId } = await useOpened()
       <DeskRowPanel ref="panel" :path="text.inHand" :refused="refused" @edit="edit => onEdit([edit])" @leave="editor?.focus()" />
       <LazyDeskTwoSides v-if="theirs" :mine="text.script" :theirs="theirs" @choose="keeping.resolveConflict" />
       <div class="bar">
-        <el-button type="primary" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">Send to watch</el-button>
-        <NuxtLink class="act link" :to="`/card/${text.id}`" data-test="to-card">On paper</NuxtLink>
-        <NuxtLink class="act link" to="/desk/new">New session</NuxtLink>
-        <el-button :disabled="!text.canUndo" :title="shownKeys('Ctrl Z')" data-test="undo" @click="editor?.undo()">Undo</el-button>
-        <el-button :disabled="!text.canRedo" :title="shownKeys('Ctrl Shift Z')" data-test="redo" @click="editor?.redo()">Redo</el-button>
+        <el-button type="primary" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">{{ texts.sendToWatch }}</el-button>
+        <NuxtLink class="act link" :to="`/card/${text.id}`" data-test="to-card">{{ texts.onPaper }}</NuxtLink>
+        <NuxtLink class="act link" to="/desk/new">{{ texts.newSession }}</NuxtLink>
+        <el-button :disabled="!text.canUndo" :title="shownKeys('Ctrl Z')" data-test="undo" @click="editor?.undo()">{{
+          texts.undo
+        }}</el-button>
+        <el-button :disabled="!text.canRedo" :title="shownKeys('Ctrl Shift Z')" data-test="redo" @click="editor?.redo()">{{
+          texts.redo
+        }}</el-button>
         <DeskKeeping />
       </div>
     </div>

@@ -13,12 +13,13 @@ import { printProgramItem } from '~~/core/wrist/program/words'
 import { paceReadingFor, paceUnitWords, saySpeed } from '~~/core/athlete/say-target'
 import type { LoggedRecording } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
+import { logIdPage as texts } from '~/texts/en'
 
 const route = useRoute()
 const athletes = useAthleteStore()
 const logged = shallowRef<LoggedRecording | null>(null)
 const problem = ref<ApiProblem | null>(null)
-useHead({ title: () => `${logged.value?.title ?? 'Log'} · Agonis` })
+useHead({ title: () => texts.agonis(logged.value?.title ?? texts.log) })
 
 onMounted(async () => {
   try {
@@ -56,26 +57,26 @@ const when = computed(() =>
 
 const statusWords: Record<ScoredStep['status'], string> = {
   'done': 'done',
-  'cut-short': 'cut short',
-  'ran-over': 'ran over',
+  'cut-short': texts.cutShort,
+  'ran-over': texts.ranOver,
   'skipped': 'skipped',
   'merged': 'merged',
   'moved': 'moved',
   'extra': 'extra',
-  'unknown': 'not known',
+  'unknown': texts.notKnown,
 }
 const reasonWords: Record<NonNullable<ScoredStep['reason']>, string> = {
-  'too-hard': 'too hard',
-  'too-easy': 'too easy',
+  'too-hard': texts.tooHard,
+  'too-easy': texts.tooEasy,
   'uneven': 'uneven',
-  'no-signal': 'no signal',
-  'ceiling': 'over the ceiling',
+  'no-signal': texts.noSignal,
+  'ceiling': texts.overTheCeiling,
 }
 const paceIsHard = computed(() => !byPower.value)
 const reasonOf = (step: ScoredStep) => {
   if (!step.reason) return ''
   if (paceIsHard.value && steps.value.get(step.path)?.target?.of === 'pace' && step.reason.startsWith('too-'))
-    return step.reason === 'too-hard' ? 'too fast' : 'too slow'
+    return step.reason === 'too-hard' ? texts.tooFast : texts.tooSlow
   return reasonWords[step.reason]
 }
 const roundOf = (step: ScoredStep) => (step.round.length === 0 ? '' : step.round.join(' · '))
@@ -88,19 +89,19 @@ const edges = computed(() => {
     const step = steps.value.get(path)
     const times = roundsAround(logged.value!.program!.items, path)
     const rounds = round.map((count, depth) => (times[depth] ? `${count} of ${times[depth]}` : String(count))).join(', ')
-    return `${step ? printProgramItem(step, unitsOf(athletes.athlete)) : path}${rounds ? `, round ${rounds}` : ''}`
+    return `${step ? printProgramItem(step, unitsOf(athletes.athlete)) : path}${rounds ? texts.round(rounds) : ''}`
   }
-  return `${beganAt ? ` Begun at ${sayPlace(beganAt)}.` : ''}${endedAt ? ` Ended early in ${sayPlace(endedAt)}.` : ''}`
+  return `${beganAt ? texts.begunAt(sayPlace(beganAt)) : ''}${endedAt ? texts.endedEarlyIn(sayPlace(endedAt)) : ''}`
 })
 const upshot = computed(() => {
   const score = logged.value?.score
   if (!score) return ''
-  if (score.basis === 'none') return 'The recording has no marks of the watch, so nothing is claimed about its steps.'
+  if (score.basis === 'none') return texts.theRecordingHasNo
   const fallen = score.steps.filter(step => step.reason)
-  const held = score.totals.held === null ? '' : `, ${Math.round(score.totals.held * 100)} % held`
+  const held = score.totals.held === null ? '' : texts.held(Math.round(score.totals.held * 100))
   const worst = fallen.sort((a, b) => (a.held ?? 1) - (b.held ?? 1))[0]
-  const where = worst ? ` Furthest off: ${wordsOf(worst)}${roundOf(worst) ? `, round ${roundOf(worst)}` : ''}, ${reasonOf(worst)}.` : ''
-  return `${score.totals.done} of ${score.totals.planned} steps done${held}.${edges.value}${where}`
+  const where = worst ? texts.furthestOff(wordsOf(worst), roundOf(worst) ? texts.round2(roundOf(worst)) : '', reasonOf(worst)) : ''
+  return texts.ofStepsDone(score.totals.done, score.totals.planned, held, edges.value, where)
 })
 /** What was said on the way, each with its moments. */
 const prompts = computed(() => {
@@ -135,15 +136,16 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
 
 <template>
   <div class="page">
-    <h1 v-if="!logged">Log</h1>
-    <Waiting v-if="!logged && !problem" words="Fetching the recording …" :rows="8" />
+    <h1 v-if="!logged">{{ texts.log }}</h1>
+    <Waiting v-if="!logged && !problem" :words="texts.fetchingTheRecording" :rows="8" />
     <p v-if="problem" class="said error" role="alert">
-      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">Back to the log</NuxtLink>
+      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span> <NuxtLink to="/log">{{ texts.backToTheLog }}</NuxtLink>
     </p>
     <ProblemAlert :problem="failed" />
     <div v-if="isRemoved" class="said note" role="status" data-test="removed">
-      {{ logged?.title }} is out of the log. <el-button link type="primary" :disabled="isBusy" @click="bringBack">Bring it back</el-button>
-      <NuxtLink to="/log">To the log</NuxtLink>
+      {{ texts.isOutOfThe(logged?.title ?? '') }}
+      <el-button link type="primary" :disabled="isBusy" @click="bringBack">{{ texts.bringItBack }}</el-button>
+      <NuxtLink to="/log">{{ texts.toTheLog }}</NuxtLink>
     </div>
     <template v-else-if="logged">
       <h1>{{ logged.title }}</h1>
@@ -153,7 +155,9 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
           >{{ sayDuration(logged.score.totals.seconds)
           }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, unit) }}</template></template
         >
-        <template v-if="logged.sessionId"> · <NuxtLink :to="`/desk/${logged.sessionId}`">the session</NuxtLink></template>
+        <template v-if="logged.sessionId">
+          · <NuxtLink :to="`/desk/${logged.sessionId}`">{{ texts.theSession }}</NuxtLink></template
+        >
       </p>
       <p v-if="upshot" data-test="upshot">{{ upshot }}</p>
       <LogChart
@@ -163,37 +167,37 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
         :by-power="byPower"
         :reading="reading"
         :pool-length="poolLength" />
-      <h2>Planned beside done</h2>
+      <h2>{{ texts.plannedBesideDone }}</h2>
       <p v-if="logged.changedThere" class="said note" data-test="changed-there">
-        Carried out as it was changed on the watch; it is judged by that.
+        {{ texts.carriedOutAsIt }}
       </p>
-      <p v-if="prompts.length > 0" data-test="prompts">Said on the way: {{ prompts.join('; ') }}.</p>
-      <p v-if="!logged.score" class="faint">It was carried out without a plan.</p>
+      <p v-if="prompts.length > 0" data-test="prompts">{{ texts.saidOnTheWay(prompts.join('; ')) }}</p>
+      <p v-if="!logged.score" class="faint">{{ texts.itWasCarriedOut }}</p>
       <div v-else class="scroll-x">
         <table class="ruled listed" data-test="beside">
           <thead>
             <tr>
-              <th>Planned</th>
-              <th>Round</th>
-              <th>Done</th>
-              <th class="number">Time</th>
-              <th class="number">Distance</th>
+              <th>{{ texts.planned }}</th>
+              <th>{{ texts.round3 }}</th>
+              <th>{{ texts.done }}</th>
+              <th class="number">{{ texts.time }}</th>
+              <th class="number">{{ texts.distance }}</th>
               <th class="number">{{ byPower ? 'W' : paceUnitWords[reading] }}</th>
-              <th class="number">bpm</th>
-              <th class="number">Held <Explained term="held" /></th>
+              <th class="number">{{ texts.bpm }}</th>
+              <th class="number">{{ texts.held2 }} <Explained term="held" /></th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="(step, index) in logged.score.steps" :key="index">
               <td class="mono words lead">{{ wordsOf(step) }}</td>
-              <td class="mono faint" data-label="round">{{ roundOf(step) }}</td>
+              <td class="mono faint" :data-label="texts.round4">{{ roundOf(step) }}</td>
               <td>
                 <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{
                   statusWords[step.status]
                 }}</span><template v-if="step.reason">, {{ reasonOf(step) }}</template>
               </td>
-              <td class="number" data-label="time">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
-              <td class="number" data-label="distance">
+              <td class="number" :data-label="texts.time2">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
+              <td class="number" :data-label="texts.distance2">
                 {{ step.metres === null ? '–' : sayDistance(step.metres, unit === 'km' ? 'm' : unit) }}
               </td>
               <td class="number" :data-label="byPower ? 'W' : paceUnitWords[reading]">
@@ -207,8 +211,8 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
                       : '–'
                 }}
               </td>
-              <td class="number" data-label="bpm">{{ step.mean.heartRate === null ? '–' : Math.round(step.mean.heartRate) }}</td>
-              <td class="number" data-label="held" :class="{ bad: step.held !== null && step.held < 0.5 }">
+              <td class="number" :data-label="texts.bpm">{{ step.mean.heartRate === null ? '–' : Math.round(step.mean.heartRate) }}</td>
+              <td class="number" :data-label="texts.held3" :class="{ bad: step.held !== null && step.held < 0.5 }">
                 {{ step.held === null ? '' : `${Math.round(step.held * 100)} %` }}
               </td>
             </tr>
@@ -216,15 +220,17 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
         </table>
       </div>
       <details v-if="asRun" class="as-run" data-test="as-run">
-        <summary>As run, in words to pass on</summary>
-        <pre class="mono" tabindex="0" aria-label="The session with its results">{{ asRun }}</pre>
+        <summary>{{ texts.asRunInWords }}</summary>
+        <pre class="mono" tabindex="0" :aria-label="texts.theSessionWithIts">{{ asRun }}</pre>
         <p>
-          <el-button @click="copy()">Copy</el-button> <span role="status" class="good">{{ copied ? 'copied' : '' }}</span>
-          <span class="faint">Pasted at the Desk it reads back, results kept.</span>
+          <el-button @click="copy()">{{ texts.copy }}</el-button> <span role="status" class="good">{{ copied ? texts.copied : '' }}</span>
+          <span class="faint">{{ texts.pastedAtTheDesk }}</span>
         </p>
       </details>
       <LogFelt :id="logged.id" :felt="logged.recording.felt" />
-      <p class="remove"><el-button plain :disabled="isBusy" data-test="remove" @click="remove">Take it out of the log</el-button></p>
+      <p class="remove">
+        <el-button plain :disabled="isBusy" data-test="remove" @click="remove">{{ texts.takeItOutOf }}</el-button>
+      </p>
     </template>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
 import type { Listed, LogRow } from '~~/shared/api'
+import { logIndexPage as texts } from '~/texts/en'
 
 useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
@@ -30,7 +31,7 @@ function facts(row: LogRow): string {
     row.sport,
     sayDuration(row.seconds),
     row.metres === null ? '' : sayDistance(row.metres, row.sport === 'multi' ? 'km' : units[row.sport]),
-    row.rpe === null ? '' : `felt ${row.rpe} of 10`,
+    row.rpe === null ? '' : texts.feltOf10(row.rpe),
   ]
     .filter(Boolean)
     .join(' · ')
@@ -39,12 +40,12 @@ function facts(row: LogRow): string {
 
 <template>
   <div class="page">
-    <h1>Log</h1>
+    <h1>{{ texts.log }}</h1>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
-      Nothing is done yet. Send a session to a watch and carry it out: the recording comes home to this page.
+      {{ texts.nothingIsDoneYet }}
     </p>
     <ol v-else class="rows" data-test="log" :aria-busy="isLoading">
       <li v-for="row in rows" :key="row.id" data-test="row">
@@ -55,15 +56,15 @@ function facts(row: LogRow): string {
         </div>
         <SessionCord :cord="row.cord" :width="420" class="picture" />
         <p class="held">
-          <span v-if="row.held !== null" :class="row.held < 0.5 ? 'bad' : 'good'">held {{ Math.round(row.held * 100) }} %</span>
-          <span v-if="row.planned !== null" class="faint">{{ row.done }} of {{ row.planned }} steps</span>
+          <span v-if="row.held !== null" :class="row.held < 0.5 ? 'bad' : 'good'">{{ texts.held(Math.round(row.held * 100)) }}</span>
+          <span v-if="row.planned !== null" class="faint">{{ texts.ofSteps(row.done!, row.planned) }}</span>
         </p>
       </li>
     </ol>
-    <Waiting v-if="isLoading" words="Looking in the log …" />
+    <Waiting v-if="isLoading" :words="texts.lookingInTheLog" />
     <p v-else-if="rows.length > 0" class="faint">
-      {{ rows.length }} of {{ total }}. Held: the share of the steps with a target that was inside the band. Felt: effort from 0 to 10.
-      <el-button v-if="rows.length < total" link type="primary" @click="load(rows.length)">Show more</el-button>
+      {{ texts.ofHeldTheShare(rows.length, total) }}
+      <el-button v-if="rows.length < total" link type="primary" @click="load(rows.length)">{{ texts.showMore }}</el-button>
     </p>
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { standinIdPage as texts } from '~/texts/en'
 definePageMeta({ key: 'watch' })
-useHead({ title: 'Stand-in watch · Agonis' })
+useHead({ title: texts.standInWatchAgonis })
 const route = useRoute()
 const wrist = useWatchesStore()
 const { problem, guarded } = useGuarded()
@@ -21,13 +22,13 @@ watch(
 <template>
   <div class="page">
     <div class="headed">
-      <h1>Stand-in watch</h1>
+      <h1>{{ texts.standInWatch }}</h1>
       <AfterRoom><LazyExplained term="stand-in" /></AfterRoom>
     </div>
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
-    <div class="watches" role="group" aria-label="Watches">
+    <div class="watches" role="group" :aria-label="texts.watches">
       <NuxtLink
         v-for="entry in wrist.watches"
         :key="entry.id"

@@ -88,8 +88,18 @@ export default defineNuxtConfig({
     resolve: { alias: { '@ctrl/tinycolor': fileURLToPath(new URL('app/theme/no-colours.ts', import.meta.url)) } },
     plugins: [textsByPart(source)],
     build: { chunkSizeWarningLimit: 2000 },
-    /** Many small files cost a slow line more than one of their size. */
-    $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 6_000 } } } },
+    $client: {
+      build: {
+        rollupOptions: {
+          output: {
+            /** Many small files cost a slow line more than one of their size. */
+            experimentalMinChunkSize: 6_000,
+            /** Trap: small pieces that every room needs would be put in with what few need. */
+            manualChunks: id => (id.includes('node_modules/uqr/') ? 'code-picture' : undefined),
+          },
+        },
+      },
+    },
   },
   hooks: {
     /** A room is drawn in the browser; the server says its name and what it is about, and which part of the build it is. */

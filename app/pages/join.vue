@@ -16,13 +16,11 @@ const come = (typed: { name?: string; passphrase?: string }) =>
 
 <template>
   <EntranceFrame :title="isNew ? texts.joinThisAgonis : texts.letThisDeviceIn" data-test="join">
-    <el-alert
-      v-if="!key"
-      type="error"
-      :closable="false"
-      show-icon
-      :title="texts.thisAddressHasNo"
-      :description="texts.haveAnotherOneMade" />
+    <el-alert v-if="!key" type="error" :closable="false" show-icon :title="texts.thisAddressHasNo">
+      <p>
+        {{ texts.haveAnotherOneMade }} <NuxtLink to="/">{{ texts.toAgonis }}</NuxtLink>
+      </p>
+    </el-alert>
     <template v-else-if="isNew">
       <p class="faint">{{ texts.youGetAnAccount }}</p>
       <EntranceNameForm :name-label="texts.nameToSignIn" :passphrase-label="texts.passphrase12LettersOr" is-new @given="come">

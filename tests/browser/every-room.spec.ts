@@ -1,6 +1,6 @@
 import type { Browser, BrowserContextOptions, Page } from '@playwright/test'
 import { addressesOfRooms } from '../../scripts/addresses.mjs'
-import { axeFaults, expect, test } from './page'
+import { axeFaults, expect, settled, test } from './page'
 
 /** Every room by the router, with a session and a recording where it needs one. */
 async function roomsOf(app: Page): Promise<string[]> {
@@ -14,23 +14,6 @@ async function opened(app: Page, browser: Browser, options: BrowserContextOption
   const context = await browser.newContext({ baseURL: process.env.AGONIS_ADDRESS, serviceWorkers: 'block', locale: 'en-GB', ...options })
   await context.addCookies(await app.context().cookies())
   return context.newPage()
-}
-
-async function settled(page: Page): Promise<void> {
-  await expect(page.locator('[data-test=opening]')).toHaveCount(0)
-  await expect(page.locator('h1').first()).toBeVisible()
-  /** Nothing more comes: what is there is the same for three looks running. */
-  await page.waitForFunction(
-    () => {
-      const seen = window as unknown as { count?: number; times?: number }
-      const count = document.querySelectorAll('*').length
-      seen.times = seen.count === count ? (seen.times ?? 0) + 1 : 0
-      seen.count = count
-      return seen.times >= 3
-    },
-    undefined,
-    { polling: 150 },
-  )
 }
 
 /** What is wider than the page and can be reached only sideways; run in the page. */

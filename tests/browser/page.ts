@@ -93,3 +93,21 @@ export async function actOn(page: Page, title: string, what: string): Promise<vo
 /** Ticks a box, or takes one of several ways, by what stands beside it: the library's own boxes lie under what it draws. */
 export const tick = (page: Page, words: string): Promise<void> =>
   page.locator('.el-checkbox, .el-radio', { hasText: words }).first().click()
+
+/** A room stands whole: nothing more comes. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('[data-test=opening]')).toHaveCount(0)
+  await expect(page.locator('h1').first()).toBeVisible()
+  /** Nothing more comes: what is there is the same for three looks running. */
+  await page.waitForFunction(
+    () => {
+      const seen = window as unknown as { count?: number; times?: number }
+      const count = document.querySelectorAll('*').length
+      seen.times = seen.count === count ? (seen.times ?? 0) + 1 : 0
+      seen.count = count
+      return seen.times >= 3
+    },
+    undefined,
+    { polling: 150 },
+  )
+}

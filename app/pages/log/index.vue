@@ -45,7 +45,7 @@ function facts(row: LogRow): string {
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
-      {{ texts.nothingIsDoneYet }}
+      {{ texts.nothingIsDoneYet }} <NuxtLink to="/watches">{{ texts.toTheWatches }}</NuxtLink>
     </p>
     <ol v-else class="rows" data-test="log" :aria-busy="isLoading">
       <li v-for="row in rows" :key="row.id" data-test="row">

@@ -1,5 +1,4 @@
 import type { Change } from '~~/shared/api'
-import { composablesChanges as texts } from '~/texts/en'
 
 type Hear = (change: Change | null) => void
 
@@ -27,9 +26,9 @@ function listenForAll(channel: BroadcastChannel): Promise<never> {
 function listen(): void {
   if (isListening) return
   isListening = true
-  const channel = new BroadcastChannel(texts.agonisChanges)
+  const channel = new BroadcastChannel('agonis.changes')
   channel.addEventListener('message', event => tell(event.data as Change | null))
-  void navigator.locks.request(texts.agonisChanges, () => listenForAll(channel))
+  void navigator.locks.request('agonis.changes', () => listenForAll(channel))
 }
 
 /** Hears what changes of the athlete's, in this tab, another, on a watch or a phone; null says that anything may have. */

@@ -1,5 +1,4 @@
-import { composablesTyped as texts } from '~/texts/en'
-const prefix = texts.agonisTyped
+const prefix = 'agonis.typed.'
 
 /** Words typed into a field that are not on the server yet, kept in this browser over a reload. */
 export function keepTyped(field: string, words: string): void {

@@ -43,7 +43,7 @@ export function carryOut(view: EditorView, edits: readonly Edit[], context: Edit
   view.dispatch({
     changes: changeBetween(text, retext(text, reading, session, context.read)),
     effects: takeRow.of(left),
-    userEvent: texts.inputEdit,
+    userEvent: 'input.edit',
     annotations: isolateHistory.of('full'),
     scrollIntoView: true,
   })

@@ -1,6 +1,5 @@
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openDB } from 'idb'
-import { deskDraftStore as texts } from '~/texts/en'
 
 /** Words typed in one tab and not yet on the server, kept in this browser after every change. */
 export interface Draft {
@@ -21,7 +20,7 @@ interface DraftSchema extends DBSchema {
 let opened: Promise<IDBPDatabase<DraftSchema>> | undefined
 
 const database = () =>
-  (opened ??= openDB<DraftSchema>(texts.agonisDesk, 1, {
+  (opened ??= openDB<DraftSchema>('agonis.desk', 1, {
     upgrade(created) {
       created.createObjectStore('drafts', { keyPath: ['session', 'tab'] }).createIndex('session', 'session')
     },

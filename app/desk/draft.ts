@@ -1,6 +1,5 @@
 import type { Draft } from './draft-store'
 import { readDrafts, removeDraft, writeDraft } from './draft-store'
-import { deskDraft as texts } from '~/texts/en'
 
 export type { Draft } from './draft-store'
 
@@ -9,7 +8,7 @@ export interface LeftDraft extends Draft {
   tab: string
 }
 
-const lastKey = texts.agonisDeskLast
+const lastKey = 'agonis.desk-last'
 
 function stored(name: string): string | null {
   try {
@@ -19,7 +18,7 @@ function stored(name: string): string | null {
   }
 }
 
-const leftName = (id: string, tab: string) => (tab === '' ? texts.agonisDesk(id) : texts.agonisDesk2(id, tab))
+const leftName = (id: string, tab: string) => (tab === '' ? `agonis.desk.${id}` : `agonis.desk.${id}.${tab}`)
 
 /** Drafts that a page wrote in its last moment, or that an earlier version of it kept: read once, and written anew where all others are. */
 function leftDrafts(id: string): LeftDraft[] {
@@ -129,7 +128,7 @@ export function rememberOnDesk(id: string): void {
   }
 }
 
-const freshKey = texts.agonisDeskFresh
+const freshKey = 'agonis.desk-fresh'
 
 /** A session that was begun here and has no words yet, so that nobody else can know it. */
 export function rememberFresh(id: string): void {

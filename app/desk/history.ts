@@ -1,5 +1,4 @@
 import { get, set } from 'idb-keyval'
-import { deskHistory as texts } from '~/texts/en'
 
 /** The editor's state with its undo history, as it serialises itself. */
 export interface KeptHistory {
@@ -7,7 +6,7 @@ export interface KeptHistory {
   state: unknown
 }
 
-const key = (id: string) => texts.agonisHistory(id)
+const key = (id: string) => `agonis.history.${id}`
 
 /** What can be undone in a session, kept over a reload. Null where this browser keeps nothing. */
 export const keptHistory = (id: string): Promise<KeptHistory | null> =>

@@ -34,7 +34,7 @@ function takeFix(view: EditorView): boolean {
   const remark = keyedRemark(remarks)
   if (!remark) return false
   const from = line.from + remark.column - 1
-  view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: texts.inputFix })
+  view.dispatch({ changes: { from, to: from + remark.length, insert: remark.fixes[0]!.replacement }, userEvent: 'input.fix' })
   return true
 }
 
@@ -68,7 +68,7 @@ const directTyping = EditorView.domEventHandlers({
     )
       return false
     event.preventDefault()
-    view.dispatch(view.state.replaceSelection(event.data), { userEvent: texts.inputType, scrollIntoView: true })
+    view.dispatch(view.state.replaceSelection(event.data), { userEvent: 'input.type', scrollIntoView: true })
     return true
   },
 })

@@ -2,7 +2,6 @@ import { isolateHistory } from '@codemirror/commands'
 import type { EditorView } from '@codemirror/view'
 import { changeBetween } from '~~/core/edit/retext'
 import type { Remark } from '~~/core/script/remark'
-import { deskRewrite as texts } from '~/texts/en'
 
 /** Puts a fix in the place of the words that a remark is about. */
 export function replaceRemark(view: EditorView, remark: Remark, replacement: string): void {
@@ -11,7 +10,7 @@ export function replaceRemark(view: EditorView, remark: Remark, replacement: str
     changes: { from, to: from + remark.length, insert: replacement },
     selection: { anchor: from },
     scrollIntoView: true,
-    userEvent: texts.inputFix,
+    userEvent: 'input.fix',
   })
   view.focus()
 }
@@ -27,7 +26,7 @@ export function rewrite(view: EditorView, text: string): void {
   view.dispatch({
     changes: changeBetween(view.state.doc.toString(), text),
     annotations: isolateHistory.of('full'),
-    userEvent: texts.inputRewrite,
+    userEvent: 'input.rewrite',
   })
 }
 

@@ -1,6 +1,5 @@
-import { deskTab as texts } from '~/texts/en'
-const key = texts.agonisTab
-const lockName = (tab: string) => texts.agonisTab2(tab)
+const key = 'agonis.tab'
+const lockName = (tab: string) => `agonis.tab.${tab}`
 
 /** Holds a lock for as long as this tab lives; false when another tab has it. */
 function hold(tab: string): Promise<boolean> {

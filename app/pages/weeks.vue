@@ -21,7 +21,7 @@ const isFilling = ref(false)
 const found = ref<ShelfRow[]>([])
 const search = ref('')
 const putOn = ref<string | null>(null)
-const textKey = texts.agonisWeekText
+const textKey = 'agonis.week-text'
 
 const days = computed(() =>
   Array.from({ length: 7 }, (_, offset) => daysFrom(firstDay.value, offset)).map(iso => ({

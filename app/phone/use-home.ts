@@ -11,7 +11,7 @@ import type { HeldProgram } from './store'
 import { heldPrograms, holdPrograms, waitingRecordings } from './store'
 import { phoneUseHome as texts } from '~/texts/en'
 
-const athleteKey = texts.agonisPhoneAthlete
+const athleteKey = 'agonis.phone.athlete'
 const sayLosses = (losses: readonly Loss[]) =>
   texts.doneOtherwise(losses.length, losses.length === 1 ? texts.thing : texts.things) +
   losses.map(loss => `${loss.what}: ${loss.instead}`).join('; ')

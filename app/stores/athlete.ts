@@ -5,12 +5,11 @@ import { preparingQuiet } from '~~/core/athlete/quiet-room'
 import { usualNudging } from '~~/core/nudge/nudging'
 import { standpointAt, standpointOf } from '~~/core/athlete/standpoint'
 import type { KeptAthlete } from '~~/shared/api'
-import { storesAthlete as texts } from '~/texts/en'
 
 /** How often the clock is asked whether a new day has begun, in milliseconds. */
 const dayAskedEvery = 20_000
 
-const seenKey = texts.agonisAthleteSeen
+const seenKey = 'agonis.athlete-seen'
 
 function remember(kept: KeptAthlete): void {
   try {
@@ -47,7 +46,7 @@ export const useAthleteStore = defineStore('athlete', () => {
   const today = computed(() => standpointAt(athlete.value, number.value, now.value).day)
   const standpoint = computed(() => standpointOf(athlete.value, today.value, number.value))
 
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(texts.agonisAthlete)
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.athlete')
 
   function take(kept: KeptAthlete) {
     athlete.value = kept.athlete

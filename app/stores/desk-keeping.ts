@@ -3,13 +3,12 @@ import { useKeptWords } from '~/desk/keeping'
 import { useOpening } from '~/desk/opening'
 import type { KeptMessage } from '~/desk/saving'
 import { useSaving } from '~/desk/saving'
-import { storesDeskKeeping as texts } from '~/texts/en'
 
 /** Where the words on the desk are kept: drafts in this browser at every change, the server behind it, and what differs. */
 export const useDeskKeepingStore = defineStore('desk-keeping', () => {
   const words = useKeptWords()
   const { text, base, keeping } = words
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(texts.agonisDesk)
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('agonis.desk')
   const saving = useSaving(words, kept => channel?.postMessage(kept))
   const open = useOpening(words, saving)
 

@@ -164,13 +164,7 @@ export const composablesApi = {
 
 export const composablesAsked = { keepIt: 'Keep it' }
 
-export const composablesChanges = { agonisChanges: 'agonis.changes' }
-
-export const composablesTyped = { agonisTyped: 'agonis.typed.' }
-
 export const composablesUseImport = { chooseTheFileAgain: 'Choose the file again when it is back.' }
-
-export const composablesWalk = { agonisWalk: 'agonis.walk' }
 
 export const deskAloud = { theSessionReadAloud: 'The session, read aloud' }
 
@@ -184,10 +178,7 @@ export const deskBeside = {
   tags: 'Tags',
 }
 
-export const deskCarryOut = {
-  theTextHoldsSeveral: 'The text holds several sessions; its rows are changed one session at a time.',
-  inputEdit: 'input.edit',
-}
+export const deskCarryOut = { theTextHoldsSeveral: 'The text holds several sessions; its rows are changed one session at a time.' }
 
 export const deskDeskKeys = {
   takeTheFixOf: 'take the fix of this row',
@@ -196,15 +187,6 @@ export const deskDeskKeys = {
   deeperIntoTheRepeat: 'deeper, into the repeat above',
   outOfIt: 'out of it',
 }
-
-export const deskDraft = {
-  agonisDeskLast: 'agonis.desk-last',
-  agonisDesk: (id: Said) => `agonis.desk.${id}`,
-  agonisDesk2: (id: Said, tab: Said) => `agonis.desk.${id}.${tab}`,
-  agonisDeskFresh: 'agonis.desk-fresh',
-}
-
-export const deskDraftStore = { agonisDesk: 'agonis.desk' }
 
 export const deskFirstWalk = {
   typeOrPasteWhat: 'Type or paste what a coach would write: 9 x 500 m @ 5k effort / 2 min jog. Each row says at once when it begins ',
@@ -224,11 +206,7 @@ export const deskFirstWalk = {
 
 export const deskHead = { title: 'Title', rename: 'Rename', severalSports: 'several sports' }
 
-export const deskHistory = { agonisHistory: (id: Said) => `agonis.history.${id}` }
-
 export const deskHomeBy = {
-  agonisStart: 'agonis.start',
-  agonisHome: 'agonis.home',
   startAt: 'Start at',
   aTimeAsIn: 'a time as in 06:30',
   home: (likely: Said) => `home ${likely}`,
@@ -291,7 +269,7 @@ export const deskKeeping = {
   nothingWrittenYet: 'nothing written yet',
 }
 
-export const deskKeys = { inputFix: 'input.fix', inNoRepeat: 'in no repeat', inputType: 'input.type' }
+export const deskKeys = { inNoRepeat: 'in no repeat' }
 
 export const deskMarks = {
   dragAnEndTo: 'Drag an end to change the band',
@@ -351,8 +329,6 @@ export const deskRemarks = {
   alt: 'Alt ⏎',
 }
 
-export const deskRewrite = { inputFix: 'input.fix', inputRewrite: 'input.rewrite' }
-
 export const deskRowDiff = { rowByRow: 'Row by row' }
 
 export const deskRowKeys = {
@@ -380,10 +356,6 @@ export const deskRowPanel = {
 export const deskSaving = { onItsWayThere: 'on its way there' }
 
 export const deskSheetEditor = {
-  inputType: 'input.type',
-  deleteBackward: 'delete.backward',
-  deleteForward: 'delete.forward',
-  elementPlusEsComponents: 'element-plus/es/components/message/index.mjs',
   signsThatCannotBe: 'Signs that cannot be kept were left out of what was pasted.',
   clock: 'clock',
   words: 'words',
@@ -452,8 +424,6 @@ export const deskSuggestions = {
   dismissed: (dismissedCount: Said) => `${dismissedCount} dismissed.`,
   showAgain: 'Show again',
 }
-
-export const deskTab = { agonisTab: 'agonis.tab', agonisTab2: (tab: Said) => `agonis.tab.${tab}` }
 
 export const deskTimeToday = { min: 'min' }
 
@@ -1116,7 +1086,6 @@ export const phoneTicking = {
 }
 
 export const phoneUseHome = {
-  agonisPhoneAthlete: 'agonis.phone.athlete',
   thing: 'thing',
   things: 'things',
   doneOtherwise: (losses: Said, losses2: Said) => `${losses} ${losses2} done otherwise: `,
@@ -1241,10 +1210,6 @@ export const signInPage = {
 }
 
 export const standinIdPage = { standInWatchAgonis: 'Stand-in watch · Agonis', standInWatch: 'Stand-in watch', watches: 'Watches' }
-
-export const storesAthlete = { agonisAthleteSeen: 'agonis.athlete-seen', agonisAthlete: 'agonis.athlete' }
-
-export const storesDeskKeeping = { agonisDesk: 'agonis.desk' }
 
 export const tagField = { takeTheTagOff: (tag: Said) => `Take the tag ${tag} off`, addATag: 'add a tag', addATag2: 'Add a tag' }
 
@@ -1538,7 +1503,6 @@ export const weeksMessageLines = {
 }
 
 export const weeksPage = {
-  agonisWeekText: 'agonis.week-text',
   to: (firstDay: Said, year: Said) => `${firstDay} to ${year}`,
   weekBefore: 'Week before',
   weekAfter: 'Week after',

@@ -4,7 +4,7 @@ import ts from 'typescript'
 /** Attributes that are read or heard. */
 const saidAttribute = /^(?:label|aria-label|placeholder|title|description|words|alt|[a-z]+-label)$/
 const hasWord = (text: string) => /\p{L}{2,}/u.test(text)
-const isSentence = (text: string) => /\p{L}{2,}[\s,:;.“”]+(?:\d+\s+)?\p{L}{2,}/u.test(text)
+const isSentence = (text: string) => /\p{L}{2,}[,:;.“”]?\s+(?:\d+\s+)?[“”]?\p{L}{2,}/u.test(text)
 /** Names of styles, keys of a keyboard, addresses and forms of dates are no sentences. */
 const isOfTheMachine = (text: string) =>
   /^(?:\/|[.#[]|Ctrl |Alt |Shift )|D MMM/.test(text) ||

@@ -80,7 +80,7 @@ function refresh() {
 function typedLineOf(transactions: readonly Transaction[]): number | null {
   const [first, last] = [transactions[0]!.startState, transactions.at(-1)!.state]
   const isTyped = transactions.every(transaction =>
-    [texts.inputType, texts.deleteBackward, texts.deleteForward].some(event => transaction.isUserEvent(event)),
+    ['input.type', 'delete.backward', 'delete.forward'].some(event => transaction.isUserEvent(event)),
   )
   return isTyped && first.doc.lines === last.doc.lines ? last.doc.lineAt(last.selection.main.head).number : null
 }
@@ -135,7 +135,8 @@ const extensions = () =>
     pasted: text.paste,
     changed: rememberHistory,
     measured: tellPlace,
-    cleaned: () => import(texts.elementPlusEsComponents).then(({ ElMessage }) => ElMessage.warning(texts.signsThatCannotBe)),
+    cleaned: () =>
+      import('element-plus/es/components/message/index.mjs').then(({ ElMessage }) => ElMessage.warning(texts.signsThatCannotBe)),
   })
 
 /** The state with everything that could be undone before the page went away. */

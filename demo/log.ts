@@ -1,5 +1,6 @@
 import type { Athlete } from '../core/athlete/athlete'
 import { standpointOf } from '../core/athlete/standpoint'
+import { daysFrom } from '../core/quantity/day'
 import type { Recording } from '../core/record/recording'
 import type { Session } from '../core/session/document'
 import { fit } from '../core/wrist/fit/fit'
@@ -7,9 +8,12 @@ import { profileNamed } from '../core/wrist/program/profile'
 import type { Program } from '../core/wrist/program/program'
 import type { Behaviour } from '../standin/body/behaviour'
 import { rehearse } from '../standin/body/rehearse'
+import { weekAround, weeksDone } from './around'
 
+/** One carrying out: its place in the nine weeks, what was carried out, and how it felt and went. */
 interface Done {
-  day: string
+  /** Days from the first day of the week of today; the weeks before it are below zero. */
+  offset: number
   at: string
   title: string
   rpe: number
@@ -18,52 +22,113 @@ interface Done {
   stopAt?: number
 }
 
-/** Three weeks: one good, one with a cold, one with a session run far too fast. */
-const done: readonly Done[] = [
-  { day: '2026-03-09', at: '06:10', title: 'Sound hundreds', rpe: 4 },
-  { day: '2026-03-10', at: '17:30', title: 'Three nines', rpe: 6 },
-  { day: '2026-03-11', at: '18:00', title: 'Boathouse fours', rpe: 7 },
-  { day: '2026-03-12', at: '06:30', title: 'Easy and strides', rpe: 3 },
-  { day: '2026-03-13', at: '06:10', title: 'Threshold swim', rpe: 6 },
-  { day: '2026-03-14', at: '09:00', title: 'Kvitberg steady', rpe: 5 },
-  { day: '2026-03-15', at: '09:30', title: 'Long Sunday, quay to lighthouse', rpe: 5, note: 'with the club' },
-  { day: '2026-03-16', at: '06:10', title: 'Sound hundreds', rpe: 5, note: 'throat scratchy' },
-  {
-    day: '2026-03-17',
-    at: '17:40',
-    title: 'Ten quick minutes',
-    rpe: 9,
-    note: 'stopped, a cold is coming',
-    stopAt: 1700,
-    behaviour: { bias: -0.05 },
-  },
-  {
-    day: '2026-03-22',
-    at: '10:00',
-    title: 'Recovery jog',
-    rpe: 4,
-    note: 'first one after the cold',
-    behaviour: { silentHeart: { from: 600, to: 780 } },
-  },
-  { day: '2026-03-23', at: '06:10', title: 'Kick and pull', rpe: 4 },
-  { day: '2026-03-24', at: '17:30', title: 'Twelve threes', rpe: 9, note: 'went off like a hare', behaviour: { bias: 0.07 } },
-  { day: '2026-03-25', at: '18:00', title: 'Cadence ladder', rpe: 3 },
-  { day: '2026-03-26', at: '06:30', title: 'Easy and strides', rpe: 3 },
-  { day: '2026-03-27', at: '06:10', title: 'Threshold swim', rpe: 6 },
-  { day: '2026-03-28', at: '09:00', title: 'Gravel endurance', rpe: 5 },
-  { day: '2026-03-29', at: '09:30', title: 'Sixes with float', rpe: 6 },
+/** Hours of the day at which a week's sessions are done, Monday first, and how they feel when nothing is the matter. */
+const usualDays = [
+  { at: '06:10', rpe: 4 },
+  { at: '17:30', rpe: 7 },
+  { at: '18:00', rpe: 6 },
+  { at: '06:30', rpe: 3 },
+  { at: '06:10', rpe: 6 },
+  { at: '09:00', rpe: 5 },
+  { at: '09:30', rpe: 5 },
+] as const
+
+/** What each week held, Monday first; the last row is the week of today. A day without a session is a rest. */
+const weeks: readonly (readonly (string | null)[])[] = [
+  ['Kick and pull', 'Easy and strides', 'Cadence ladder', 'Recovery jog', 'Sound hundreds', 'Gravel endurance', 'Progression home'],
+  [
+    'Sound hundreds',
+    'Three nines',
+    'Boathouse fours',
+    'Easy and strides',
+    'Threshold swim',
+    'Kvitberg steady',
+    'Long Sunday, quay to lighthouse',
+  ],
+  [
+    'Kick and pull',
+    'Sixes with float',
+    'Over and under',
+    'Recovery jog',
+    'Threshold swim',
+    'Kvitberg steady',
+    'Long Sunday, quay to lighthouse',
+  ],
+  ['Sound hundreds', 'Recovery jog', 'Cadence ladder', null, 'Kick and pull', 'Gravel endurance', 'Progression home'],
+  [
+    'Sound hundreds',
+    'Quay ladder',
+    'Kvitberg fours',
+    'Easy and strides',
+    'Threshold swim',
+    'Kvitberg steady',
+    'Long Sunday, quay to lighthouse',
+  ],
+  ['Kick and pull', 'Six on the hill', 'Boathouse fours', 'Recovery jog', 'Threshold swim', 'Gravel endurance', 'Marathon twos'],
+  ['Sound hundreds', 'Ten quick minutes', null, null, null, null, 'Recovery jog'],
+  ['Kick and pull', 'Three nines', 'Cadence ladder', 'Easy and strides', 'Threshold swim', 'Gravel endurance', 'Progression home'],
+  ['Sound hundreds', 'Twelve threes', 'Cadence ladder', 'Easy and strides', 'Threshold swim', 'Gravel endurance', 'Sixes with float'],
+  [
+    'Sound hundreds',
+    'Eight threes',
+    'Kvitberg fours',
+    'Recovery jog',
+    'Threshold swim',
+    'Gravel endurance',
+    'Long Sunday, quay to lighthouse',
+  ],
 ]
 
-/** What is planned for the week that follows the log. */
-export const demoPlan: readonly { day: string; title: string }[] = [
-  { day: '2026-03-30', title: 'Sound hundreds' },
-  { day: '2026-03-31', title: 'Quay ladder' },
-  { day: '2026-04-01', title: 'Kvitberg fours' },
-  { day: '2026-04-02', title: 'Recovery jog' },
-  { day: '2026-04-03', title: 'Threshold swim' },
-  { day: '2026-04-04', title: 'Gravel endurance' },
-  { day: '2026-04-05', title: 'Long Sunday, quay to lighthouse' },
+/** The weeks that are planned behind the week of today, to the race. */
+const weeksPlanned: readonly (readonly (string | null)[])[] = [
+  [
+    'Kick and pull',
+    'Club evening',
+    'Over and under',
+    'Easy and strides',
+    'Threshold swim',
+    'Kvitberg steady',
+    'Long Sunday, quay to lighthouse',
+  ],
+  ['Sound hundreds', 'Ten quick minutes', 'Boathouse fours', 'Recovery jog', 'Threshold swim', 'Quay to sound brick', 'Progression home'],
+  ['Kick and pull', 'Sixes with float', 'Kvitberg fours', 'Easy and strides', 'Sound hundreds', 'Gravel endurance', 'Race rehearsal'],
+  ['Sound hundreds', 'Easy and strides', 'Cadence ladder', null, 'Open water, along the ropes', null, null],
 ]
+
+/** What was out of the ordinary, by week and day of the week, both counted from 0. */
+const exceptions: Readonly<Record<string, Partial<Done>>> = {
+  '1.6': { note: 'with the club' },
+  '5.6': { rpe: 7, note: 'legs heavy at the end' },
+  '6.0': { rpe: 5, note: 'throat scratchy' },
+  '6.1': { rpe: 9, note: 'stopped, a cold is coming', stopAt: 1700, behaviour: { bias: -0.05 } },
+  '6.6': { at: '10:00', note: 'first one after the cold', behaviour: { silentHeart: { from: 600, to: 780 } } },
+  '8.1': { rpe: 9, note: 'went off like a hare', behaviour: { bias: 0.07 } },
+  '9.1': { note: 'eight instead of twelve, and even' },
+}
+
+/** What is done when a day is today: nine weeks, and the days of this one before it. The last of them waits on the watch. */
+export function doneBefore(day: string): (Done & { day: string })[] {
+  const first = weekAround(day)
+  return weeks
+    .flatMap((titles, week) =>
+      titles.map((title, weekday) => ({
+        ...usualDays[weekday]!,
+        ...exceptions[`${week}.${weekday}`],
+        offset: (week - weeksDone) * 7 + weekday,
+        title: title ?? '',
+      })),
+    )
+    .map(one => ({ ...one, day: daysFrom(first, one.offset) }))
+    .filter(one => one.title !== '' && one.day < day)
+}
+
+/** What is planned from the first day of this week on to the race, done days of this week among it. */
+export function plannedAround(day: string): { day: string; title: string }[] {
+  const first = weekAround(day)
+  return [weeks[weeksDone]!, ...weeksPlanned].flatMap((titles, week) =>
+    titles.flatMap((title, weekday) => (title === null ? [] : [{ day: daysFrom(first, week * 7 + weekday), title }])),
+  )
+}
 
 export interface DemoRecording {
   title: string
@@ -71,25 +136,25 @@ export interface DemoRecording {
   recording: Recording
 }
 
-/** The log, carried out by the simulated body; the same every time. */
-export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, Session>): Generator<DemoRecording> {
-  const profile = profileNamed('all-sport')!
-  for (const [index, entry] of done.entries()) {
+/** The program of a session as it was seen from a day, and a body that carries it out; the same every time. */
+function carriedOut(session: Session, athlete: Athlete, entry: Done & { day: string }): Omit<DemoRecording, 'title'> {
+  const { program } = fit(session, profileNamed('all-sport')!, standpointOf(athlete, entry.day))
+  const recording = rehearse(program, athlete, {
+    seed: 1000 + entry.offset,
+    startedAt: `${entry.day}T${entry.at}:00.000Z`,
+    timeZone: athlete.timeZone,
+    behaviour: entry.behaviour,
+    presses: entry.stopAt === undefined ? [] : [{ t: entry.stopAt, button: 'stop' }],
+  })
+  return { program, recording: { ...recording, felt: { rpe: entry.rpe, ...(entry.note ? { note: entry.note } : {}) } } }
+}
+
+/** The log as it is on a day. The same day gives the same log. */
+export function* demoLog(athlete: Athlete, sessionsByTitle: ReadonlyMap<string, Session>, day: string): Generator<DemoRecording> {
+  for (const entry of doneBefore(day)) {
     const session = sessionsByTitle.get(entry.title)
     if (!session) throw new Error(`the demo log names a session that is not on the shelf: ${entry.title}`)
-    const { program } = fit(session, profile, standpointOf(athlete, entry.day))
-    const recording = rehearse(program, athlete, {
-      seed: 1000 + index,
-      startedAt: `${entry.day}T${entry.at}:00.000Z`,
-      timeZone: athlete.timeZone,
-      behaviour: entry.behaviour,
-      presses: entry.stopAt === undefined ? [] : [{ t: entry.stopAt, button: 'stop' }],
-    })
-    yield {
-      title: entry.title,
-      program,
-      recording: { ...recording, felt: { rpe: entry.rpe, ...(entry.note ? { note: entry.note } : {}) } },
-    }
+    yield { title: entry.title, ...carriedOut(session, athlete, entry) }
   }
 }
 

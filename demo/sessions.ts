@@ -62,6 +62,16 @@ warm-up 2 km
   recovery 100 m jog
 cool-down 2 km
 `,
+  `title Eight threes
+sport run
+place track, lane 1
+
+warm-up 2 km
+8 times, drop last recovery
+  300 m in 1:18-1:21
+  recovery 100 m jog
+cool-down 2 km
+`,
   `title Sound hundreds
 sport swim
 place pool 25 m
@@ -282,3 +292,12 @@ leg run, place road
   5:00 @ easy effort
 `,
 ]
+
+/** What the club wrote for a day of next week: one of its lengths has two readings, and waits for an answer. */
+export const demoDoubtful = `title Club evening
+sport run
+
+warm-up 2 km
+5 x 3m @ 10k effort / 90 s jog
+cool-down 2 km
+`

@@ -1,22 +1,31 @@
 import { randomUUID } from 'node:crypto'
-import { and, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { ilse } from '../demo/athlete'
-import { demoLog, demoPlan, demoWatches } from '../demo/log'
-import { demoScripts } from '../demo/sessions'
+import { athleteAround } from '../demo/around'
+import { demoLog, demoWatches, doneBefore, plannedAround } from '../demo/log'
+import { demoDoubtful, demoScripts } from '../demo/sessions'
+import { dayInZone } from '../core/quantity/day'
 import type { Session } from '../core/session/document'
 import { profileNamed } from '../core/wrist/program/profile'
 import type { Database, OwnerTransaction } from '../server/db/client'
 import { asOwner, becomeOwner, openDatabase } from '../server/db/client'
-import { watch } from '../server/db/schema'
+import { session, watch } from '../server/db/schema'
 import { accountOfToken, createAccount } from '../server/services/account'
 import { saveAthlete } from '../server/services/athlete'
 import { planSession } from '../server/services/plan'
 import { storeRecording } from '../server/services/recording'
 import { saveSession } from '../server/services/session'
+import { atStandin } from '../server/services/standin'
+import { tend } from '../server/services/tend'
+import { startTransfer } from '../server/services/transfer'
 import { pairStandin } from './pair-standin'
 
-/** Makes the home account on the first start, with the demo data or a bare pair of watches: all of it in one transaction, or nothing. */
-function makeHome(database: Database, token: string, demo: boolean): Promise<string> {
+/**
+ * Makes the home account on the first start, with a bare pair of watches or the demo data: all of it in one transaction, or nothing.
+ *
+ * @param day the day that the demo is laid out around; null for none
+ */
+function makeHome(database: Database, token: string, day: string | null): Promise<string> {
   return database.transaction(async tx => {
     const owner = await createAccount(tx, 'home', token)
     await becomeOwner(tx, owner)
@@ -30,24 +39,46 @@ function makeHome(database: Database, token: string, demo: boolean): Promise<str
           link,
         })),
       )
-    if (demo) await fill(tx)
+    if (day) await fill(tx, day)
     return owner
   })
 }
 
-async function fill(tx: OwnerTransaction): Promise<void> {
-  await saveAthlete(tx, 0, ilse)
+/** Sends a session to a watch and waits until it is there. */
+async function send(database: Database, owner: string, watchId: string, sessionId: string, day: string): Promise<number> {
+  const { slot } = await startTransfer(database, owner, { watchId, sessionId, day })
+  while ((await tend(database, owner, watchId)) === 'more');
+  return slot
+}
+
+/** On the watch: today's session, and the last one that was carried out, whose recording has not come home. */
+async function fillWatch(database: Database, owner: string, day: string): Promise<void> {
+  const last = doneBefore(day).at(-1)!
+  const due = plannedAround(day).find(entry => entry.day === day)
+  const { watchId, address, ids } = await asOwner(database, owner, async tx => {
+    const [kept] = await tx.select({ id: watch.id, address: watch.address }).from(watch).where(eq(watch.name, demoWatches[0].name))
+    const shelf = await tx.select({ id: session.id, title: session.title }).from(session)
+    return { watchId: kept!.id, address: kept!.address, ids: new Map(shelf.map(row => [row.title, row.id])) }
+  })
+  const slot = await send(database, owner, watchId, ids.get(last.title)!, last.day)
+  const act = { do: 'carry-out', slot, startedAt: `${last.day}T${last.at}:00.000Z`, athlete: athleteAround(day) }
+  await atStandin(address, 'POST', 'hand', act)
+  if (due) await send(database, owner, watchId, ids.get(due.title)!, day)
+}
+
+async function fill(tx: OwnerTransaction, day: string): Promise<void> {
+  const athlete = athleteAround(day)
+  await saveAthlete(tx, 0, athlete)
   const kept = new Map<string, { id: string; document: Session }>()
-  for (const script of demoScripts) {
+  for (const script of [...demoScripts, demoDoubtful]) {
     const saved = await saveSession(tx, randomUUID(), 0, script)
     kept.set(saved.title, saved)
   }
-  for (const { day, title } of demoPlan) await planSession(tx, kept.get(title)!.id, day)
+  for (const planned of plannedAround(day)) await planSession(tx, kept.get(planned.title)!.id, planned.day)
   const documents = new Map([...kept].map(([title, { document }]) => [title, document]))
-  for (const { title, program, recording } of demoLog(ilse, documents)) {
-    const sessionId = kept.get(title)!.id
-    await storeRecording(tx, recording, { sessionId, program, revision: 1 })
-  }
+  const done = [...demoLog(athlete, documents, day)]
+  for (const { title, program, recording } of done.slice(0, -1))
+    await storeRecording(tx, recording, { sessionId: kept.get(title)!.id, program, revision: 1 })
 }
 
 /** Pairs the stand-in watches that are not paired yet, also those that a start which was killed left so. */
@@ -62,12 +93,16 @@ async function pairOwn(database: Database, owner: string): Promise<void> {
   for (const { id } of unpaired) await pairStandin(database, owner, id)
 }
 
-async function prepare(database: Database, token: string, demo: boolean): Promise<void> {
+async function prepare(database: Database, token: string, day: string | null): Promise<void> {
   await database.execute(sql`select pg_advisory_lock(4711)`)
-  await pairOwn(database, (await accountOfToken(database, token)) ?? (await makeHome(database, token, demo)))
+  const known = await accountOfToken(database, token)
+  const owner = known ?? (await makeHome(database, token, day))
+  await pairOwn(database, owner)
+  if (!known && day) await fillWatch(database, owner, day)
 }
 
-const { DATABASE_URL: url, AGONIS_HOME_TOKEN: token } = process.env
+const { DATABASE_URL: url, AGONIS_HOME_TOKEN: token, AGONIS_DEMO: isDemo, AGONIS_DEMO_DAY: pinned } = process.env
 if (!url || !token) throw new Error('DATABASE_URL and AGONIS_HOME_TOKEN are needed')
-await prepare(openDatabase(url), token, process.env.AGONIS_DEMO === '1')
+const today = dayInZone(new Date(), ilse.timeZone!)
+await prepare(openDatabase(url), token, isDemo === '1' ? (pinned ?? today) : null)
 process.exit(0)

@@ -1,14 +1,22 @@
+import type { Athlete } from '../../core/athlete/athlete'
 import { fit } from '../../core/wrist/fit/fit'
 import { readScript } from '../../core/script/reader/read-script'
 import { profileNamed } from '../../core/wrist/program/profile'
 import type { Program, ProgramItem } from '../../core/wrist/program/program'
 import type { WatchMemory } from '../../core/wrist/link/watch-memory'
-import { handPut, programIn } from '../../core/wrist/link/watch-memory'
+import { handPut, keepRecording, programIn } from '../../core/wrist/link/watch-memory'
 import { nobody } from '../../core/athlete/standpoint'
+import { rehearse } from '../body/rehearse'
 
 /** What a hand may do to a watch beside pushing its three buttons. */
 export type HandAct =
-  { do: 'make' } | { do: 'edit' | 'delete'; slot: number } | { do: 'power'; on: boolean } | { do: 'clock'; off: number } | { do: 'reset' }
+  | { do: 'make' }
+  | { do: 'edit' | 'delete'; slot: number }
+  | { do: 'power'; on: boolean }
+  | { do: 'clock'; off: number }
+  | { do: 'reset' }
+  /** What was carried out before anybody looked: the body wears the watch through the whole of a slot. */
+  | { do: 'carry-out'; slot: number; startedAt: string; athlete: Athlete }
 
 const own: Program = fit(
   readScript('title Own quarter hour\nsport run\n\n5:00\n5:00 @ RPE 6\n5:00', nobody).sessions[0]!,
@@ -43,6 +51,10 @@ export function byHand(memory: WatchMemory, act: HandAct): WatchMemory | null {
     }
     case 'delete':
       return handPut(memory, act.slot, null)
+    case 'carry-out': {
+      const program = programIn(memory, act.slot)
+      return program && keepRecording(memory, rehearse(program, act.athlete, { ...act, seed: 1, timeZone: act.athlete.timeZone }))
+    }
     default:
       return null
   }

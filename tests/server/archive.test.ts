@@ -50,7 +50,7 @@ beforeAll(async () => {
   const removed = await newSession(ilse, 'title Gone\nsport run\n\n1:00\n')
   await ilse.ask('DELETE', `/sessions/${removed}`)
   const documents = new Map([...kept].map(([title, { document }]) => [title, document]))
-  const log = demoLog(athlete, documents)
+  const log = demoLog(athlete, documents, '2026-04-01')
   for (const _ of done) {
     const { title, program, recording } = log.next().value as DemoRecording
     await asOwner(database, ilse.owner, async tx => {

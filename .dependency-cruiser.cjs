@@ -19,6 +19,7 @@ const floors = [
   ['sensors'],
   ['wrist/fit'],
   ['wrist/link'],
+  ['plan'],
   ['advise', 'calculator', 'card', 'exchange', 'find', 'formats'],
 ]
 

@@ -1,20 +1,22 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { ilse } from '../demo/athlete'
-import { athleteAround } from '../demo/around'
+import { athleteAround, raceDay, weeksDone } from '../demo/around'
 import { demoLog, demoWatches, doneBefore, plannedAround } from '../demo/log'
 import { demoDoubtful, demoScripts } from '../demo/sessions'
-import { dayInZone } from '../core/quantity/day'
+import { dayInZone, daysFrom } from '../core/quantity/day'
 import type { Session } from '../core/session/document'
 import { profileNamed } from '../core/wrist/program/profile'
 import type { Database, OwnerTransaction } from '../server/db/client'
 import { asOwner, becomeOwner, openDatabase } from '../server/db/client'
+import { demoDay } from '../server/db/plan'
 import { session, watch } from '../server/db/schema'
 import { accountOfToken, createAccount } from '../server/services/account'
 import { saveAthlete } from '../server/services/athlete'
 import { planSession } from '../server/services/plan'
 import { storeRecording } from '../server/services/recording'
 import { saveSession } from '../server/services/session'
+import { spanOf } from '../server/services/span'
 import { atStandin } from '../server/services/standin'
 import { tend } from '../server/services/tend'
 import { startTransfer } from '../server/services/transfer'
@@ -79,6 +81,9 @@ async function fill(tx: OwnerTransaction, day: string): Promise<void> {
   const done = [...demoLog(athlete, documents, day)]
   for (const { title, program, recording } of done.slice(0, -1))
     await storeRecording(tx, recording, { sessionId: kept.get(title)!.id, program, revision: 1 })
+  await tx.insert(demoDay).values({ day })
+  /** Weighed now, so that the first look at the weeks does not wait for it. */
+  await spanOf(tx, daysFrom(day, -7 * (weeksDone + 1)), raceDay(day))
 }
 
 /** Pairs the stand-in watches that are not paired yet, also those that a start which was killed left so. */

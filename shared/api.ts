@@ -3,7 +3,9 @@ import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
 import type { Cord } from '../core/reckon/cord'
-import type { Session, SessionSport } from '../core/session/document'
+import type { Session, SessionSport, Sport } from '../core/session/document'
+import type { Burden } from '../core/plan/burden'
+import type { PlanKind } from '../core/plan/entry'
 import type { ComparedRow } from '../core/wrist/program/compare'
 import type { Knob } from '../core/wrist/engine/buttons'
 import type { Face } from '../core/wrist/engine/face'
@@ -101,15 +103,60 @@ export interface Listed<Row> {
   total: number
 }
 
+/** One thing on one day of the plan; `title` is a session's, or what was written there. */
 export interface PlanRow {
   id: string
   day: string
-  sessionId: string
+  at: number
+  kind: PlanKind
+  sessionId: string | null
+  title: string
+  sport: string | null
+  name: string | null
+  minutes: number | null
+  effort: number | null
+  seconds: number | null
+  metres: number | null
+  cord: Cord | null
+  burden: Burden | null
+}
+
+/** One session that was done, on its day in the zone it was done in. */
+export interface DoneRow {
+  id: string
+  day: string
+  startedAt: string
   title: string
   sport: string
-  seconds: number | null
+  sessionId: string | null
+  seconds: number
+  metres: number | null
+  held: number | null
+  rpe: number | null
   cord: Cord | null
+  burden: Burden | null
 }
+
+/** Some days with all that is on them, and what was dismissed about them. */
+export interface PlanSpan {
+  today: string
+  entries: PlanRow[]
+  done: DoneRow[]
+  dismissed: string[]
+  /** The last edit of the plan that can be taken back, in words. */
+  undo: { number: number; said: string } | null
+}
+
+/** An edit of the plan, as a screen asks for it. */
+export type PlanAsk =
+  | { do: 'put'; day: string; kind: PlanKind; session?: string; name?: string; minutes?: number; effort?: number; sport?: Sport }
+  | { do: 'change'; id: string; name: string | null; minutes: number | null; effort: number | null }
+  | { do: 'move'; id: string; day: string; at?: number; was: { day: string } }
+  | { do: 'off'; ids: string[] }
+  | { do: 'copy'; from: string; days: number; to: string }
+  | { do: 'swap'; one: string; other: string }
+  | { do: 'shift'; from: string; by: number }
+  | { do: 'clear'; from: string; days: number }
 
 export interface KeptWatch {
   id: string

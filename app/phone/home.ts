@@ -33,7 +33,8 @@ export async function takeAlong(id: string, standpoint: Standpoint, day: string 
 /** Takes the coming seven days along; what is planned no more leaves, what was taken by hand stays. */
 export async function takeWeek(standpoint: Standpoint & { readonly day: string }): Promise<{ taken: number; problems: string[] }> {
   const { day: today } = standpoint
-  const plan = await api<PlanRow[]>(`/plan?from=${today}&to=${daysFrom(today, 6)}`)
+  const planned = await api<PlanRow[]>(`/plan?from=${today}&to=${daysFrom(today, 6)}`)
+  const plan = planned.flatMap(({ day, sessionId }) => (sessionId === null ? [] : [{ day, sessionId }]))
   await holdPrograms((await heldPrograms()).filter(entry => entry.day === null || plan.some(row => row.sessionId === entry.session)))
   const problems: string[] = []
   for (const row of plan) {

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/postgres-js'
 import postgres from 'postgres'
+import * as plan from './plan'
 import * as recordings from './recordings'
 import * as schema from './schema'
 
@@ -13,7 +14,7 @@ export type Transaction = <T>(work: (tx: OwnerTransaction) => Promise<T>) => Pro
 
 /** Opens a pool on the database at `url`, which is that of the plain role wherever rows of one owner are asked for. */
 export function openDatabase(url: string) {
-  return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema: { ...schema, ...recordings } })
+  return drizzle(postgres(url, { max: 10, onnotice: () => {} }), { schema: { ...schema, ...plan, ...recordings } })
 }
 
 /** From here on only the owner's rows are in sight of a transaction. */

@@ -12,6 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { Burden } from '../../core/plan/burden'
 import type { Cord } from '../../core/reckon/cord'
 import type { Score } from '../../core/record/score'
 import { bytea, createdAt, owner, ownerPolicy } from './accounts'
@@ -41,6 +42,8 @@ export const recording = pgTable(
     score: jsonb('score').$type<Score>(),
     /** Its picture; null where nothing tells its steps, or until it is listed. */
     cord: jsonb('cord').$type<Cord>(),
+    /** What it weighed: as it was felt, and by heart rate; null until it is looked at in a week. */
+    burden: jsonb('burden').$type<Burden>(),
     /** Removed ones keep their row, so that they can be brought back. */
     removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),

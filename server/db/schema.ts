@@ -17,6 +17,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import type { Receipt } from '../../core/wrist/link/transfer'
+import type { Burden } from '../../core/plan/burden'
 import type { Cord } from '../../core/reckon/cord'
 import type { WatchProfile } from '../../core/wrist/program/profile'
 import type { LinkKind } from '../../shared/api'
@@ -74,6 +75,9 @@ export const session = pgTable(
     facetsVersion: integer('facets_version').notNull().default(0),
     /** By which numbers of the athlete its time and distance were reckoned; others make them stale. */
     reckonedBy: text('reckoned_by').notNull().default(''),
+    /** What it weighs for the athlete, and by which numbers; reckoned once it stands on a day. */
+    burden: jsonb('burden').$type<Burden>(),
+    burdenBy: text('burden_by').notNull().default(''),
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),
@@ -116,24 +120,6 @@ export const revision = pgTable(
     primaryKey({ columns: [table.ownerId, table.sessionId, table.number] }),
     index('revision_by_digest').on(table.ownerId, table.digest),
     ownerPolicy('revision'),
-  ],
-)
-
-/** A session put on a day. */
-export const planEntry = pgTable(
-  'plan_entry',
-  {
-    id: uuid('id').notNull().defaultRandom(),
-    ownerId: owner(),
-    sessionId: uuid('session_id').notNull(),
-    day: date('day').notNull(),
-    createdAt: createdAt(),
-  },
-  table => [
-    primaryKey({ columns: [table.ownerId, table.id] }),
-    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
-    index('plan_entry_by_day').on(table.ownerId, table.day),
-    ownerPolicy('plan_entry'),
   ],
 )
 

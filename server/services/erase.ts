@@ -3,7 +3,8 @@ import { sql } from 'drizzle-orm'
 import type { EraseAsked } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
-import { arrival, athleteRevision, fitChoice, holding, planEntry, program, revision, session, transfer, watch } from '../db/schema'
+import { demoDay, planDismissal, planEdit, planEntry } from '../db/plan'
+import { arrival, athleteRevision, fitChoice, holding, program, revision, session, transfer, watch } from '../db/schema'
 import { eraseAccount } from './account'
 import { Problem } from './problem'
 
@@ -31,7 +32,22 @@ export async function askToErase(tx: OwnerTransaction, owner: string): Promise<E
   return { holds, key: keyFor(owner, holds, Math.floor(Date.now() / askedFor)) }
 }
 
-const owned = [transfer, holding, arrival, fitChoice, watch, planEntry, recording, program, revision, session, athleteRevision]
+const owned = [
+  planEdit,
+  planDismissal,
+  demoDay,
+  transfer,
+  holding,
+  arrival,
+  fitChoice,
+  watch,
+  planEntry,
+  recording,
+  program,
+  revision,
+  session,
+  athleteRevision,
+]
 
 /**
  * Erases everything of the owner for good.

@@ -23,6 +23,8 @@ export function figuresOf(document: Session, standpoint: Standpoint) {
     open: reckoning.open,
     cord: cordOf(document, reckoning, standpoint),
     reckonedBy: keyOf(standpoint),
+    /** What it weighs is reckoned anew where it stands on a day. */
+    burdenBy: '',
   }
 }
 

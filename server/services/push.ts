@@ -23,11 +23,9 @@ async function ask(
   seen: Awaited<ReturnType<typeof lookAt>>,
 ): Promise<PushQuestion & { programs: Map<string, FittedSession> }> {
   const { athlete, day: today } = await currentStandpoint(tx)
-  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).map(row => ({
-    day: row.day,
-    session: row.sessionId,
-    title: row.title,
-  }))
+  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).flatMap(({ day, sessionId, title }) =>
+    sessionId === null ? [] : [{ day, session: sessionId, title }],
+  )
   const held = await tx.select().from(holding).where(eq(holding.watchId, watchId))
   const slots = seen.slots.map((state): SlotBeside => {
     const should = held.find(row => row.slot === state.slot)

@@ -111,7 +111,7 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
 const drawnAtOnce = 100
 
 /** Draws the cords of recordings that have none yet and whose steps are known. */
-async function drawCords(tx: OwnerTransaction): Promise<void> {
+export async function drawCords(tx: OwnerTransaction): Promise<void> {
   const undrawn = await tx
     .select({ id: recording.id, score: recording.score, document: program.document })
     .from(recording)
@@ -204,7 +204,7 @@ export const hasRecording = async (tx: OwnerTransaction, id: string): Promise<bo
 
 /** Keeps how it felt. */
 export async function keepFelt(tx: OwnerTransaction, id: string, felt: Felt): Promise<void> {
-  const kept = await tx.update(recording).set({ felt }).where(isThere(id)).returning({ id: recording.id })
+  const kept = await tx.update(recording).set({ felt, burden: null }).where(isThere(id)).returning({ id: recording.id })
   if (kept.length === 0) throw notFound('recording', 'params.id')
 }
 

@@ -37,7 +37,8 @@ type Given<S> = S extends Shape ? InferType<S> : Record<string, never>
 interface Shapes<P, Q, B> {
   params?: P
   query?: Q
-  body?: B
+  /** What the body is, or what it is by what it says. */
+  body?: B | ((value: unknown) => B)
   bodyBytes?: number
 }
 interface Route<P, Q, B, R> extends Shapes<P, Q, B> {
@@ -146,7 +147,9 @@ async function given<P extends Shape | undefined, Q extends Shape | undefined, B
 ): Promise<OutsideCall<Given<P>, Given<Q>, Given<B>>> {
   const params = shapes.params ? await validate(shapes.params, getRouterParams(event, { decode: true }), 'params') : {}
   const query = shapes.query ? await validate(shapes.query, getQuery(event), 'query') : {}
-  const body = shapes.body ? await validate(shapes.body, await readBody(event, shapes.bodyBytes ?? usualBodyBytes), 'body') : {}
+  const bodyShape = (value: unknown) => (typeof shapes.body === 'function' ? shapes.body(value)! : shapes.body!)
+  const sent = shapes.body ? await readBody(event, shapes.bodyBytes ?? usualBodyBytes) : null
+  const body = shapes.body ? await validate(bodyShape(sent), sent, 'body') : {}
   return { event, database, params: params as Given<P>, query: query as Given<Q>, body: body as Given<B> }
 }
 

@@ -2,7 +2,8 @@ import { and, count, eq, gte, inArray, isNull, max, min } from 'drizzle-orm'
 import type { SessionStanding } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
-import { holding, planEntry, watch } from '../db/schema'
+import { planEntry } from '../db/plan'
+import { holding, watch } from '../db/schema'
 
 /** Where sessions stand beside the shelf: the next day they are planned on, the watches that hold them, and how often they were done. */
 export async function standingOf(tx: OwnerTransaction, ids: string[], today: string): Promise<Map<string, SessionStanding>> {

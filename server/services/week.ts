@@ -1,25 +1,28 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq } from 'drizzle-orm'
 import { isDate } from '../../core/quantity/day'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import type { PlanRow } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
-import { planEntry } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { planSession } from './plan'
-import { notFound, Problem } from './problem'
+import { Problem } from './problem'
 import { saveSession } from './session'
 
-/** Moves what is planned to another day. */
-export async function movePlanned(tx: OwnerTransaction, id: string, day: string): Promise<void> {
-  const moved = await tx
-    .update(planEntry)
-    .set({ day })
-    .where(and(eq(planEntry.id, id)))
-    .returning({ id: planEntry.id })
-  if (moved.length === 0) throw notFound('plan entry', 'params.id')
-}
+/** What stands on the shelf alone. */
+const onNoDay = {
+  id: '',
+  day: '',
+  at: 0,
+  kind: 'session',
+  name: null,
+  minutes: null,
+  effort: null,
+  seconds: null,
+  metres: null,
+  cord: null,
+  burden: null,
+} as const
 
 /**
  * Fills a week from a message with its days: each session is shelved with the message as its source and put on its day.
@@ -34,7 +37,7 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   for (const document of filled) {
     const kept = await saveSession(tx, randomUUID(), 0, printSession(document), { source: text })
     if (isDate(document.day)) rows.push(await planSession(tx, kept.id, document.day))
-    else rows.push({ id: '', day: '', sessionId: kept.id, title: kept.title, sport: document.sport, seconds: null, cord: null })
+    else rows.push({ ...onNoDay, sessionId: kept.id, title: kept.title, sport: document.sport })
   }
   return rows
 }

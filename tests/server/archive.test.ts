@@ -30,7 +30,7 @@ beforeAll(async () => {
   await ilse.ask('PUT', '/me', { base: 0, document: athlete })
   await ilse.ask('PUT', '/me', { base: 1, document: { ...athlete, massKg: 59 } })
   const kept = new Map<string, { id: string; document: Session }>()
-  const done = ['Sound hundreds', 'Three nines', 'Boathouse fours']
+  const done = ['Kick and pull', 'Easy and strides', 'Cadence ladder']
   const isDone = (script: string) => done.some(title => script.includes(`title ${title}\n`))
   for (const script of [...demoScripts.filter(isDone), ...demoScripts.filter(script => !isDone(script)).slice(0, 5)]) {
     const saved = await asOwner(database, ilse.owner, tx => saveSession(tx, randomUUID(), 0, script))
@@ -47,6 +47,7 @@ beforeAll(async () => {
   await ilse.ask('POST', `/sessions/${first!.id}/copy`, { variant: true, title: 'Shorter', script: '6:00' })
   await ilse.ask('POST', '/plan', { session: first!.id, day: '2026-03-31' })
   await ilse.ask('POST', '/plan', { session: second!.id, day: '2026-03-31' })
+  await ilse.ask('POST', '/plan/edits', { do: 'put', day: '2026-04-02', kind: 'work', name: 'Gym', minutes: 40, effort: 4 })
   const removed = await newSession(ilse, 'title Gone\nsport run\n\n1:00\n')
   await ilse.ask('DELETE', `/sessions/${removed}`)
   const documents = new Map([...kept].map(([title, { document }]) => [title, document]))
@@ -83,7 +84,9 @@ async function shownOf(person: Person) {
     const { title, recording, score, session, program, changedThere } = await get<LoggedRecording>(`/recordings/${id}`)
     recordings.push({ title, recording, score, session, program, changedThere })
   }
-  const plan = (await get<{ day: string; title: string }[]>('/plan?from=2026-01-01&to=2026-12-31')).map(({ day, title }) => [day, title])
+  const plan = (
+    await get<{ day: string; title: string; kind: string; minutes: number | null }[]>('/plan?from=2026-01-01&to=2026-12-31')
+  ).map(({ day, title, kind, minutes }) => [day, title, kind, minutes])
   return {
     sessions: sessions.map(({ title, seconds, steps, tags }) => ({ title, seconds, steps, tags })),
     wordings,

@@ -167,7 +167,7 @@ describe('row-level security itself', () => {
       select c.relname as name, c.relrowsecurity as secured
       from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(15)
+    expect(rows.length).toBe(18)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 
@@ -180,7 +180,7 @@ describe('row-level security itself', () => {
           join pg_attribute a on a.attrelid = t.oid and a.attnum = k.number order by k.place) as columns
       from pg_index i join pg_class t on t.oid = i.indrelid join pg_attribute o on o.attrelid = t.oid and o.attname = 'owner_id'
       where i.indisunique and t.relnamespace = 'public'::regnamespace`)
-    expect(keys.filter(key => key.primary).length).toBe(15)
+    expect(keys.filter(key => key.primary).length).toBe(18)
     expect(keys.filter(key => key.primary && key.columns[0] !== 'owner_id')).toEqual([])
     expect(keys.filter(key => !entrances.includes(key.name) && !key.columns.includes('owner_id'))).toEqual([])
     const references = await ownerDatabase.execute<{ name: string; definition: string }>(sql`

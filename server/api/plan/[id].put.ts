@@ -1,7 +1,7 @@
 import { object } from 'yup'
+import { movePlanned } from '../../services/plan'
 import { route } from '../../services/route'
 import { day, idParams } from '../../services/shapes'
-import { movePlanned } from '../../services/week'
 
 export default route({
   params: idParams,

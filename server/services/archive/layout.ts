@@ -1,6 +1,8 @@
 import { array, bool, boolean, number, object, string } from 'yup'
 import type { InferType } from 'yup'
+import { planKinds } from '../../../core/plan/entry'
 import { slugOf } from '../../../core/quantity/slug'
+import { sportNames } from '../../../core/session/sports'
 
 /**
  * What lies where in an archive of everything: each session, recording, program and the athlete as a document of its own in its open
@@ -43,7 +45,19 @@ export const indexShape = object({
       updatedAt: when(),
     }),
   ).required(),
-  plan: array(object({ day: when(), session: uuid(), createdAt: when() })).required(),
+  plan: array(
+    object({
+      day: when(),
+      session: string().uuid().nullable().default(null),
+      at: number().integer().min(0).default(0),
+      kind: string().oneOf(planKinds).default('session'),
+      name: string().max(500).nullable().default(null),
+      minutes: number().moreThan(0).max(2880).nullable().default(null),
+      effort: number().min(0).max(10).nullable().default(null),
+      sport: string().oneOf(sportNames).nullable().default(null),
+      createdAt: when(),
+    }),
+  ).required(),
   programs: array(
     object({
       digest: string().length(64).required(),

@@ -13,7 +13,8 @@ import { saySessionProblem } from '../../../core/words/session-problems'
 import { digestOf } from '../../../core/wrist/program/digest'
 import type { ImportedFile, LinkKind } from '../../../shared/api'
 import type { OwnerTransaction, Transaction } from '../../db/client'
-import { athleteRevision, planEntry, revision, session, watch } from '../../db/schema'
+import { planEntry } from '../../db/plan'
+import { athleteRevision, revision, session, watch } from '../../db/schema'
 import { currentAthlete, currentStandpoint } from '../athlete'
 import { shelvedAs } from '../facets'
 import { figuresOf } from '../figures'
@@ -219,15 +220,17 @@ async function takeRecording(
 }
 
 async function takePlan(transaction: Transaction, plan: ArchiveIndex['plan'], ids: Ids): Promise<ImportedFile> {
-  const rows = plan.filter(row => ids.has(row.session) && isCalendarDay(row.day))
+  const rows = plan.filter(row => (row.session === null ? row.kind !== 'session' : ids.has(row.session)) && isCalendarDay(row.day))
   await transaction(async tx => {
-    for (const { day, session: id, createdAt } of rows) {
-      const place = { sessionId: ids.get(id)!, day }
+    for (const { session: id, createdAt, ...row } of rows) {
+      const sessionId = id === null ? null : ids.get(id)!
+      const isSame =
+        sessionId === null ? and(eq(planEntry.kind, row.kind), eq(planEntry.name, row.name ?? '')) : eq(planEntry.sessionId, sessionId)
       const known = await tx
         .select({ id: planEntry.id })
         .from(planEntry)
-        .where(and(eq(planEntry.sessionId, place.sessionId), eq(planEntry.day, day)))
-      if (known.length === 0) await tx.insert(planEntry).values({ ...place, createdAt: atOr(createdAt) })
+        .where(and(isSame, eq(planEntry.day, row.day)))
+      if (known.length === 0) await tx.insert(planEntry).values({ ...row, sessionId, createdAt: atOr(createdAt) })
     }
   })
   const lost = plan.length - rows.length

@@ -2,7 +2,8 @@ import { asc, eq, inArray, isNull } from 'drizzle-orm'
 import { strToU8, Zip, ZipDeflate } from 'fflate'
 import type { OwnerTransaction, Transaction } from '../../db/client'
 import { recording } from '../../db/recordings'
-import { athleteRevision, planEntry, program, revision, session, watch } from '../../db/schema'
+import { planEntry } from '../../db/plan'
+import { athleteRevision, program, revision, session, watch } from '../../db/schema'
 import { loadRecording } from '../recording'
 import type { ArchiveIndex, Wordings } from './layout'
 import { athleteHistoryName, athleteName, indexName, programFile, recordingFile, sessionFile, wordingsFile } from './layout'
@@ -49,8 +50,8 @@ async function indexOf(tx: OwnerTransaction): Promise<ArchiveIndex> {
       updatedAt: row.updatedAt.toISOString(),
     })),
     plan: planned
-      .filter(row => there.has(row.sessionId))
-      .map(row => ({ day: row.day, session: row.sessionId, createdAt: row.createdAt.toISOString() })),
+      .filter(row => row.sessionId === null || there.has(row.sessionId))
+      .map(({ id: _, ownerId: __, sessionId, createdAt, ...row }) => ({ ...row, session: sessionId, createdAt: createdAt.toISOString() })),
     programs: programs.map(row => ({ ...row, session: ofShelf(row.session) })),
     recordings: recordings.map(row => ({
       id: row.id,

@@ -1,0 +1,42 @@
+import { sayDay } from './date'
+
+/** What an edit of the plan did, as a code with its fields; titles stand in it as the athlete knows them. */
+export type SaidEdit =
+  | { code: 'put' | 'off'; title: string; day: string; others: number }
+  | { code: 'change'; title: string }
+  | { code: 'move'; title: string; from: string; to: string }
+  | { code: 'copy'; days: number; from: string; to: string; count: number }
+  | { code: 'swap'; one: string; other: string }
+  | { code: 'shift'; from: string; by: number; count: number }
+  | { code: 'clear'; from: string; days: number; count: number }
+  | { code: 'fill'; count: number }
+
+const short = (day: string) => sayDay(day, { weekday: 'short' })
+const things = (count: number) => (count === 1 ? 'one thing' : `${count} things`)
+const dayCount = (count: number) => (Math.abs(count) === 1 ? 'a day' : `${Math.abs(count)} days`)
+
+/** An edit of the plan in words: what can be taken back. */
+export function sayPlanEdit(edit: SaidEdit): string {
+  switch (edit.code) {
+    case 'put':
+      return `${edit.title} put on ${short(edit.day)}`
+    case 'off':
+      return `${edit.title}${edit.others > 0 ? ` and ${things(edit.others)} more` : ''} taken off ${short(edit.day)}`
+    case 'change':
+      return `${edit.title} changed`
+    case 'move':
+      return edit.from === edit.to
+        ? `${edit.title} moved within ${short(edit.to)}`
+        : `${edit.title} moved from ${short(edit.from)} to ${short(edit.to)}`
+    case 'copy':
+      return `${things(edit.count)} copied from ${edit.days === 1 ? short(edit.from) : `the week of ${short(edit.from)}`} to ${short(edit.to)}`
+    case 'swap':
+      return `${short(edit.one)} and ${short(edit.other)} swapped`
+    case 'shift':
+      return `${things(edit.count)} from ${short(edit.from)} on moved ${dayCount(edit.by)} ${edit.by > 0 ? 'later' : 'earlier'}`
+    case 'clear':
+      return `${things(edit.count)} taken off ${edit.days === 1 ? short(edit.from) : `the week of ${short(edit.from)}`}`
+    case 'fill':
+      return `${things(edit.count)} put on their days from a message`
+  }
+}

@@ -1,0 +1,59 @@
+import { date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { PlanChange } from '../../core/plan/change'
+import type { PlanKind } from '../../core/plan/entry'
+import type { Sport } from '../../core/session/document'
+import { createdAt, owner, ownerPolicy } from './accounts'
+import { session } from './schema'
+
+/** One thing on one day of the plan. */
+export const planEntry = pgTable(
+  'plan_entry',
+  {
+    id: uuid('id').notNull().defaultRandom(),
+    ownerId: owner(),
+    /** The session of the shelf; null for all else that a day holds. */
+    sessionId: uuid('session_id'),
+    day: date('day').notNull(),
+    /** Its place among those of its day. */
+    at: integer('at').notNull().default(0),
+    kind: text('kind').$type<PlanKind>().notNull().default('session'),
+    name: text('name'),
+    minutes: doublePrecision('minutes'),
+    effort: doublePrecision('effort'),
+    sport: text('sport').$type<Sport>(),
+    createdAt: createdAt(),
+  },
+  table => [
+    primaryKey({ columns: [table.ownerId, table.id] }),
+    foreignKey({ columns: [table.ownerId, table.sessionId], foreignColumns: [session.ownerId, session.id] }).onDelete('cascade'),
+    index('plan_entry_by_day').on(table.ownerId, table.day),
+    ownerPolicy('plan_entry'),
+  ],
+)
+
+/** One edit of the plan with what it changed, so that it can be taken back exactly. */
+export const planEdit = pgTable(
+  'plan_edit',
+  {
+    ownerId: owner(),
+    number: integer('number').notNull(),
+    /** What was done, in words. */
+    said: text('said').notNull(),
+    changes: jsonb('changes').$type<PlanChange[]>().notNull(),
+    undoneAt: timestamp('undone_at', { withTimezone: true }),
+    createdAt: createdAt(),
+  },
+  table => [primaryKey({ columns: [table.ownerId, table.number] }), ownerPolicy('plan_edit')],
+)
+
+/** Suggestions about the plan that the athlete has dismissed: one of them, or all of their kind for good. */
+export const planDismissal = pgTable('plan_dismissal', { ownerId: owner(), key: text('key').notNull(), createdAt: createdAt() }, table => [
+  primaryKey({ columns: [table.ownerId, table.key] }),
+  ownerPolicy('plan_dismissal'),
+])
+
+/** The day that demo data was laid out around; no row where there is none. */
+export const demoDay = pgTable('demo_day', { ownerId: owner(), day: date('day').notNull() }, table => [
+  primaryKey({ columns: [table.ownerId] }),
+  ownerPolicy('demo_day'),
+])

@@ -77,7 +77,7 @@ export default defineNuxtConfig({
   routeRules: {
     '/**': { headers: sameOnEveryAnswer },
     '/api/**': { headers: { 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" } },
-    '/': { redirect: '/desk' },
+    '/': { redirect: '/today' },
     [shell]: { ssr: false },
     '/wrist': { redirect: '/watches' },
     '/reckoner': { redirect: '/calculator' },

@@ -32,7 +32,7 @@ function typedEarly(event: KeyboardEvent) {
 function onKey(event: KeyboardEvent) {
   if (isFinding.value && !isFinderIn.value) return typedEarly(event)
   const isFind = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey && event.code === 'KeyK'
-  const isTyping = (event.target as HTMLElement).closest(texts.inputTextareaSelectContenteditable) !== null
+  const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable=true], [role=dialog]') !== null
   const isBareKey = !isTyping && !event.ctrlKey && !event.metaKey && !event.altKey
   if ((isFind || (isBareKey && event.key === '/')) && !isOnFace()) find()
   else if (isBareKey && event.key === '?') isAskingKeys.value = true
@@ -52,7 +52,7 @@ const isBare = computed(() => isOnFace() || isOutside(route.path))
   <a class="skip" href="#room">{{ texts.toTheRoom }}</a>
   <div class="frame">
     <header v-if="!isBare" class="rim">
-      <NuxtLink to="/desk" class="name">{{ texts.agonis }}</NuxtLink>
+      <NuxtLink to="/today" class="name">{{ texts.agonis }}</NuxtLink>
       <nav :aria-label="texts.rooms">
         <NuxtLink
           v-for="room in rooms"

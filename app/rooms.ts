@@ -9,6 +9,7 @@ export interface Room {
 
 /** The rooms of the navigation, in its order. */
 export const rooms: readonly Room[] = [
+  { to: '/today', name: texts.today, about: texts.whatIsOnToday },
   { to: '/desk', name: texts.desk, about: texts.writeOneSessionIn },
   { to: '/shelf', name: texts.shelf, about: texts.allYourSessionsFound },
   { to: '/weeks', name: texts.weeks, about: texts.whatIsPlannedOn },

@@ -3,6 +3,8 @@ import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
 import type { Cord } from '../core/reckon/cord'
+import type { Interval } from '../core/reckon/interval'
+import type { SheetRow } from '../core/reckon/sheet'
 import type { Session, SessionSport, Sport } from '../core/session/document'
 import type { Burden } from '../core/plan/burden'
 import type { PlanKind } from '../core/plan/entry'
@@ -355,4 +357,40 @@ export interface EraseAsked {
 export interface Change {
   what: 'session' | 'plan_entry' | 'athlete_revision' | 'watch' | 'holding' | 'transfer' | 'recording'
   id: string
+}
+
+/** A session of today with its rows, as they come one after the other. */
+export interface TodaySession {
+  entry: PlanRow
+  rows: Pick<SheetRow, 'path' | 'depth' | 'kind' | 'words' | 'startsAt' | 'comesTo'>[]
+  seconds: Interval
+  metres: Interval
+  used: Interval | null
+  isDone: boolean
+  /** The watches that hold it, by the last receipt. */
+  watches: string[]
+}
+
+/** Something that waits for the athlete, as a code with what it is about. */
+export type Decision =
+  | { code: 'doubt'; sessionId: string; title: string; day: string }
+  | { code: 'no-plan'; recordingId: string; title: string; day: string }
+  | { code: 'old-marks'; sport: Sport; day: string }
+  | { code: 'balance'; message: string; source: string; key: string; kind: string; fix: { id: string; title: string; day: string } | null }
+  | { code: 'demo'; weeks: number }
+
+/** What the first screen shows. */
+export interface TodayPicture {
+  today: string
+  /** Nothing was ever written, planned or done here. */
+  isEmpty: boolean
+  sessions: TodaySession[]
+  others: PlanRow[]
+  /** The coming sessions, tomorrow's first. */
+  next: PlanRow[]
+  week: { from: string; entries: PlanRow[]; done: DoneRow[] }
+  last: DoneRow | null
+  decisions: Decision[]
+  races: { name: string; day: string }[]
+  undo: PlanSpan['undo']
 }

@@ -1,28 +1,45 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
+import { balanceOf } from '~~/core/plan/balance'
+import type { BalanceSuggestion } from '~~/core/plan/balance'
+import { weightsOf } from '~~/core/plan/weights'
 import { daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
-import { sayDuration } from '~~/core/quantity/time'
+import type { Sport } from '~~/core/session/document'
 import { sayWeekday } from '~~/core/words/date'
-import type { Listed, PlanRow, ShelfRow } from '~~/shared/api'
+import type { PlanRow } from '~~/shared/api'
 import { weeksPage as texts } from '~/texts/en'
 
 useHead({ title: 'Weeks · Agonis' })
+const route = useRoute()
 const athletes = useAthleteStore()
 const dates = useDates()
 const handover = useHandoverStore()
-const { problem, guarded } = useGuarded()
 const weekOfDay = (day: string) => weekOf(day, athletes.athlete.weekStart ?? 1)
 /** A day of the week that is looked at; null for this week. */
 const lookedAt = ref<string | null>(null)
 const firstDay = computed(() => weekOfDay(lookedAt.value ?? athletes.today))
-const entries = ref<Record<string, PlanRow[]>>({})
-const text = ref('')
-const isFilling = ref(false)
-const found = ref<ShelfRow[]>([])
-const search = ref('')
-const putOn = ref<string | null>(null)
-const textKey = 'agonis.week-text'
-
+const view = ref<'week' | 'block'>('week')
+const weeksBefore = 4
+const races = computed(() =>
+  [
+    ...(athletes.athlete.goals ?? []).map(({ name, date }) => ({ name, day: date })),
+    ...(span.value?.entries ?? []).filter(({ kind }) => kind === 'race').map(({ title, day }) => ({ name: title, day })),
+  ].filter(({ day }) => day >= firstDay.value),
+)
+/** Weeks to the last race there is, or five; no more than a page holds. */
+const blockWeeks = computed(() => {
+  const last = (athletes.athlete.goals ?? [])
+    .map(({ date }) => date)
+    .filter(day => day >= firstDay.value)
+    .sort()
+    .at(-1)
+  const weeks = last ? Math.round((Date.parse(weekOfDay(last)) - Date.parse(firstDay.value)) / (7 * 86_400_000)) + 1 : 5
+  return Math.min(Math.max(weeks, 2), 26)
+})
+const { span, problem, isBusy, load, edit, undo, dismiss, guarded } = usePlan(
+  () => daysFrom(firstDay.value, -7 * weeksBefore),
+  () => daysFrom(firstDay.value, 7 * (view.value === 'block' ? blockWeeks.value : 1) - 1),
+)
 const days = computed(() =>
   Array.from({ length: 7 }, (_, offset) => daysFrom(firstDay.value, offset)).map(iso => ({
     iso,
@@ -30,53 +47,55 @@ const days = computed(() =>
     date: dates.day(iso, {}),
   })),
 )
-const isLoaded = ref(false)
-const isEmpty = computed(() => Object.values(entries.value).every(rows => rows.length === 0))
-
-async function load() {
-  const rows = await api<PlanRow[]>(`/plan?from=${days.value[0]!.iso}&to=${days.value[6]!.iso}`)
-  isLoaded.value = true
-  entries.value = Object.fromEntries(days.value.map(({ iso }) => [iso, rows.filter(row => row.day === iso)]))
+const entries = ref<Record<string, PlanRow[]>>({})
+watch([span, days], () => {
+  entries.value = Object.fromEntries(days.value.map(({ iso }) => [iso, (span.value?.entries ?? []).filter(row => row.day === iso)]))
+})
+const doneOn = (iso: string) => (span.value?.done ?? []).filter(({ day }) => day === iso)
+const doneOf = ({ day, sessionId }: PlanRow) => (sessionId === null ? undefined : doneOn(day).find(one => one.sessionId === sessionId))
+const besidePlan = (iso: string) =>
+  doneOn(iso).filter(one => !(entries.value[iso] ?? []).some(({ sessionId }) => sessionId !== null && sessionId === one.sessionId))
+const isEmpty = computed(() => days.value.every(({ iso }) => (entries.value[iso] ?? []).length === 0 && doneOn(iso).length === 0))
+const weights = computed(() => (span.value ? weightsOf(span.value.entries, span.value.done, span.value.today) : []))
+const suggestions = computed(() => {
+  if (!span.value) return []
+  const inWeek = span.value.entries.filter(({ day }) => day >= firstDay.value && day < daysFrom(firstDay.value, 7))
+  const rows = inWeek.map(row => ({ ...row, session: row.sessionId, sport: row.sport as Sport | null }))
+  const asked = { week: firstDay.value, today: span.value.today, weights: weights.value, entries: rows, races: races.value }
+  const { dismissed } = span.value
+  return balanceOf(asked).filter(({ key, code }) => !dismissed.includes(key) && !dismissed.includes(code))
+})
+const take = ({ fix }: BalanceSuggestion) => {
+  const row = span.value!.entries.find(({ id }) => id === fix!.id)!
+  return edit({ do: 'move', id: row.id, day: fix!.day, was: { day: row.day } })
 }
-const go = (weeks: number) =>
-  guarded(async () => {
-    lookedAt.value = daysFrom(firstDay.value, 7 * weeks)
-    await load()
-  })
-const move = (row: PlanRow, day: string) =>
-  guarded(async () => {
-    await api(`/plan/${row.id}`, { method: 'PUT', body: { day } })
-    await load()
-  })
-const takenOff = ref<PlanRow | null>(null)
-const takeOff = (row: PlanRow) =>
-  guarded(async () => {
-    await api(`/plan/${row.id}`, { method: 'DELETE' })
-    takenOff.value = row
-    await load()
-  })
-const put = (session: string, day: string) =>
-  guarded(async () => {
-    await api('/plan', { method: 'POST', body: { session, day } })
-    putOn.value = null
-    takenOff.value = null
-    await load()
-  })
-/** A row let go on another day: kept there, or put back when the server refuses. */
+
+const lookAt = (day: string | null) => {
+  lookedAt.value = day
+  return load()
+}
+const show = (shown: 'week' | 'block') => {
+  view.value = shown
+  return load()
+}
+const addingTo = ref<string | null>(null)
+/** A session that is to be put on a day, brought from the Shelf or the Desk. */
+const bringing = ref<{ id: string; title: string } | null>(null)
+const bring = (day: string) => {
+  const { id } = bringing.value!
+  bringing.value = null
+  return edit({ do: 'put', day, kind: 'session', session: id })
+}
+/** A row let go on another day or at another place: kept there, or put back when the server refuses. */
 function onDrop(day: string, event: { newIndex?: number }) {
-  const row = entries.value[day]?.[event.newIndex ?? 0]
-  if (row) void move(row, day)
+  const at = event.newIndex ?? 0
+  const row = entries.value[day]?.[at]
+  if (row) void edit({ do: 'move', id: row.id, day, at, was: { day: row.day } })
 }
 
-/** A message was kept: on to the first day it spoke of. */
-const onFilled = (first: string | undefined) =>
-  guarded(async () => {
-    text.value = ''
-    isFilling.value = false
-    if (first) lookedAt.value = first
-    await load()
-  })
-
+const text = ref('')
+const isFilling = ref(false)
+const textKey = 'agonis.week-text'
 watch(text, words => {
   try {
     if (words === '') sessionStorage.removeItem(textKey)
@@ -85,168 +104,132 @@ watch(text, words => {
     return
   }
 })
-watchDebounced(
-  search,
-  () =>
-    guarded(
-      async () => (found.value = (await api<Listed<ShelfRow>>(`/sessions?limit=12&search=${encodeURIComponent(search.value)}`)).rows),
-    ),
-  { debounce: 120 },
-)
-const choose = (day: string) =>
-  guarded(async () => {
-    putOn.value = putOn.value === day ? null : day
-    if (putOn.value) found.value = (await api<Listed<ShelfRow>>(`/sessions?limit=12&search=${encodeURIComponent(search.value)}`)).rows
-  })
+/** A message was kept: on to the first day it spoke of. */
+function onFilled(first: string | undefined) {
+  text.value = ''
+  isFilling.value = false
+  return lookAt(first ?? lookedAt.value)
+}
+
+useChanges(['plan_entry', 'recording'], load)
 onMounted(() =>
   guarded(async () => {
     text.value = handover.takeForWeeks() ?? sessionStorage.getItem(textKey) ?? ''
     isFilling.value = text.value !== ''
     if (!athletes.isLoaded) await athletes.load()
+    const { put } = route.query
+    if (typeof put === 'string') {
+      const { title } = await api<{ title: string }>(`/sessions/${put}`)
+      bringing.value = { id: put, title }
+    }
     await load()
   }),
 )
 </script>
 
 <template>
-  <div class="page">
-    <div class="top">
-      <h1>{{ texts.to(dates.day(firstDay, {}), dates.day(daysFrom(firstDay, 6), { year: true })) }}</h1>
-      <el-button @click="go(-1)">{{ texts.weekBefore }}</el-button>
-      <el-button @click="go(1)">{{ texts.weekAfter }}</el-button>
-      <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
-        texts.fillFromAMessage
-      }}</el-button>
-    </div>
-    <p v-if="problem" class="said error" role="alert">
-      {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
-    </p>
-    <p v-if="takenOff" class="said note" role="status" data-test="taken-off">
-      {{ texts.isOffItIs(takenOff.title, dates.day(takenOff.day)) }}
-      <el-button link type="primary" @click="put(takenOff.sessionId, takenOff.day)">{{ texts.putItBack }}</el-button>
-    </p>
-    <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
-    <Waiting v-if="!isLoaded && !problem" :words="texts.fetchingTheWeek" :rows="7" />
-    <p v-if="isLoaded && isEmpty" class="faint">{{ texts.nothingIsPlannedThis }}</p>
-    <ol class="week">
-      <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">
-        <h2>
-          {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === athletes.today ? texts.today : '' }}</span>
-        </h2>
-        <VueDraggable
-          v-if="entries[day.iso]"
-          v-model="entries[day.iso]!"
-          class="entries"
-          group="week"
-          :animation="0"
-          @add="(event: { newIndex?: number }) => onDrop(day.iso, event)">
-          <div v-for="row in entries[day.iso]" :key="row.id" class="entry" data-test="entry">
-            <NuxtLink :to="`/desk/${row.sessionId}`">{{ row.title }}</NuxtLink>
-            <SessionCord :cord="row.cord" :width="180" />
-            <span class="faint">
-              {{ row.sport }}{{ row.seconds === null ? '' : `, ${sayDuration(Math.round(row.seconds / 60) * 60)}` }}</span
+  <div class="weeks">
+    <div class="page left">
+      <div class="top">
+        <h1>{{ texts.to(dates.day(firstDay, {}), dates.day(daysFrom(firstDay, 6), { year: true })) }}</h1>
+        <el-radio-group :model-value="view" :aria-label="texts.whatIsShown" @change="show($event as 'week' | 'block')">
+          <el-radio-button value="week">{{ texts.week }}</el-radio-button>
+          <el-radio-button value="block">{{ texts.toTheRace }}</el-radio-button>
+        </el-radio-group>
+      </div>
+      <div class="tools">
+        <el-button @click="lookAt(daysFrom(firstDay, -7))">{{ texts.weekBefore }}</el-button>
+        <el-button :disabled="lookedAt === null" data-test="this-week" @click="lookAt(null)">{{ texts.thisWeek }}</el-button>
+        <el-button @click="lookAt(daysFrom(firstDay, 7))">{{ texts.weekAfter }}</el-button>
+        <AfterRoom><LazyWeeksJump @jump="lookAt" /></AfterRoom>
+        <LazyWeeksWholeWeek v-if="span" :week="firstDay" :today="span.today" :is-busy="isBusy" @edit="edit" />
+        <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
+          texts.fillFromAMessage
+        }}</el-button>
+      </div>
+      <ProblemAlert :problem="problem" />
+      <p v-if="span?.undo" class="said note" role="status" data-test="plan-undo">
+        {{ span.undo.said }}.
+        <el-button link type="primary" :disabled="isBusy" data-test="undo-plan" @click="undo">{{ texts.undo }}</el-button>
+      </p>
+      <p v-if="bringing" class="said ask" role="status" data-test="bringing">
+        {{ texts.onWhichDay(bringing.title) }}
+        <el-button link type="primary" @click="bringing = null">{{ texts.leaveIt }}</el-button>
+      </p>
+      <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
+      <Waiting v-if="!span && !problem" :words="texts.fetchingTheWeek" :rows="7" />
+      <LazyWeeksBlock
+        v-if="view === 'block' && span"
+        :span="span"
+        :from="firstDay"
+        :weeks="blockWeeks"
+        :weights="weights"
+        :races="races"
+        @open="(week: string) => ((view = 'week'), lookAt(week))" />
+      <template v-else>
+        <p v-if="span && isEmpty" class="faint">{{ texts.nothingIsPlannedThis }}</p>
+        <ol class="week">
+          <li v-for="day in days" :key="day.iso" :class="{ today: day.iso === athletes.today }" :data-day="day.iso">
+            <h2>
+              {{ day.name }} <span class="faint">{{ day.date }}{{ day.iso === athletes.today ? texts.today : '' }}</span>
+            </h2>
+            <div>
+              <strong v-for="race in races.filter(one => one.day === day.iso)" :key="race.name" class="goal">{{ race.name }}</strong>
+              <VueDraggable
+                v-if="entries[day.iso]"
+                v-model="entries[day.iso]!"
+                class="entries"
+                group="week"
+                :animation="0"
+                :delay="150"
+                delay-on-touch-only
+                @add="(event: { newIndex?: number }) => onDrop(day.iso, event)"
+                @update="(event: { newIndex?: number }) => onDrop(day.iso, event)">
+                <WeeksEntry
+                  v-for="(row, index) in entries[day.iso]"
+                  :key="row.id"
+                  :row="row"
+                  :days="days"
+                  :today="athletes.today"
+                  :done="doneOf(row)"
+                  :is-first="index === 0"
+                  @edit="edit" />
+              </VueDraggable>
+              <p v-for="one in besidePlan(day.iso)" :key="one.id" class="done" data-test="done-beside">
+                <span class="good">✓</span> <NuxtLink :to="`/log/${one.id}`">{{ one.title }}</NuxtLink>
+                <SessionCord :cord="one.cord" :width="220" />
+              </p>
+            </div>
+            <el-button v-if="bringing" size="small" data-test="bring-here" :data-day="day.iso" @click="bring(day.iso)">{{
+              texts.here
+            }}</el-button>
+            <el-button
+              v-else
+              link
+              type="primary"
+              class="add"
+              :aria-label="texts.putSomethingOn(day.name)"
+              :aria-expanded="addingTo === day.iso"
+              data-test="add"
+              @click="addingTo = addingTo === day.iso ? null : day.iso"
+              >{{ texts.add }}</el-button
             >
-            <span class="acts">
-              <label
-                ><span class="hidden-text">{{ texts.moveTo(row.title) }}</span>
-                <el-select :model-value="day.iso" @change="move(row, $event)">
-                  <el-option v-for="other in days" :key="other.iso" :value="other.iso" :label="other.name.slice(0, 3)" />
-                </el-select>
-              </label>
-              <el-button link type="primary" :aria-label="texts.takeOffTheWeek(row.title)" @click="takeOff(row)">{{
-                texts.takeOff
-              }}</el-button>
-            </span>
-          </div>
-        </VueDraggable>
-        <el-button
-          link
-          type="primary"
-          :aria-label="texts.putASessionOn(day.name)"
-          :aria-expanded="putOn === day.iso"
-          @click="choose(day.iso)">
-          {{ texts.putASessionHere }}
-        </el-button>
-        <div v-if="putOn === day.iso" class="put">
-          <el-input v-model="search" type="search" :placeholder="texts.findOnTheShelf" :aria-label="texts.findOnTheShelf2" />
-          <p v-for="session in found" :key="session.id">
-            <el-button text class="pick" @click="put(session.id, day.iso)"><SessionBrief :row="session" /></el-button>
-          </p>
-          <p v-if="found.length === 0" class="faint">{{ texts.nothingOnTheShelf }}</p>
-        </div>
-      </li>
-    </ol>
+            <LazyWeeksAddTo
+              v-if="addingTo === day.iso"
+              class="adding"
+              :day="day.iso"
+              :day-name="day.name"
+              @edit="edit"
+              @close="addingTo = null" />
+          </li>
+        </ol>
+      </template>
+    </div>
+    <aside v-if="span && view === 'week'" class="side" :aria-label="texts.besideTheWeek">
+      <WeeksSums :week="firstDay" :weights="weights" />
+      <WeeksThoughts :suggestions="suggestions" :is-busy="isBusy" @take="take" @dismiss="dismiss" />
+    </aside>
   </div>
 </template>
 
-<style scoped>
-.top {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
-  margin-bottom: 14px;
-}
-.top h1 {
-  margin-right: auto;
-}
-.week {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-.week > li {
-  border-top: 1px solid var(--rule);
-  padding: 8px 0 10px;
-  display: grid;
-  grid-template-columns: 230px 1fr auto;
-  gap: 6px 18px;
-  align-items: start;
-}
-.week > li.today {
-  border-top: 2px solid var(--clay-4);
-}
-.entries {
-  min-height: 30px;
-}
-.entry {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
-  flex-wrap: wrap;
-  padding: 3px 0;
-  cursor: grab;
-}
-.entry a {
-  overflow-wrap: anywhere;
-}
-.acts {
-  margin-left: auto;
-  display: inline-flex;
-  gap: 12px;
-  align-items: baseline;
-}
-.acts .el-input {
-  min-height: 26px;
-  padding: 0 4px;
-}
-.put {
-  grid-column: 2 / -1;
-}
-.put p {
-  margin: 2px 0;
-}
-.pick {
-  width: min(560px, 100%);
-  height: auto;
-  padding: 6px 4px;
-}
-.pick :deep(> span) {
-  width: 100%;
-}
-@media (max-width: 760px) {
-  .week > li {
-    grid-template-columns: 1fr;
-  }
-}
-</style>
+<style scoped src="./weeks.css"></style>

@@ -3,7 +3,7 @@ import { shelfActs as texts } from '~/texts/en'
 
 /** One thing that can be done with a session on the shelf, in its menu and by a key while its title has the focus. */
 export interface RowAct {
-  name: 'copy' | 'tag' | 'paper' | 'export' | 'archive' | 'remove'
+  name: 'copy' | 'plan' | 'tag' | 'paper' | 'export' | 'archive' | 'remove'
   words: string
   key: string
   /** As `KeyboardEvent.code` has it. */
@@ -12,6 +12,7 @@ export interface RowAct {
 
 export const rowActs = ({ isArchived }: { isArchived: boolean }): RowAct[] => [
   { name: 'copy', words: 'Copy', key: 'C', code: 'KeyC' },
+  { name: 'plan', words: texts.putOnADay, key: 'D', code: 'KeyD' },
   { name: 'tag', words: 'Tag', key: 'T', code: 'KeyT' },
   { name: 'paper', words: texts.onPaper, key: 'P', code: 'KeyP' },
   { name: 'export', words: 'Export', key: 'X', code: 'KeyX' },

@@ -30,15 +30,7 @@ export const aboutPage = {
     'Agonis is no medical device. Before hard training after illness, injury or a long pause, and with any pain, dizziness or a tight chest, ask a doctor or physiotherapist.',
 }
 
-export const app = {
-  inputTextareaSelectContenteditable: 'input, textarea, select, [contenteditable=true], [role=dialog]',
-  toTheRoom: 'To the room',
-  agonis: 'Agonis',
-  rooms: 'Rooms',
-  find: 'Find',
-  keys: 'Keys',
-  help: 'Help',
-}
+export const app = { toTheRoom: 'To the room', agonis: 'Agonis', rooms: 'Rooms', find: 'Find', keys: 'Keys', help: 'Help' }
 
 export const calculatorEquivalents = {
   halfMarathon: 'half marathon',
@@ -243,6 +235,7 @@ export const deskHowHard = {
 }
 
 export const deskIdPage = {
+  putOnADay: 'Put on a day',
   newSession: 'New session',
   deskAgonis: (title: Said) => `${title} · Desk · Agonis`,
   desk: 'Desk',
@@ -1107,6 +1100,8 @@ export const pluginsPopperPlace = { whatCanBeChosen: 'What can be chosen' }
 export const roomOpening = { agonis: (name: Said) => `${name} · Agonis`, opening: 'Opening …' }
 
 export const rooms = {
+  today: 'Today',
+  whatIsOnToday: 'What is on today, what is on the watch, and what waits for a decision.',
   desk: 'Desk',
   shelf: 'Shelf',
   weeks: 'Weeks',
@@ -1140,6 +1135,7 @@ export const rooms = {
 export const sessionBrief = { changed: (updatedAt: Said) => `changed ${updatedAt}` }
 
 export const shelfActs = {
+  putOnADay: 'Put on a day',
   onPaper: 'On paper',
   bringBack: 'Bring back',
   doneTimesLast: (timesDone: Said) => `done ${timesDone} times, last`,
@@ -1212,6 +1208,97 @@ export const signInPage = {
 export const standinIdPage = { standInWatchAgonis: 'Stand-in watch · Agonis', standInWatch: 'Stand-in watch', watches: 'Watches' }
 
 export const tagField = { takeTheTagOff: (tag: Said) => `Take the tag ${tag} off`, addATag: 'add a tag', addATag2: 'Add a tag' }
+
+export const todayPage = {
+  todayAgonis: 'Today · Agonis',
+  today: 'Today',
+  lookingWhatIsOn: 'Looking what is on …',
+  isToday: (race: Said) => `${race} is today`,
+  oneDayTo: (race: Said) => `one day to ${race}`,
+  daysTo: (days: Said, race: Said) => `${days} days to ${race}`,
+  thisDayIsBlocked: 'This day is blocked.',
+  aRest: 'A rest',
+  min: (minutes: Said) => `${minutes} min`,
+  besideToday: 'Beside today',
+}
+
+export const todayFirstLook = {
+  nothingIsPlannedYet: 'Nothing is planned yet',
+  agonisTurnsA: 'Agonis turns a line of text into a session that a watch leads you through, and says afterwards how it went.',
+  pasteAMessage: 'Paste a message with a session or a week in it',
+  tue6X800: 'Tue: 2 km easy, 6 x 800 / 90 s jog, 2 km easy',
+  readIt: 'Read it',
+  writeALine: 'Write a line yourself',
+  lookRound: 'Look round first',
+}
+
+export const todaySession = {
+  orMore: (low: Said) => `(${low} or more of what you have shown)`,
+  toOf: (low: Said, high: Said) => `(${low} to ${high} of what you have shown)`,
+  howLongIsNot: 'How long is not known.',
+  done: 'done',
+  onThe: (watches: Said) => `on the ${watches}`,
+  onNoWatchYet: 'on no watch yet',
+  carryOutOnThis: 'Carry out on this phone',
+  toTheWatches: 'Send to a watch',
+  openAtTheDesk: 'Open at the Desk',
+  copyAsText: 'Copy as text',
+  copied: 'Copied',
+}
+
+export const todayMoveTo = { moveToAnother: 'Move to another day', daysToMove: 'Days to move it to' }
+
+export const todayNothingOn = {
+  aDayOfRest: 'A day of rest',
+  nothingIsOnToday: 'Nothing is on today',
+  anEasyOneFrom: 'An easy one from the shelf',
+  writeOne: 'Write one',
+  keepItAs: 'Keep it as a rest',
+  rest: 'Rest',
+  comingUp: 'Coming up',
+  doItToday: 'do it today',
+  doToday: (title: Said) => `Do ${title} today`,
+}
+
+export const todayLast = {
+  last: (title: Said, day: Said) => `Last: ${title}, ${day}`,
+  took: (time: Said) => `It took ${time}.`,
+  held: (percent: Said) => `Held ${percent} % of what had a target.`,
+  felt: (effort: Said) => `It felt like ${effort} of 10.`,
+  howItFelt: 'How it felt is not said yet.',
+  asRun: 'As run',
+}
+
+export const todayDecisions = {
+  toDecide: 'To decide',
+  oneRecording: 'One recording waits',
+  recordings: (count: Said) => `${count} recordings wait`,
+  waitsOnThe: (recordings: Said, watch: Said) => `${recordings} on the ${watch}.`,
+  bringItHome: 'Bring it home',
+  onTheIsOlder: (title: Said, watch: Said) => `${title} on the ${watch} is older than the session.`,
+  lookAtIt: 'Look at it',
+  theDemoIsAWeek: 'The demo was laid out around last week.',
+  theDemoIsWeeks: (weeks: Said) => `The demo was laid out around a day ${weeks} weeks ago.`,
+  moveItToToday: 'Move it to today',
+  readsTwoWays: (title: Said, day: Said) => `${title} of ${day} has a row that reads two ways.`,
+  answerIt: 'Answer it',
+  cameHomeWithout: (day: Said) => `What was done on ${day} has no plan.`,
+  yourYoungestMark: (sport: Said, day: Said) => `Your youngest mark for the ${sport} is of ${day}: what is reckoned from it may be off.`,
+  toYourNumbers: 'To your numbers',
+  moveTo: (title: Said, day: Said) => `Move ${title} to ${day}`,
+  notThisWeek: 'Not this week',
+  neverSayThis: 'Never say this',
+  nothingWaitsFor: 'Nothing waits for you.',
+  lastChange: (said: Said) => `${said}.`,
+  undo: 'Undo',
+}
+
+export const todayWeek = {
+  thisWeek: 'This week',
+  doneOf: (done: Said, whole: Said) => `${done} done of ${whole}`,
+  easy: (percent: Said) => `${percent} % easy`,
+  nothing: 'nothing',
+}
 
 export const watchesAbility = {
   heartRate: 'heart rate',
@@ -1504,22 +1591,106 @@ export const weeksMessageLines = {
 
 export const weeksPage = {
   to: (firstDay: Said, year: Said) => `${firstDay} to ${year}`,
+  whatIsShown: 'What is shown',
+  week: 'Week',
+  toTheRace: 'To the race',
   weekBefore: 'Week before',
+  thisWeek: 'This week',
   weekAfter: 'Week after',
   fillFromAMessage: 'Fill from a message',
-  isOffItIs: (title: Said, day: Said) => `“${title}” is off ${day}; it is still on the shelf.`,
-  putItBack: 'Put it back',
+  undo: 'Undo',
+  onWhichDay: (title: Said) => `On which day is ${title}?`,
+  leaveIt: 'Leave it',
   fetchingTheWeek: 'Fetching the week …',
   nothingIsPlannedThis: 'Nothing is planned this week. Put a session on a day, or fill the week from a message.',
   today: ', today',
+  here: 'Here',
+  putSomethingOn: (name: Said) => `Put something on ${name}`,
+  add: 'add',
+  besideTheWeek: 'Beside the week',
+}
+
+export const weeksEntry = {
+  lengthNotKnown: 'length not known',
+  noEffortSaid: 'no effort said, so no load',
+  effort: (effort: Said) => `effort ${effort} of 10`,
+  note: 'note',
+  rest: 'rest',
+  blocked: 'nothing can be done that day',
+  race: 'race',
+  restDay: 'Rest',
+  blockedDay: 'Blocked',
+  done: 'done',
   moveTo: (title: Said) => `Move ${title} to`,
-  takeOffTheWeek: (title: Said) => `Take ${title} off the week`,
+  earlierInItsDay: (title: Said) => `${title} earlier in its day`,
+  takeOffTheDay: (title: Said) => `Take ${title} off its day`,
   takeOff: 'take off',
-  putASessionOn: (name: Said) => `Put a session on ${name}`,
-  putASessionHere: 'put a session here',
-  findOnTheShelf: 'find on the shelf',
-  findOnTheShelf2: 'Find on the shelf',
+}
+
+export const weeksAddTo = {
+  aSession: 'Session',
+  otherWork: 'Other work',
+  aNote: 'Note',
+  aRest: 'Rest',
+  aRace: 'Race',
+  notAvailable: 'Blocked day',
+  putOn: (name: Said) => `Put on ${name}`,
+  what: 'What',
+  findOnThe: 'find on the shelf',
+  findOnTheShelf: 'Find on the shelf',
   nothingOnTheShelf: 'Nothing on the shelf has that in it.',
+  whatItIs: 'what it is',
+  whyIfYouLike: 'why, if you like',
+  name: 'Name',
+  minutes: 'minutes',
+  effortOf10: 'effort, 0 to 10',
+  putIt: 'Put it there',
+  leaveIt: 'Leave it',
+}
+
+export const weeksSums = {
+  lastWeeks: (low: Said, high: Said) => `${low} to ${high} in the four weeks before`,
+  km: (kilometres: Said) => `${kilometres} km`,
+  whatTheWeekComesTo: 'What the week comes to',
+  theWeek: 'The week',
+  all: 'all',
+  shares: (easy: Said, between: Said, hard: Said) => `${easy} % easy, ${between} % between the thresholds, ${hard} % hard`,
+  loadByEffort: 'Load by effort',
+  loadByHeart: 'Load by heart rate',
+  notKnown: 'not known',
+  monotony: 'Monotony',
+  strain: (strain: Said) => `strain ${strain}`,
+  leftOut: (count: Said) => `${count} without a load: nothing tells it.`,
+  neitherIsTruth:
+    'Two ways to estimate load; neither is the truth. What is done counts as it was felt, what is planned as forecast. With pain, dizziness or illness stop, and ask a doctor.',
+}
+
+export const weeksThoughts = {
+  suggestions: 'Suggestions',
+  nothingStandsOut: 'Nothing stands out in this week.',
+  move: (title: Said, day: Said) => `Move ${title} to ${day}`,
+  notThisWeek: 'Not this week',
+  never: 'Never say this',
+}
+
+export const weeksBlock = { theWeeksToThe: 'The weeks to the race', week: 'Week of', load: 'Load' }
+
+export const weeksJump = { jumpToADay: 'Jump to a day' }
+
+export const weeksWholeWeek = {
+  wholeWeek: 'Whole week',
+  copyToTheNext: 'Copy to the next week',
+  takeAllOff: 'Take all of it off',
+  moveAllFrom: 'Move all from',
+  fromDay: 'From which day',
+  onBy: 'on by',
+  days: 'days',
+  moveThem: 'Move them',
+  swap: 'Swap',
+  oneDay: 'One day',
+  and: 'and',
+  otherDay: 'The other day',
+  swapThem: 'Swap them',
 }
 
 export const wordsDefine = {

@@ -55,7 +55,9 @@ describe('what the days of a week suggest', () => {
     expect(found[0]!.fix).toEqual({ id: hard[1]!.id, title: 'race of 2', day: daysFrom(week, 3) })
     const blocked = { ...entryOf(weight(3, null, 0)), kind: 'blocked' as const, session: null }
     expect(looked(hard, { entries: [...hard.map(entryOf), blocked] })[0]!.fix!.day).toBe(daysFrom(week, 4))
-    expect(looked(hard, { today: daysFrom(week, 3) })[0]!.fix).toBeNull()
+    expect(looked(hard, { today: daysFrom(week, 3) })).toEqual([])
+    const late = [weight(5, 'hard', 300), weight(6, 'hard', 300)]
+    expect(looked(late, { today: daysFrom(week, 5) })[0]!.fix).toBeNull()
     const fixed = looked([hard[0]!, { ...hard[1]!, day: daysFrom(week, 3) }])
     expect(codes(fixed)).toEqual([])
   })

@@ -30,6 +30,7 @@ export interface BalanceSuggestion {
 
 const isHard = ({ burden }: Weight) => burden?.level === 'hard' || burden?.level === 'race' || burden?.level === 'beyond'
 const weekDays = (week: string) => Array.from({ length: 7 }, (_, offset) => daysFrom(week, offset))
+const daysLeft = (week: string, today: string) => weekDays(week).filter(day => day >= today)
 const between = (weights: readonly Weight[], from: string, days: number) =>
   weights.filter(({ day }) => day >= from && day < daysFrom(from, days))
 const loadOn = (weights: readonly Weight[], day: string) =>
@@ -68,9 +69,9 @@ function moveOf(question: BalanceQuestion, moved: Weight | undefined): BalanceSu
 
 type Found = { reason: BalanceReason; moved?: Weight }
 
-/** Hard days that follow each other. */
-function hardClose({ week, weights }: BalanceQuestion): Found[] {
-  return weekDays(week).flatMap(day => {
+/** Hard days that follow each other; what is over cannot be helped. */
+function hardClose({ week, today: from, weights }: BalanceQuestion): Found[] {
+  return daysLeft(week, from).flatMap(day => {
     const today = weights.find(weight => weight.day === day && isHard(weight))
     const before = weights.find(weight => weight.day === daysFrom(day, -1) && isHard(weight))
     return today && before ? [{ reason: { code: 'hard-close', first: before.title, second: today.title, day }, moved: today } as Found] : []
@@ -78,8 +79,8 @@ function hardClose({ week, weights }: BalanceQuestion): Found[] {
 }
 
 /** A long session on the day after a hard one. */
-function longAfterHard({ week, weights }: BalanceQuestion): Found[] {
-  return weekDays(week).flatMap(day => {
+function longAfterHard({ week, today, weights }: BalanceQuestion): Found[] {
+  return daysLeft(week, today).flatMap(day => {
     const long = weights.find(weight => weight.day === day && !isHard(weight) && (weight.burden?.seconds ?? 0) >= longMinutes * 60)
     const before = weights.find(weight => weight.day === daysFrom(day, -1) && isHard(weight))
     if (!long || !before) return []

@@ -13,6 +13,7 @@ export type SaidEdit =
 
 const short = (day: string) => sayDay(day, { weekday: 'short' })
 const things = (count: number) => (count === 1 ? 'one thing' : `${count} things`)
+const span = ({ days, from }: { days: number; from: string }) => (days === 1 ? short(from) : `the week of ${short(from)}`)
 const dayCount = (count: number) => (Math.abs(count) === 1 ? 'a day' : `${Math.abs(count)} days`)
 
 /** An edit of the plan in words: what can be taken back. */
@@ -29,13 +30,13 @@ export function sayPlanEdit(edit: SaidEdit): string {
         ? `${edit.title} moved within ${short(edit.to)}`
         : `${edit.title} moved from ${short(edit.from)} to ${short(edit.to)}`
     case 'copy':
-      return `${things(edit.count)} copied from ${edit.days === 1 ? short(edit.from) : `the week of ${short(edit.from)}`} to ${short(edit.to)}`
+      return `${things(edit.count)} copied from ${span(edit)} to ${short(edit.to)}`
     case 'swap':
       return `${short(edit.one)} and ${short(edit.other)} swapped`
     case 'shift':
       return `${things(edit.count)} from ${short(edit.from)} on moved ${dayCount(edit.by)} ${edit.by > 0 ? 'later' : 'earlier'}`
     case 'clear':
-      return `${things(edit.count)} taken off ${edit.days === 1 ? short(edit.from) : `the week of ${short(edit.from)}`}`
+      return `${things(edit.count)} taken off ${span(edit)}`
     case 'fill':
       return `${things(edit.count)} put on their days from a message`
   }

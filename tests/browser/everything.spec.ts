@@ -31,7 +31,7 @@ test('a locked door says how it opens, and opens once by its address', async ({ 
   await expectAccessible(page)
   const key = oneTimeAddress(folder, stack)
   await page.goto(key)
-  await page.waitForURL(/\/desk/)
+  await page.waitForURL(/\/today/)
   const other = await browser.newPage()
   await other.goto(key)
   await expect(other.getByText('That address has let somebody in already, or is too old.')).toBeVisible()

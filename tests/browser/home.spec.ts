@@ -127,7 +127,7 @@ test('a passkey signs in where the server is reached by a name, and not by an ad
     .click()
   await expect(page).toHaveURL(/\/sign-in/)
   await page.click('[data-test=sign-in-by-passkey]')
-  await page.waitForURL(/\/desk/)
+  await page.waitForURL(/\/today/)
   await page.goto(`${stack.address.replace('localhost', '127.0.0.1')}/sign-in`)
   await expect(page.locator('[data-test=sign-in-now]')).toBeVisible()
   await expect(page.locator('[data-test=sign-in-by-passkey]')).toHaveCount(0)

@@ -24,8 +24,8 @@ test('an entry dragged to another day is kept there', async ({ app }) => {
   await expect(entry).toBeVisible()
   const target = 3
   const [start, end] = [(await entry.boundingBox())!, (await dayOf(app, target).locator('.entries').boundingBox())!]
-  const answered = app.waitForResponse(response => response.request().method() === 'PUT' && response.url().includes('/api/plan/'))
-  await app.mouse.move(start.x + start.width - 12, start.y + 8)
+  const answered = app.waitForResponse(response => response.url().endsWith('/api/plan/edits'))
+  await app.mouse.move(start.x + 4, start.y + 4)
   await app.mouse.down()
   await app.mouse.move(end.x + 20, end.y + 4, { steps: 12 })
   await app.mouse.move(end.x + 24, end.y + 6, { steps: 4 })

@@ -13,14 +13,14 @@ import { program, revision, session, transfer } from '../../server/db/schema'
 import { currentStandpoint, saveAthlete } from '../../server/services/athlete'
 import { importFile } from '../../server/services/exchange'
 import { fitSession } from '../../server/services/fit'
-import { listPlan, planSession } from '../../server/services/plan'
+import { listPlan, movePlanned, planSession } from '../../server/services/plan'
 import { dryRun, push } from '../../server/services/push'
 import { keepProgram } from '../../server/services/program'
 import { listRecordings, loadRecording, storeRecording } from '../../server/services/recording'
 import { copySession, loadSession, saveSession } from '../../server/services/session'
 import { archiveSession, listSessions, tagSession } from '../../server/services/shelf'
 import { startTransfer } from '../../server/services/transfer'
-import { fillWeek, movePlanned } from '../../server/services/week'
+import { fillWeek } from '../../server/services/week'
 import type { Person } from './client'
 import { database, newPerson } from './client'
 
@@ -118,7 +118,7 @@ describe('the plan', () => {
     const text = 'Tue: 6 x 800\nThu: rest\nSat: ride 90 min Z2'
     const rows = await inAnns(tx => fillWeek(tx, '2031-07-07', text))
     expect(rows.map(row => row.day)).toEqual(['2031-07-08', '2031-07-12'])
-    expect((await inAnns(tx => loadSession(tx, rows[0]!.sessionId))).source).toBe(text)
+    expect((await inAnns(tx => loadSession(tx, rows[0]!.sessionId!))).source).toBe(text)
   })
 })
 

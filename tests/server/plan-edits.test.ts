@@ -50,7 +50,7 @@ describe('edits of the plan', () => {
   it('of two tabs that move one session: the second is told where it is, and nothing is lost', async () => {
     const nines = await newSession(ilse, hard)
     await edit({ do: 'put', day: day(1), kind: 'session', session: nines })
-    const [{ id }] = (await spanOf()).entries as [{ id: string }]
+    const [{ id }] = (await spanOf()).entries as unknown as [{ id: string }]
     const both = await Promise.all([2, 3].map(offset => edit({ do: 'move', id, day: day(offset), was: { day: day(1) } })))
     expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
     const refused = both.find(({ status }) => status === 409)!.body as unknown as { now: string; problem: string }
@@ -79,7 +79,7 @@ describe('edits of the plan', () => {
     const nines = await newSession(ilse, hard)
     await edit({ do: 'put', day: day(1), kind: 'session', session: nines })
     const before = (await spanOf()).entries
-    const [{ id }] = before as [{ id: string }]
+    const [{ id }] = before as unknown as [{ id: string }]
     const nobody = '00000000-0000-4000-8000-000000000000'
     const bad: [unknown, number, string][] = [
       [{ do: 'move', id, day: day(-1), was: { day: day(1) } }, 422, 'body.day'],
@@ -111,7 +111,7 @@ describe('edits of the plan', () => {
     const nines = await newSession(ilse, hard)
     await edit({ do: 'put', day: day(1), kind: 'session', session: nines })
     const { entries, undo: last } = await spanOf()
-    const [{ id }] = entries as [{ id: string }]
+    const [{ id }] = entries as unknown as [{ id: string }]
     expect((await spanOf(other)).entries).toEqual([])
     expect((await edit({ do: 'move', id, day: day(2), was: { day: day(1) } }, other)).status).toBe(404)
     expect((await edit({ do: 'off', ids: [id] }, other)).status).toBe(404)

@@ -7,7 +7,7 @@ const hasWord = (text: string) => /\p{L}{2,}/u.test(text)
 const isSentence = (text: string) => /\p{L}{2,}[,:;.“”]?\s+(?:\d+\s+)?[“”]?\p{L}{2,}/u.test(text)
 /** Names of styles, keys of a keyboard, addresses and forms of dates are no sentences. */
 const isOfTheMachine = (text: string) =>
-  /^(?:\/|[.#[]|Ctrl |Alt |Shift )|D MMM/.test(text) ||
+  /^(?:\/|[.#[]|Ctrl |Alt |Shift )|D MMM|\[\w+=/.test(text) ||
   text
     .trim()
     .split(/\s+/)

@@ -30,6 +30,7 @@ const standing = computed(() =>
 
 function act(name: string) {
   if (name === 'copy') emit('copy')
+  else if (name === 'plan') void navigateTo(`/weeks?put=${props.row.id}`)
   else if (name === 'tag') isTagging.value = !isTagging.value
   else if (name === 'paper') void navigateTo(`/card/${props.row.id}`)
   else if (name === 'export') window.location.assign(`/api/sessions/${props.row.id}/export?as=json`)

@@ -106,6 +106,7 @@ const { problem, history, openedId } = await useOpened()
       <div class="bar">
         <el-button type="primary" :disabled="!canSend" data-test="send-to-watch" @click="sendToWatch">{{ texts.sendToWatch }}</el-button>
         <NuxtLink class="act link" :to="`/card/${text.id}`" data-test="to-card">{{ texts.onPaper }}</NuxtLink>
+        <NuxtLink class="act link" :to="`/weeks?put=${text.id}`" data-test="put-on">{{ texts.putOnADay }}</NuxtLink>
         <NuxtLink class="act link" to="/desk/new">{{ texts.newSession }}</NuxtLink>
         <el-button :disabled="!text.canUndo" :title="shownKeys('Ctrl Z')" data-test="undo" @click="editor?.undo()">{{
           texts.undo

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import type { PlanKind } from '~~/core/plan/entry'
+import type { Listed, PlanAsk, ShelfRow } from '~~/shared/api'
+import { weeksAddTo as texts } from '~/texts/en'
+
+/** What can be put on a day: a session of the shelf, other work, a note, a rest, a race; or the day blocked. */
+const props = defineProps<{ day: string; dayName: string }>()
+const emit = defineEmits<{ edit: [ask: PlanAsk]; close: [] }>()
+const kind = ref<PlanKind>('session')
+const kinds: readonly { kind: PlanKind; words: string }[] = [
+  { kind: 'session', words: texts.aSession },
+  { kind: 'work', words: texts.otherWork },
+  { kind: 'note', words: texts.aNote },
+  { kind: 'rest', words: texts.aRest },
+  { kind: 'race', words: texts.aRace },
+  { kind: 'blocked', words: texts.notAvailable },
+]
+const search = ref('')
+const found = ref<ShelfRow[]>([])
+const name = ref('')
+const minutes = ref<number | undefined>()
+const effort = ref<number | undefined>()
+const { problem, guarded } = useGuarded()
+
+const look = () =>
+  guarded(async () => (found.value = (await api<Listed<ShelfRow>>(`/sessions?limit=8&search=${encodeURIComponent(search.value)}`)).rows))
+watchDebounced(search, look, { debounce: 120 })
+onMounted(look)
+
+const needsName = computed(() => kind.value === 'work' || kind.value === 'note' || kind.value === 'race')
+function put(session?: string) {
+  emit('edit', {
+    do: 'put',
+    day: props.day,
+    kind: kind.value,
+    ...(session ? { session } : {}),
+    ...(kind.value !== 'session' && name.value.trim() ? { name: name.value.trim() } : {}),
+    ...(kind.value === 'work' && minutes.value ? { minutes: minutes.value } : {}),
+    ...(kind.value === 'work' && effort.value !== undefined ? { effort: effort.value } : {}),
+  })
+  emit('close')
+}
+</script>
+
+<template>
+  <section class="add" :aria-label="texts.putOn(dayName)" @keydown.esc="emit('close')">
+    <el-radio-group v-model="kind" :aria-label="texts.what">
+      <el-radio-button v-for="one in kinds" :key="one.kind" :value="one.kind">{{ one.words }}</el-radio-button>
+    </el-radio-group>
+    <template v-if="kind === 'session'">
+      <el-input v-model="search" type="search" :placeholder="texts.findOnThe" :aria-label="texts.findOnTheShelf" data-test="put-search" />
+      <p v-for="session in found" :key="session.id">
+        <el-button text class="pick" data-test="pick" @click="put(session.id)"><SessionBrief :row="session" /></el-button>
+      </p>
+      <p v-if="found.length === 0" class="faint">{{ texts.nothingOnTheShelf }}</p>
+      <ProblemAlert :problem="problem" />
+    </template>
+    <form v-else class="fields" @submit.prevent="put()">
+      <el-input
+        v-model="name"
+        maxlength="500"
+        :placeholder="needsName ? texts.whatItIs : texts.whyIfYouLike"
+        :aria-label="texts.name"
+        data-test="put-name" />
+      <template v-if="kind === 'work'">
+        <label
+          >{{ texts.minutes }}
+          <el-input-number v-model="minutes" :min="1" :max="2880" :controls="false" size="small" data-test="put-minutes"
+        /></label>
+        <label
+          >{{ texts.effortOf10 }}
+          <el-input-number v-model="effort" :min="0" :max="10" :controls="false" size="small" data-test="put-effort"
+        /></label>
+      </template>
+      <el-button type="primary" native-type="submit" :disabled="needsName && name.trim() === ''" data-test="put-it">{{
+        texts.putIt
+      }}</el-button>
+    </form>
+    <el-button link type="primary" @click="emit('close')">{{ texts.leaveIt }}</el-button>
+  </section>
+</template>
+
+<style scoped>
+.add {
+  border-left: 4px solid var(--clay-2);
+  padding: 6px 0 6px 12px;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+.add p {
+  margin: 0;
+  width: 100%;
+}
+.pick {
+  width: min(640px, 100%);
+  height: auto;
+  padding: 4px;
+}
+.pick :deep(> span) {
+  width: 100%;
+}
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+.add > .el-input {
+  max-width: 420px;
+}
+</style>

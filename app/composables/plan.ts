@@ -1,0 +1,25 @@
+import type { PlanAsk, PlanSpan } from '~~/shared/api'
+
+/** Some days of the plan: what is on them, edits of it, and taking the last one back. */
+export function usePlan(from: () => string, to: () => string) {
+  const span = shallowRef<PlanSpan | null>(null)
+  const { problem, isBusy, guarded } = useGuarded()
+
+  async function fetchSpan() {
+    span.value = await api<PlanSpan>(`/plan/span?from=${from()}&to=${to()}`)
+  }
+  const load = () => guarded(fetchSpan)
+  /** What was refused leaves the plan as it is, and shows it as it is. */
+  const sending = (path: string, body: object) =>
+    guarded(async () => {
+      try {
+        await api(path, { method: 'POST', body })
+      } finally {
+        await fetchSpan()
+      }
+    })
+  const edit = (ask: PlanAsk) => sending('/plan/edits', ask)
+  const undo = () => (span.value?.undo ? sending('/plan/undo', { number: span.value.undo.number }) : Promise.resolve())
+  const dismiss = (key: string) => sending('/plan/dismissals', { key })
+  return { span, problem, isBusy, load, edit, undo, dismiss, guarded }
+}

@@ -1,0 +1,154 @@
+import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { balanceOf } from '../../core/plan/balance'
+import type { PlanEntry } from '../../core/plan/entry'
+import { weightsOf } from '../../core/plan/weights'
+import type { Standpoint } from '../../core/athlete/standpoint'
+import { courseOf } from '../../core/forecast/intensity'
+import { usedOf } from '../../core/forecast/level'
+import { daysFrom, weekOf } from '../../core/quantity/day'
+import { reckon } from '../../core/reckon/reckon'
+import { sheetRows } from '../../core/reckon/sheet'
+import type { Session, Sport } from '../../core/session/document'
+import type { Decision, DoneRow, PlanRow, TodayPicture, TodaySession } from '../../shared/api'
+import type { OwnerTransaction } from '../db/client'
+import { demoDay } from '../db/plan'
+import { holding, revision, session, watch } from '../db/schema'
+import { currentStandpoint } from './athlete'
+import { spanOf } from './span'
+
+/** Days after which a mark counts for less, as everywhere. */
+const markDays = 120
+const daysLooked = 28
+const daysAhead = 7
+
+async function documentsOf(tx: OwnerTransaction, ids: readonly string[]): Promise<Map<string, Session>> {
+  if (ids.length === 0) return new Map()
+  const rows = await tx
+    .select({ id: session.id, document: revision.document })
+    .from(session)
+    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
+    .where(inArray(session.id, [...ids]))
+  return new Map(rows.map(({ id, document }) => [id, JSON.parse(document) as Session]))
+}
+
+async function watchesHolding(tx: OwnerTransaction, ids: readonly string[]): Promise<{ id: string | null; name: string }[]> {
+  if (ids.length === 0) return []
+  return tx
+    .select({ id: holding.sessionId, name: watch.name })
+    .from(holding)
+    .innerJoin(watch, eq(watch.id, holding.watchId))
+    .where(and(inArray(holding.sessionId, [...ids]), eq(holding.isLeaving, false)))
+}
+
+function todaySession(
+  entry: PlanRow,
+  document: Session,
+  standpoint: Standpoint,
+  done: readonly DoneRow[],
+  watches: string[],
+): TodaySession {
+  const reckoning = reckon(document, standpoint)
+  const used = usedOf(courseOf(document, reckoning.flat, standpoint), standpoint)
+  return {
+    entry,
+    rows: sheetRows(document, reckoning, standpoint).map(({ path, depth, kind, words, startsAt, comesTo }) => ({
+      path,
+      depth,
+      kind,
+      words,
+      startsAt,
+      comesTo,
+    })),
+    seconds: reckoning.seconds,
+    metres: reckoning.metres,
+    used: used?.used ?? null,
+    isDone: done.some(one => one.day === entry.day && one.sessionId === entry.sessionId),
+    watches,
+  }
+}
+
+const isDoubtful = (document: Session): boolean => /"doubt":|"kind":"unread"/.test(JSON.stringify(document.items))
+
+/** Marks of a sport that is done, when the youngest of them has grown old. */
+function oldMarks({ athlete, day }: Standpoint, done: readonly DoneRow[]): Decision[] {
+  return (['run', 'ride', 'swim'] as Sport[]).flatMap(sport => {
+    const dates = (athlete.efforts ?? []).filter(effort => effort.sport === sport).map(({ date }) => date)
+    const youngest = dates.sort().at(-1)
+    if (!youngest || youngest >= daysFrom(day!, -markDays) || !done.some(one => one.sport === sport)) return []
+    return [{ code: 'old-marks' as const, sport, day: youngest }]
+  })
+}
+
+async function demoMoved(tx: OwnerTransaction, week: string, weekStart: number): Promise<Decision[]> {
+  const [row] = await tx.select({ day: demoDay.day }).from(demoDay)
+  const weeks = row ? Math.round((Date.parse(week) - Date.parse(weekOf(row.day, weekStart))) / (7 * 86_400_000)) : 0
+  return weeks > 0 ? [{ code: 'demo', weeks }] : []
+}
+
+const entryOf = (row: PlanRow): PlanEntry => ({ ...row, session: row.sessionId, sport: row.sport as Sport | null })
+
+async function isEmptyHere(tx: OwnerTransaction, done: readonly DoneRow[], entries: readonly PlanRow[]): Promise<boolean> {
+  if (done.length > 0 || entries.length > 0) return false
+  const rows = await tx.select({ id: session.id }).from(session).where(isNull(session.removedAt)).limit(1)
+  return rows.length === 0
+}
+
+/** All that the first screen shows, seen from the athlete's today. */
+export async function todayOf(tx: OwnerTransaction): Promise<TodayPicture> {
+  const standpoint = await currentStandpoint(tx)
+  const { athlete, day: today } = standpoint
+  const weekStart = athlete.weekStart ?? 1
+  const week = weekOf(today, weekStart)
+  const { entries, done, dismissed, undo } = await spanOf(tx, daysFrom(week, -daysLooked), daysFrom(today, daysAhead + 6))
+  const due = entries.filter(entry => entry.day === today)
+  const soon = entries.filter(entry => entry.day >= today && entry.day <= daysFrom(today, daysAhead))
+  const documents = await documentsOf(tx, [...new Set(soon.flatMap(({ sessionId }) => (sessionId === null ? [] : [sessionId])))])
+  const sessions = due.filter(({ sessionId }) => sessionId !== null && documents.has(sessionId))
+  const held = await watchesHolding(
+    tx,
+    sessions.map(({ sessionId }) => sessionId!),
+  )
+  const races = [
+    ...(athlete.goals ?? []).map(({ name, date }) => ({ name, day: date })),
+    ...entries.filter(({ kind }) => kind === 'race').map(({ title, day }) => ({ name: title, day })),
+  ].filter(({ day }) => day >= today)
+  const inWeek = ({ day }: { day: string }) => day >= week && day < daysFrom(week, 7)
+  const balance = balanceOf({
+    week,
+    today,
+    weights: weightsOf(entries, done, today),
+    entries: entries.filter(inWeek).map(entryOf),
+    races,
+  }).filter(({ key, code }) => !dismissed.includes(key) && !dismissed.includes(code))
+  return {
+    today,
+    isEmpty: await isEmptyHere(tx, done, entries),
+    sessions: sessions.map(entry =>
+      todaySession(
+        entry,
+        documents.get(entry.sessionId!)!,
+        standpoint,
+        done,
+        held.filter(({ id }) => id === entry.sessionId).map(({ name }) => name),
+      ),
+    ),
+    others: due.filter(({ kind }) => kind !== 'session'),
+    next: entries.filter(({ day, kind }) => day > today && kind === 'session').slice(0, 4),
+    week: { from: week, entries: entries.filter(inWeek), done: done.filter(inWeek) },
+    last: done.at(-1) ?? null,
+    decisions: [
+      ...(await demoMoved(tx, week, weekStart)),
+      ...soon.flatMap(({ sessionId, title, day }): Decision[] => {
+        const document = sessionId === null ? undefined : documents.get(sessionId)
+        return document && isDoubtful(document) ? [{ code: 'doubt', sessionId: sessionId!, title, day }] : []
+      }),
+      ...done
+        .filter(({ sessionId, day }) => sessionId === null && day >= daysFrom(today, -daysAhead))
+        .map(({ id, title, day }): Decision => ({ code: 'no-plan', recordingId: id, title, day })),
+      ...oldMarks(standpoint, done),
+      ...balance.map(({ code, message, source, key, fix }): Decision => ({ code: 'balance', message, source, key, kind: code, fix })),
+    ],
+    races: races.sort((one, other) => one.day.localeCompare(other.day)),
+    undo,
+  }
+}

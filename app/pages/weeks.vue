@@ -182,7 +182,7 @@ onMounted(() =>
                 group="week"
                 :animation="0"
                 :delay="150"
-                delay-on-touch-only
+                :delay-on-touch-only="true"
                 @add="(event: { newIndex?: number }) => onDrop(day.iso, event)"
                 @update="(event: { newIndex?: number }) => onDrop(day.iso, event)">
                 <WeeksEntry

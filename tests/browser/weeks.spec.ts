@@ -16,16 +16,23 @@ test('an entry dragged to another day is kept there', async ({ app }) => {
   await app.goto('/weeks')
   const days = app.locator('.week > li')
   await expect(days).toHaveCount(7)
+  const thisWeek = await isoOf(app, 0)
+  const next = async () => {
+    await app.getByRole('button', { name: 'Week after' }).click()
+    await expect(days.first()).not.toHaveAttribute('data-day', thisWeek)
+  }
+  await next()
   const { rows } = (await (await app.request.get('/api/sessions?limit=1&search=Quay')).json()) as { rows: { id: string; title: string }[] }
   const { id: session, title } = rows[0]!
   expect((await app.request.post('/api/plan', { data: { session, day: await isoOf(app, 2) } })).ok()).toBe(true)
   await app.reload()
+  await next()
   const entry = dayOf(app, 2).locator('[data-test=entry]', { hasText: title })
   await expect(entry).toBeVisible()
   const target = 3
   const [start, end] = [(await entry.boundingBox())!, (await dayOf(app, target).locator('.entries').boundingBox())!]
   const answered = app.waitForResponse(response => response.url().endsWith('/api/plan/edits'))
-  await app.mouse.move(start.x + 4, start.y + 4)
+  await app.mouse.move(start.x + start.width * 0.4, start.y + 6)
   await app.mouse.down()
   await app.mouse.move(end.x + 20, end.y + 4, { steps: 12 })
   await app.mouse.move(end.x + 24, end.y + 6, { steps: 4 })
@@ -33,6 +40,7 @@ test('an entry dragged to another day is kept there', async ({ app }) => {
   expect((await answered).ok()).toBe(true)
   expect(await planned(app, title)).toBe(await isoOf(app, target))
   await app.reload()
+  await next()
   await expect(dayOf(app, target).locator('[data-test=entry]', { hasText: title })).toBeVisible()
 })
 

@@ -82,15 +82,21 @@ try {
   await page.locator('[data-test=row]').first().waitFor()
   await take('shelf')
 
+  await page.goto('/today')
+  await page.locator('[data-test=waits-there]').waitFor()
+  await take('today')
+
   await page.goto('/weeks')
+  await page.locator('[data-test=entry]').nth(6).waitFor()
+  await take('weeks')
+  await page.getByRole('button', { name: 'Week after' }).click()
   await page.click('[data-test=fill]')
   await page.fill(
     '[data-test=week-text]',
-    'Hi Ilse!\nTue 31 March 2026: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu 2 April 2026: ' +
-      'rest\nSat 4 April 2026: ride 90 min Z2',
+    'Hi Ilse!\nTue: 2 km easy, 6 x 800 @ 5k pace / 90 s jog, 2 km easy\nThu: rest\nSat: ride 90 min Z2',
   )
   await page.locator('[data-test=read-day]').nth(1).waitFor()
-  await take('weeks')
+  await take('weeks-filling')
 
   await open('Quay ladder')
   await page.click('[data-test=to-card]')
@@ -148,7 +154,6 @@ try {
     .waitFor({ timeout: 30_000 })
   await take('standin')
   await page.setViewportSize({ width: 390, height: 844 })
-  await take('standin-narrow')
   await page.goto('/phone')
   await choose('[data-test=pick]', /^Sixes with float/)
   await page.click('[data-test=take]')

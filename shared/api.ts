@@ -117,10 +117,21 @@ export interface PlanRow {
   name: string | null
   minutes: number | null
   effort: number | null
+  filled: boolean
   seconds: number | null
   metres: number | null
   cord: Cord | null
   burden: Burden | null
+}
+
+/** What a message with days has become: titles of what it put there anew, changed, moved, took off, and left as it was. */
+export interface FilledWeek {
+  rows: PlanRow[]
+  added: string[]
+  changed: string[]
+  moved: string[]
+  gone: string[]
+  same: string[]
 }
 
 /** One session that was done, on its day in the zone it was done in. */

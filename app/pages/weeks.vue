@@ -6,7 +6,7 @@ import { weightsOf } from '~~/core/plan/weights'
 import { daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
 import type { Sport } from '~~/core/session/document'
 import { sayWeekday } from '~~/core/words/date'
-import type { PlanRow } from '~~/shared/api'
+import type { FilledWeek, PlanRow } from '~~/shared/api'
 import { weeksPage as texts } from '~/texts/en'
 
 useHead({ title: 'Weeks · Agonis' })
@@ -105,7 +105,9 @@ watch(text, words => {
   }
 })
 /** A message was kept: on to the first day it spoke of. */
-function onFilled(first: string | undefined) {
+const filled = ref<FilledWeek | null>(null)
+function onFilled(first: string | undefined, told: FilledWeek) {
+  filled.value = told
   text.value = ''
   isFilling.value = false
   return lookAt(first ?? lookedAt.value)
@@ -156,6 +158,7 @@ onMounted(() =>
         {{ texts.onWhichDay(bringing.title) }}
         <el-button link type="primary" @click="bringing = null">{{ texts.leaveIt }}</el-button>
       </p>
+      <LazyWeeksFilled v-if="filled" :told="filled" @close="filled = null" />
       <LazyWeeksFillFromMessage v-if="isFilling" v-model="text" :week="firstDay" @kept="onFilled" />
       <Waiting v-if="!span && !problem" :words="texts.fetchingTheWeek" :rows="7" />
       <LazyWeeksBlock

@@ -1665,6 +1665,15 @@ export const weeksSums = {
     'Two ways to estimate load; neither is the truth. What is done counts as it was felt, what is planned as forecast. With pain, dizziness or illness stop, and ask a doctor.',
 }
 
+export const weeksFilled = {
+  added: 'Put there:',
+  changed: 'Changed:',
+  moved: 'Moved:',
+  gone: 'Taken off:',
+  same: 'As it was:',
+  close: 'Close',
+}
+
 export const weeksThoughts = {
   suggestions: 'Suggestions',
   nothingStandsOut: 'Nothing stands out in this week.',

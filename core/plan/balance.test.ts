@@ -34,6 +34,7 @@ const entryOf = ({ id, day }: Weight): PlanEntry => ({
   minutes: null,
   effort: null,
   sport: null,
+  filled: false,
 })
 /** Four weeks like each other, with an easy day and a rest. */
 const before = Array.from({ length: 28 }, (_, index) => index - 28)

@@ -15,7 +15,7 @@ export interface PlanChange {
 
 export type AppliedChanges = { ok: true; entries: PlanEntry[] } | { ok: false; id: string; now: PlanEntry | null }
 
-const fields = ['day', 'at', 'kind', 'session', 'name', 'minutes', 'effort', 'sport'] as const
+const fields = ['day', 'at', 'kind', 'session', 'name', 'minutes', 'effort', 'sport', 'filled'] as const
 
 /** Whether two states of an entry are the same. */
 export const isSameEntry = (one: PlanEntry | null, other: PlanEntry | null): boolean =>

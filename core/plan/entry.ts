@@ -22,6 +22,8 @@ export interface PlanEntry {
   effort: number | null
   /** The sport of a race; null for all else. */
   sport: Sport | null
+  /** Put there by a message: when it comes again, corrected, it is changed with it. */
+  filled: boolean
 }
 
 /** Why an entry cannot be kept, as a code; null where it can. */

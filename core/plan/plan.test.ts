@@ -8,7 +8,7 @@ import type { PlanEntry } from './entry'
 import { faultOf, inOrder, onDay, planKinds } from './entry'
 
 const first = '2026-03-23'
-const bare = { session: null, name: 'x', minutes: null, effort: null, sport: null }
+const bare = { session: null, name: 'x', minutes: null, effort: null, sport: null, filled: false }
 const session = (id: string, day: string, at = 0): PlanEntry => ({ ...bare, id, day, at, kind: 'session', session: id, name: null })
 
 /** A plan of some weeks around a turn of the clocks: several on a day, gaps in their places, every kind. */

@@ -1,4 +1,17 @@
-import { date, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import {
+  boolean,
+  date,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { PlanChange } from '../../core/plan/change'
 import type { PlanKind } from '../../core/plan/entry'
 import type { Sport } from '../../core/session/document'
@@ -21,6 +34,8 @@ export const planEntry = pgTable(
     minutes: doublePrecision('minutes'),
     effort: doublePrecision('effort'),
     sport: text('sport').$type<Sport>(),
+    /** Put there by a message: when it comes again, corrected, it is changed with it. */
+    filled: boolean('filled').notNull().default(false),
     createdAt: createdAt(),
   },
   table => [

@@ -24,12 +24,13 @@ const entryOf = ({ createdAt: _, ownerId: __, sessionId, ...row }: typeof planEn
 })
 
 /** The whole plan, while nobody else changes it. */
-async function wholePlan(tx: OwnerTransaction): Promise<PlanEntry[]> {
+export async function wholePlan(tx: OwnerTransaction): Promise<PlanEntry[]> {
   await tx.execute(sql`select pg_advisory_xact_lock(hashtext('plan ' || current_setting('agonis.owner')))`)
   return (await tx.select().from(planEntry)).map(entryOf)
 }
 
-async function write(tx: OwnerTransaction, changes: readonly PlanChange[]): Promise<void> {
+/** Writes changes of the plan. */
+export async function writeChanges(tx: OwnerTransaction, changes: readonly PlanChange[]): Promise<void> {
   const added = changes.flatMap(({ before, after }) => (before === null && after ? [after] : []))
   const gone = changes.flatMap(({ id, after }) => (after === null ? [id] : []))
   const valuesOf = ({ session: sessionId, ...entry }: PlanEntry) => ({ ...entry, sessionId })
@@ -67,7 +68,7 @@ async function titleOf(tx: OwnerTransaction, { session: id, name, kind }: PlanEn
 
 async function put({ tx, entries }: Plan, ask: Extract<PlanAsk, { do: 'put' }>): Promise<Made> {
   const { day, kind, session: sessionId = null, name = null, minutes = null, effort = null, sport = null } = ask
-  const entry = { id: randomUUID(), day, kind, session: sessionId, name, minutes, effort, sport }
+  const entry = { id: randomUUID(), day, kind, session: sessionId, name, minutes, effort, sport, filled: false }
   const fault = faultOf(entry)
   if (fault) throw new Problem(422, faults[fault], 'body', 'Say what goes on that day.')
   if (sessionId) await loadSession(tx, sessionId)
@@ -149,7 +150,7 @@ export async function editPlan(tx: OwnerTransaction, ask: PlanAsk): Promise<Plan
   if (changes.length === 0) return lastEdit(tx)
   if (entries.length + changes.filter(({ before }) => before === null).length > mostEntries)
     throw new Problem(422, `A plan holds up to ${mostEntries} things.`, 'body', 'Take off what is long over.')
-  await write(tx, changes)
+  await writeChanges(tx, changes)
   return noteEdit(tx, said, changes)
 }
 
@@ -173,7 +174,7 @@ export async function undoEdit(tx: OwnerTransaction, number: number): Promise<Pl
   const applied = applyChanges(entries, changes)
   if (!applied.ok)
     throw new Problem(409, 'The plan has gone on since at one of these places.', 'body.number', 'Take back what came later first.')
-  await write(tx, changes)
+  await writeChanges(tx, changes)
   await tx.update(planEdit).set({ undoneAt: new Date() }).where(eq(planEdit.number, number))
   return lastEdit(tx)
 }

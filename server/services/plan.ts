@@ -20,6 +20,7 @@ const columns = {
   name: planEntry.name,
   minutes: planEntry.minutes,
   effort: planEntry.effort,
+  filled: planEntry.filled,
   seconds: session.seconds,
   metres: session.metres,
   cord: session.cord,

@@ -7,7 +7,7 @@ import { recording } from '../../server/db/recordings'
 import { session } from '../../server/db/schema'
 import { facetsVersion, refreshFacets } from '../../server/services/facets'
 import { storeRecording } from '../../server/services/recording'
-import type { KeptSession, Listed, ShelfRow } from '../../shared/api'
+import type { FilledWeek, KeptSession, Listed, ShelfRow } from '../../shared/api'
 import type { Person } from './client'
 import { database, importFile, ownerDatabase, newPerson, newSession } from './client'
 
@@ -202,18 +202,15 @@ describe('a plain week', () => {
   const week = 'Hi!\nTue: 2 km easy, 6 x 800 / 90 s jog\nThu: rest\nSat: ride 90 min Z2'
   it('is filled from a message, all of it or nothing, and moved about', async () => {
     const other = await newPerson('weeks')
-    const { status, body } = await other.ask<{ id: string; day: string; sessionId: string }[]>('POST', '/plan/week', {
-      week: '2026-03-30',
-      text: week,
-    })
-    expect([status, body.map(row => row.day)]).toEqual([201, ['2026-03-31', '2026-04-04']])
-    expect((await other.ask<KeptSession>('GET', `/sessions/${body[0]!.sessionId}`)).body.source).toBe(week)
-    expect((await other.ask('PUT', `/plan/${body[0]!.id}`, { day: '2026-04-01' })).status).toBe(200)
+    const { status, body } = await other.ask<FilledWeek>('POST', '/plan/week', { week: '2026-03-30', text: week })
+    expect([status, body.rows.map(row => row.day)]).toEqual([201, ['2026-03-31', '2026-04-04']])
+    expect((await other.ask<KeptSession>('GET', `/sessions/${body.rows[0]!.sessionId}`)).body.source).toBe(week)
+    expect((await other.ask('PUT', `/plan/${body.rows[0]!.id}`, { day: '2026-04-01' })).status).toBe(200)
     expect((await other.ask<{ day: string }[]>('GET', '/plan?from=2026-03-30&to=2026-04-05')).body.map(row => row.day)).toEqual([
       '2026-04-01',
       '2026-04-04',
     ])
-    expect((await other.ask('PUT', `/plan/${body[0]!.id}`, { day: '2026-02-30' })).status).toBe(400)
+    expect((await other.ask('PUT', `/plan/${body.rows[0]!.id}`, { day: '2026-02-30' })).status).toBe(400)
     expect((await other.ask('POST', '/plan/week', { week: '2026-03-30', text: 'Hello there' })).status).toBe(422)
     expect((await other.ask('POST', '/plan/week', { week: '2026-03-30', text: `Mon: 10 km\nTue: 999 x (999 x 1 min)` })).status).toBe(422)
     expect((await other.ask<Listed<ShelfRow>>('GET', '/sessions')).body.total).toBe(2)

@@ -3,13 +3,13 @@ import { isDate } from '~~/core/quantity/day'
 import { printSession } from '~~/core/script/print'
 import { readScript } from '~~/core/script/reader/read-script'
 import { titleOf } from '~~/core/script/title'
-import type { PlanRow } from '~~/shared/api'
+import type { FilledWeek } from '~~/shared/api'
 import { weeksFillFromMessage as texts } from '~/texts/en'
 
 /** A message with a week in it, what it reads as, and keeping that. */
 const props = defineProps<{ week: string }>()
 const text = defineModel<string>({ required: true })
-const emit = defineEmits<{ kept: [first: string | undefined] }>()
+const emit = defineEmits<{ kept: [first: string | undefined, told: FilledWeek] }>()
 const athletes = useAthleteStore()
 const dates = useDates()
 const { problem, isBusy, guarded } = useGuarded()
@@ -22,9 +22,9 @@ const rowsOf = (session: (typeof readSessions.value)[number]) => printSession(se
 
 const fill = () =>
   guarded(async () => {
-    await api<PlanRow[]>('/plan/week', { method: 'POST', body: { week: props.week, text: text.value } })
+    const told = await api<FilledWeek>('/plan/week', { method: 'POST', body: { week: props.week, text: text.value } })
     const days = readSessions.value.map(session => session.day).filter(isDate)
-    emit('kept', days.sort()[0])
+    emit('kept', days.sort()[0], told)
   })
 </script>
 

@@ -42,8 +42,8 @@ const shapes = {
   clear: object({ from: day().required(), days: days().required() }),
 }
 const kindOf = (value: unknown): keyof typeof shapes => {
-  const asked = (value as { do?: string } | null)?.do ?? ''
-  return asked in shapes ? (asked as keyof typeof shapes) : 'put'
+  const asked = (value as { do?: unknown } | null)?.do
+  return typeof asked === 'string' && Object.hasOwn(shapes, asked) ? (asked as keyof typeof shapes) : 'put'
 }
 
 /** An edit of the plan: what is done, and what that needs. */

@@ -55,6 +55,7 @@ export const indexShape = object({
       minutes: number().moreThan(0).max(2880).nullable().default(null),
       effort: number().min(0).max(10).nullable().default(null),
       sport: string().oneOf(sportNames).nullable().default(null),
+      filled: bool().default(false),
       createdAt: when(),
     }),
   ).required(),

@@ -26,7 +26,9 @@ export interface FillMatch {
  *
  * Law: each session of the message and each thing that was there is in exactly one of the lists; a message pasted again changes nothing.
  *
- * @example matchFill([{ day: '2026-03-31', content: 'b' }], [{ id: 'x', day: '2026-03-31', content: 'a' }]).changed // [{ wanted: 0, id: 'x' }]
+ * @example
+ * const day = '2026-03-31'
+ * matchFill([{ day, content: 'b' }], [{ id: 'x', day, content: 'a' }]).changed // [{ wanted: 0, id: 'x' }]
  */
 export function matchFill(wanted: readonly Wanted[], filled: readonly Filled[]): FillMatch {
   const left = new Set(wanted.keys())

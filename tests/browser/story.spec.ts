@@ -41,7 +41,7 @@ test('one line of text goes to the watch and comes back as a log, with a reload 
   await expect(app.locator('[data-test=glass]')).toContainText('warm-up 16:00')
   await expect(app.locator('[data-test=glass]')).toContainText('rep 1 of 4', { timeout: 40_000 })
   await expect(app.locator('[data-test=glass]')).toContainText('set 2 of 2', { timeout: 40_000 })
-  await app.locator('[data-test=to-log]').click({ timeout: 60_000 })
+  await app.locator('[data-test=to-log]').last().click({ timeout: 60_000 })
 
   await expect(app.locator('[data-test=upshot]')).toContainText('19 of 19 steps done')
   await expect(app.locator('[data-test=beside] tbody tr')).toHaveCount(19)

@@ -60,20 +60,20 @@ test('a pasted week is read before it is kept, put on its days and moved', async
   await app.click('[data-test=fill]')
   await app.fill(
     '[data-test=week-text]',
-    'Hi Ilse!\nTue 31 March 2026: title-less 6 x 800 / 90 s jog\nThu 2 April 2026: rest\nSat 4 April 2026: ride 90 min Z2',
+    'Hi Ilse!\nTue 30 March 2027: title-less 6 x 800 / 90 s jog\nThu 1 April 2027: rest\nSat 3 April 2027: ride 90 min Z2',
   )
   await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
   await app.reload()
   await expect(app.locator('[data-test=read-day]')).toHaveCount(2)
   await app.click('[data-test=fill-week]')
   const day = (date: string) => app.locator(`[data-day="${date}"] [data-test=entry]`, { hasText: '1:30:00' })
-  await expect(day('2026-04-04')).toHaveCount(1)
-  await choose(day('2026-04-04').locator('.el-select'), 'Sun')
-  await expect(day('2026-04-05')).toHaveCount(1)
+  await expect(day('2027-04-03')).toHaveCount(1)
+  await choose(day('2027-04-03').locator('.el-select'), 'Sun')
+  await expect(day('2027-04-04')).toHaveCount(1)
   await app
-    .locator('[data-day="2026-04-05"] [data-test=entry]', { hasText: '1:30:00' })
-    .dragTo(app.locator('[data-day="2026-04-03"] .entries'))
-  await expect(day('2026-04-03')).toHaveCount(1)
+    .locator('[data-day="2027-04-04"] [data-test=entry]', { hasText: '1:30:00' })
+    .dragTo(app.locator('[data-day="2027-04-02"] .entries'))
+  await expect(day('2027-04-02')).toHaveCount(1)
   await expectAccessible(app)
 })
 

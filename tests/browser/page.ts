@@ -53,6 +53,8 @@ export function oneTimeAddress(folder: string, { address, databaseUrl }: Running
 
 /** What axe finds on this page, a rule and its first place each. */
 export async function axeFaults(page: Page, without: string[] = []): Promise<string[]> {
+  /** A colour on its way to another is neither. */
+  await page.waitForFunction(() => !document.getAnimations().some(one => one instanceof CSSTransition && one.playState === 'running'))
   const { violations } = await new AxeBuilder({ page }).disableRules(without).analyze()
   return violations.map(violation => `${violation.id}: ${violation.nodes[0]?.html}`)
 }

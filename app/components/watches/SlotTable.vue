@@ -69,6 +69,9 @@ const dates = useDates()
 </template>
 
 <style scoped>
+small {
+  margin-left: 8px;
+}
 .acts {
   text-align: right;
   white-space: nowrap;

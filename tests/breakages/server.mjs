@@ -109,15 +109,29 @@ export const server = [
   {
     what: 'A session put on a day has no length yet.',
     file: 'server/services/plan.ts',
-    from: '...figures! }',
-    to: '...figures!, seconds: null }',
+    from: 'seconds: session.seconds,',
+    to: 'seconds: sql<number | null>`null`,',
     test: glue,
   },
   {
     what: 'A session moved to another day stays where it was.',
-    file: 'server/services/week.ts',
-    from: '.set({ day })',
+    file: 'server/services/plan.ts',
+    from: '.set({ day, at: await lastPlace(tx, day) })',
     to: '.set({ id })',
+    test: glue,
+  },
+  {
+    what: 'Two tabs move one session, and neither is told.',
+    file: 'server/services/plan-edit.ts',
+    from: 'if (entry.day !== was.day)',
+    to: 'if (entry.day === null)',
+    test: glue,
+  },
+  {
+    what: 'What a corrected message no longer says stays on its day.',
+    file: 'server/services/week.ts',
+    from: 'make(entries => takeOff(entries, gone))',
+    to: 'make(() => [])',
     test: glue,
   },
   {

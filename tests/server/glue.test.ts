@@ -14,6 +14,7 @@ import { currentStandpoint, saveAthlete } from '../../server/services/athlete'
 import { importFile } from '../../server/services/exchange'
 import { fitSession } from '../../server/services/fit'
 import { listPlan, movePlanned, planSession } from '../../server/services/plan'
+import { editPlan } from '../../server/services/plan-edit'
 import { dryRun, push } from '../../server/services/push'
 import { keepProgram } from '../../server/services/program'
 import { listRecordings, loadRecording, storeRecording } from '../../server/services/recording'
@@ -113,6 +114,19 @@ describe('the plan', () => {
     const put = await inAnns(tx => planSession(tx, id, '2031-06-02'))
     await inAnns(tx => movePlanned(tx, put.id, '2031-06-04'))
     expect((await inAnns(tx => listPlan(tx, '2031-06-01', '2031-06-07'))).map(row => row.day)).toEqual(['2031-06-04'])
+  })
+  it('is moved by one of two who saw it on the same day; the other is told', async () => {
+    const { id } = await save('sport run\n\n5 km')
+    const put = await inAnns(tx => planSession(tx, id, '2031-06-09'))
+    const move = (day: string) => inAnns(tx => editPlan(tx, { do: 'move', id: put.id, day, was: { day: '2031-06-09' } }))
+    await move('2031-06-10')
+    await expect(move('2031-06-11')).rejects.toMatchObject({ status: 409, details: { now: '2031-06-10' } })
+  })
+  it('loses what a corrected message no longer says', async () => {
+    await inAnns(tx => fillWeek(tx, '2031-08-04', 'Tue: 6 x 800\nSat: ride 90 min Z2'))
+    const { gone } = await inAnns(tx => fillWeek(tx, '2031-08-04', 'Tue: 6 x 800'))
+    expect(gone).toHaveLength(1)
+    expect((await inAnns(tx => listPlan(tx, '2031-08-04', '2031-08-10'))).map(row => row.day)).toEqual(['2031-08-05'])
   })
   it('is filled from a message, each session with the message as its source', async () => {
     const text = 'Tue: 6 x 800\nThu: rest\nSat: ride 90 min Z2'

@@ -125,6 +125,12 @@ small {
     display: block;
     width: 100%;
   }
+  .block td:not(.number)::before {
+    content: attr(data-label);
+    display: block;
+    color: var(--faint);
+    font-size: 0.875rem;
+  }
   .block td:empty {
     display: none;
   }

@@ -8,11 +8,12 @@ import { fileURLToPath } from 'node:url'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { demoWatches } from '../../demo/log'
-import { demoScripts } from '../../demo/sessions'
+import { demoDoubtful, demoScripts } from '../../demo/sessions'
 import { plainUrlOf } from '../../scripts/plain-role.mjs'
 import { prepareDatabase } from '../../scripts/migrate'
 import { until } from './client'
 
+const demoSessions = [...demoScripts, demoDoubtful]
 const root = fileURLToPath(new URL('../..', import.meta.url))
 let folder: string
 
@@ -175,9 +176,9 @@ describe('npm start', () => {
     expect(await count()).toEqual([0, 0, 0])
     await half`drop trigger stop on recording`
     expect(load('http://127.0.0.1:9')).not.toBe(0)
-    expect(await count()).toEqual([1, demoScripts.length, demoWatches.length])
+    expect(await count()).toEqual([1, demoSessions.length, demoWatches.length])
     expect(load(inject('standinUrl'))).toBe(0)
-    expect(await count()).toEqual([1, demoScripts.length, 0])
+    expect(await count()).toEqual([1, demoSessions.length, 0])
     await half.end()
     await server`drop database half_loaded with (force)`
     await server.end()

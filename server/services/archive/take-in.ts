@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import { ValidationError } from 'yup'
 import { hereAlready } from '../../../shared/api'
 import type { InferType, Schema } from 'yup'
@@ -225,7 +225,9 @@ async function takePlan(transaction: Transaction, plan: ArchiveIndex['plan'], id
     for (const { session: id, createdAt, ...row } of rows) {
       const sessionId = id === null ? null : ids.get(id)!
       const isSame =
-        sessionId === null ? and(eq(planEntry.kind, row.kind), eq(planEntry.name, row.name ?? '')) : eq(planEntry.sessionId, sessionId)
+        sessionId === null
+          ? and(eq(planEntry.kind, row.kind), sql`coalesce(${planEntry.name}, '') = ${row.name ?? ''}`)
+          : eq(planEntry.sessionId, sessionId)
       const known = await tx
         .select({ id: planEntry.id })
         .from(planEntry)

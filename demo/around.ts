@@ -1,5 +1,5 @@
 import type { Athlete } from '../core/athlete/athlete'
-import { daysFrom, weekOf } from '../core/quantity/day'
+import { daysBetween, daysFrom, weekOf } from '../core/quantity/day'
 import { ilse } from './athlete'
 
 /** The week that the athlete's own dates were written down for: its first day. */
@@ -8,8 +8,6 @@ const writtenFor = '2026-03-30'
 /** Weeks of training before the week of today, and from it on to the race. */
 export const weeksDone = 9
 const weeksAhead = 5
-
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
 
 /** The first day of the week that the demo is laid out around. */
 export const weekAround = (day: string): string => weekOf(day, ilse.weekStart ?? 1)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/quantity/day'
 import type { TodayPicture } from '~~/shared/api'
 import { todayPage as texts } from '~/texts/en'
 
@@ -19,7 +20,7 @@ useChanges(['plan_entry', 'session', 'recording', 'holding', 'athlete_revision']
 watch(() => athletes.today, load)
 
 const race = computed(() => picture.value?.races[0] ?? null)
-const daysTo = (day: string) => Math.round((Date.parse(day) - Date.parse(picture.value!.today)) / 86_400_000)
+const daysTo = (day: string) => daysBetween(picture.value!.today, day)
 const countdown = computed(() => {
   if (!race.value) return ''
   const days = daysTo(race.value.day)

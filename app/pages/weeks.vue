@@ -3,7 +3,7 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { balanceOf } from '~~/core/plan/balance'
 import type { BalanceSuggestion } from '~~/core/plan/balance'
 import { weightsOf } from '~~/core/plan/weights'
-import { daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
+import { daysBetween, daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
 import type { Sport } from '~~/core/session/document'
 import { sayWeekday } from '~~/core/words/date'
 import type { FilledWeek, PlanRow } from '~~/shared/api'
@@ -33,7 +33,7 @@ const blockWeeks = computed(() => {
     .filter(day => day >= firstDay.value)
     .sort()
     .at(-1)
-  const weeks = last ? Math.round((Date.parse(weekOfDay(last)) - Date.parse(firstDay.value)) / (7 * 86_400_000)) + 1 : 5
+  const weeks = last ? daysBetween(firstDay.value, weekOfDay(last)) / 7 + 1 : 5
   return Math.min(Math.max(weeks, 2), 26)
 })
 const { span, problem, isBusy, load, edit, undo, dismiss, guarded } = usePlan(

@@ -1,4 +1,4 @@
-import { daysFrom } from '../quantity/day'
+import { daysBetween, daysFrom } from '../quantity/day'
 import { sayBalance } from '../words/balance'
 import type { BalanceReason } from '../words/balance'
 import type { PlanEntry } from './entry'
@@ -53,7 +53,7 @@ function freeDayFor({ week, today, weights, entries }: BalanceQuestion, moved: W
     day !== moved.day &&
     !entries.some(entry => entry.day === day && (entry.kind === 'blocked' || entry.kind === 'race')) &&
     ![-1, 0, 1].some(offset => others.includes(daysFrom(day, offset)))
-  const distance = (day: string) => Math.abs(Date.parse(day) - Date.parse(moved.day))
+  const distance = (day: string) => Math.abs(daysBetween(moved.day, day))
   return (
     weekDays(week)
       .filter(isFree)
@@ -126,7 +126,7 @@ function alike({ week, weights }: BalanceQuestion): Found[] {
 /** The last two weeks before a race, beside the four before them. */
 function taper({ week, weights, races }: BalanceQuestion): Found[] {
   return races.flatMap(({ name, day }) => {
-    const days = Math.round((Date.parse(day) - Date.parse(week)) / 86_400_000)
+    const days = daysBetween(week, day)
     if (days < 0 || days >= taperDays) return []
     const before = [1, 2, 3, 4].map(back => sumsOf(between(weights, daysFrom(week, -7 * back), 7)).load ?? 0).filter(sum => sum > 0)
     const load = sumsOf(between(weights, week, 7).filter(weight => weight.day < day)).load ?? 0

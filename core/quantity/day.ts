@@ -25,6 +25,13 @@ export function isTimeZone(name: string): boolean {
 /** The day that is so many days from another, both ISO dates. */
 export const daysFrom = (day: string, days: number): string => new Date(time(day) + days * dayMilliseconds).toISOString().slice(0, 10)
 
+/**
+ * How many days one day is after another, both ISO dates; below zero where it is before.
+ *
+ * @example daysBetween('2026-03-28', '2026-03-30') // 2, also over a turn of the clocks
+ */
+export const daysBetween = (from: string, to: string): number => (time(to) - time(from)) / dayMilliseconds
+
 /** Which day of the week it is: 0 is Sunday. */
 export const weekdayOf = (day: string): number => new Date(time(day)).getUTCDay()
 

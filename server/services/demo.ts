@@ -1,5 +1,5 @@
 import { eq, isNotNull, sql } from 'drizzle-orm'
-import { daysFrom, weekOf } from '../../core/quantity/day'
+import { daysBetween, daysFrom, weekOf } from '../../core/quantity/day'
 import type { OwnerTransaction } from '../db/client'
 import { demoDay, planEdit, planEntry } from '../db/plan'
 import { recording } from '../db/recordings'
@@ -14,7 +14,7 @@ export async function moveDemo(tx: OwnerTransaction): Promise<{ weeks: number }>
   const { day: today } = await currentStandpoint(tx)
   const { athlete, number } = await currentAthlete(tx)
   const weekStart = athlete.weekStart ?? 1
-  const days = Math.round((Date.parse(weekOf(today, weekStart)) - Date.parse(weekOf(row.day, weekStart))) / 86_400_000)
+  const days = daysBetween(weekOf(row.day, weekStart), weekOf(today, weekStart))
   if (days === 0) return { weeks: 0 }
   await tx.update(planEntry).set({ day: sql`${planEntry.day} + ${days}::int` })
   /** What was edited is no more where it was: it cannot be taken back over the move. */

@@ -5,7 +5,7 @@ import { weightsOf } from '../../core/plan/weights'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { courseOf } from '../../core/forecast/intensity'
 import { usedOf } from '../../core/forecast/level'
-import { daysFrom, weekOf } from '../../core/quantity/day'
+import { daysBetween, daysFrom, weekOf } from '../../core/quantity/day'
 import { reckon } from '../../core/reckon/reckon'
 import { sheetRows } from '../../core/reckon/sheet'
 import type { Session, Sport } from '../../core/session/document'
@@ -81,7 +81,7 @@ function oldMarks({ athlete, day }: Standpoint, done: readonly DoneRow[]): Decis
 
 async function demoMoved(tx: OwnerTransaction, week: string, weekStart: number): Promise<Decision[]> {
   const [row] = await tx.select({ day: demoDay.day }).from(demoDay)
-  const weeks = row ? Math.round((Date.parse(week) - Date.parse(weekOf(row.day, weekStart))) / (7 * 86_400_000)) : 0
+  const weeks = row ? daysBetween(weekOf(row.day, weekStart), week) / 7 : 0
   return weeks > 0 ? [{ code: 'demo', weeks }] : []
 }
 

@@ -47,3 +47,38 @@ export const weekOf = (day: string, weekStart: number): string => daysFrom(day, 
 export function dayInZone(moment: Date, timeZone: string): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment)
 }
+
+const clocks = new Map<string, Intl.DateTimeFormat>()
+
+/** Milliseconds that a zone's clock is ahead of UTC at a moment. */
+function aheadAt(moment: number, timeZone: string): number {
+  let clock = clocks.get(timeZone)
+  if (!clock) {
+    const whole = { year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric', second: 'numeric' } as const
+    clock = new Intl.DateTimeFormat('en-US', { timeZone, hourCycle: 'h23', ...whole })
+    clocks.set(timeZone, clock)
+  }
+  const shown = Object.fromEntries(clock.formatToParts(moment).map(({ type, value }) => [type, Number(value)]))
+  const wall = Date.UTC(shown.year!, shown.month! - 1, shown.day, shown.hour, shown.minute, shown.second)
+  return wall - Math.floor(moment / 1000) * 1000
+}
+
+/**
+ * The moment at which a zone's clocks show a time of a day. A time that the clocks pass twice is the first of the two; one that
+ * they leave out is as much later as they were put on.
+ *
+ * @param minutes after midnight, 0 to 1440; 1440 is midnight at the end of the day
+ * @example momentAt('2026-03-29', 150, 'Europe/Oslo') // 01:30 UTC, which is 03:30 there: half past two was left out
+ */
+export function momentAt(day: string, minutes: number, timeZone: string): Date {
+  const wall = time(day) + minutes * 60_000
+  const [before, after] = [wall - aheadAt(wall - dayMilliseconds, timeZone), wall - aheadAt(wall + dayMilliseconds, timeZone)]
+  const isShown = (moment: number) => moment + aheadAt(moment, timeZone) === wall
+  return new Date(isShown(before) || !isShown(after) ? before : after)
+}
+
+/** Minutes after midnight that a zone's clocks show at a moment. */
+export function minutesInZone(moment: Date, timeZone: string): number {
+  const shown = new Date(moment.getTime() + aheadAt(moment.getTime(), timeZone))
+  return shown.getUTCHours() * 60 + shown.getUTCMinutes()
+}

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm'
 import type { EraseAsked } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
-import { demoDay, planDismissal, planEdit, planEntry } from '../db/plan'
+import { calendarFeed, demoDay, planDismissal, planEdit, planEntry, planShape, pushRoutine } from '../db/plan'
 import { arrival, athleteRevision, fitChoice, holding, program, revision, session, transfer, watch } from '../db/schema'
 import { eraseAccount } from './account'
 import { Problem } from './problem'
@@ -36,6 +36,9 @@ const owned = [
   planEdit,
   planDismissal,
   demoDay,
+  calendarFeed,
+  planShape,
+  pushRoutine,
   transfer,
   holding,
   arrival,

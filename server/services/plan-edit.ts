@@ -18,7 +18,7 @@ import { loadSession } from './session'
 /** Entries of one plan; past that a day more is refused. */
 const mostEntries = 20_000
 
-const entryOf = ({ createdAt: _, ownerId: __, sessionId, ...row }: typeof planEntry.$inferSelect): PlanEntry => ({
+const entryOf = ({ createdAt: _, ownerId: __, changedAt: ___, sessionId, ...row }: typeof planEntry.$inferSelect): PlanEntry => ({
   ...row,
   session: sessionId,
 })
@@ -33,7 +33,7 @@ export async function wholePlan(tx: OwnerTransaction): Promise<PlanEntry[]> {
 export async function writeChanges(tx: OwnerTransaction, changes: readonly PlanChange[]): Promise<void> {
   const added = changes.flatMap(({ before, after }) => (before === null && after ? [after] : []))
   const gone = changes.flatMap(({ id, after }) => (after === null ? [id] : []))
-  const valuesOf = ({ session: sessionId, ...entry }: PlanEntry) => ({ ...entry, sessionId })
+  const valuesOf = ({ session: sessionId, ...entry }: PlanEntry) => ({ ...entry, sessionId, changedAt: new Date() })
   if (gone.length > 0) await tx.delete(planEntry).where(inArray(planEntry.id, gone))
   if (added.length > 0) await tx.insert(planEntry).values(added.map(valuesOf))
   for (const { id, before, after } of changes)

@@ -66,7 +66,7 @@ export async function planSession(tx: OwnerTransaction, sessionId: string, day: 
 export async function movePlanned(tx: OwnerTransaction, id: string, day: string): Promise<void> {
   const moved = await tx
     .update(planEntry)
-    .set({ day, at: await lastPlace(tx, day) })
+    .set({ day, at: await lastPlace(tx, day), changedAt: new Date() })
     .where(eq(planEntry.id, id))
     .returning({ id: planEntry.id })
   if (moved.length === 0) throw notFound('plan entry', 'params.id')

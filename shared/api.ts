@@ -1,13 +1,8 @@
-/** What the routes answer: the shapes that the server gives and the screens read. */
 import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { Score } from '../core/record/score'
 import type { Cord } from '../core/reckon/cord'
-import type { Interval } from '../core/reckon/interval'
-import type { SheetRow } from '../core/reckon/sheet'
-import type { Session, SessionSport, Sport } from '../core/session/document'
-import type { Burden } from '../core/plan/burden'
-import type { PlanKind } from '../core/plan/entry'
+import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/program/compare'
 import type { Knob } from '../core/wrist/engine/buttons'
 import type { Face } from '../core/wrist/engine/face'
@@ -17,6 +12,8 @@ import type { Program } from '../core/wrist/program/program'
 import type { SlotState } from '../core/wrist/link/protocol'
 import type { NamingSchool, PushAct, PushingSchool } from '../core/wrist/link/schools'
 import type { SlotStatus, StaleReason } from '../core/wrist/link/slot-status'
+
+/** What the routes answer: the shapes that the server gives and the screens read. */
 
 export interface KeptAthlete {
   number: number
@@ -104,72 +101,6 @@ export interface Listed<Row> {
   rows: Row[]
   total: number
 }
-
-/** One thing on one day of the plan; `title` is a session's, or what was written there. */
-export interface PlanRow {
-  id: string
-  day: string
-  at: number
-  kind: PlanKind
-  sessionId: string | null
-  title: string
-  sport: string | null
-  name: string | null
-  minutes: number | null
-  effort: number | null
-  filled: boolean
-  seconds: number | null
-  metres: number | null
-  cord: Cord | null
-  burden: Burden | null
-}
-
-/** What a message with days has become: titles of what it put there anew, changed, moved, took off, and left as it was. */
-export interface FilledWeek {
-  rows: PlanRow[]
-  added: string[]
-  changed: string[]
-  moved: string[]
-  gone: string[]
-  same: string[]
-}
-
-/** One session that was done, on its day in the zone it was done in. */
-export interface DoneRow {
-  id: string
-  day: string
-  startedAt: string
-  title: string
-  sport: string
-  sessionId: string | null
-  seconds: number
-  metres: number | null
-  held: number | null
-  rpe: number | null
-  cord: Cord | null
-  burden: Burden | null
-}
-
-/** Some days with all that is on them, and what was dismissed about them. */
-export interface PlanSpan {
-  today: string
-  entries: PlanRow[]
-  done: DoneRow[]
-  dismissed: string[]
-  /** The last edit of the plan that can be taken back, in words. */
-  undo: { number: number; said: string } | null
-}
-
-/** An edit of the plan, as a screen asks for it. */
-export type PlanAsk =
-  | { do: 'put'; day: string; kind: PlanKind; session?: string; name?: string; minutes?: number; effort?: number; sport?: Sport }
-  | { do: 'change'; id: string; name: string | null; minutes: number | null; effort: number | null }
-  | { do: 'move'; id: string; day: string; at?: number; was: { day: string } }
-  | { do: 'off'; ids: string[] }
-  | { do: 'copy'; from: string; days: number; to: string }
-  | { do: 'swap'; one: string; other: string }
-  | { do: 'shift'; from: string; by: number }
-  | { do: 'clear'; from: string; days: number }
 
 export interface KeptWatch {
   id: string
@@ -368,40 +299,4 @@ export interface EraseAsked {
 export interface Change {
   what: 'session' | 'plan_entry' | 'athlete_revision' | 'watch' | 'holding' | 'transfer' | 'recording'
   id: string
-}
-
-/** A session of today with its rows, as they come one after the other. */
-export interface TodaySession {
-  entry: PlanRow
-  rows: Pick<SheetRow, 'path' | 'depth' | 'kind' | 'words' | 'startsAt' | 'comesTo'>[]
-  seconds: Interval
-  metres: Interval
-  used: Interval | null
-  isDone: boolean
-  /** The watches that hold it, by the last receipt. */
-  watches: string[]
-}
-
-/** Something that waits for the athlete, as a code with what it is about. */
-export type Decision =
-  | { code: 'doubt'; sessionId: string; title: string; day: string }
-  | { code: 'no-plan'; recordingId: string; title: string; day: string }
-  | { code: 'old-marks'; sport: Sport; day: string }
-  | { code: 'balance'; message: string; source: string; key: string; kind: string; fix: { id: string; title: string; day: string } | null }
-  | { code: 'demo'; weeks: number }
-
-/** What the first screen shows. */
-export interface TodayPicture {
-  today: string
-  /** Nothing was ever written, planned or done here. */
-  isEmpty: boolean
-  sessions: TodaySession[]
-  others: PlanRow[]
-  /** The coming sessions, tomorrow's first. */
-  next: PlanRow[]
-  week: { from: string; entries: PlanRow[]; done: DoneRow[] }
-  last: DoneRow | null
-  decisions: Decision[]
-  races: { name: string; day: string }[]
-  undo: PlanSpan['undo']
 }

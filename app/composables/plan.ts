@@ -1,4 +1,4 @@
-import type { PlanAsk, PlanSpan } from '~~/shared/api'
+import type { PlanAsk, PlanSpan } from '~~/shared/plan'
 
 /** Some days of the plan: what is on them, edits of it, and taking the last one back. */
 export function usePlan(from: () => string, to: () => string) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { daysBetween } from '~~/core/quantity/day'
-import type { TodayPicture } from '~~/shared/api'
+import type { TodayPicture } from '~~/shared/plan'
 import { todayPage as texts } from '~/texts/en'
 
 useHead({ title: texts.todayAgonis })

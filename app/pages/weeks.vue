@@ -3,10 +3,10 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { balanceOf } from '~~/core/plan/balance'
 import type { BalanceSuggestion } from '~~/core/plan/balance'
 import { weightsOf } from '~~/core/plan/weights'
-import { daysBetween, daysFrom, weekdayOf, weekOf } from '~~/core/quantity/day'
+import { daysBetween, daysFrom, daysOfWeek, weekdayOf, weekOf } from '~~/core/quantity/day'
 import type { Sport } from '~~/core/session/document'
 import { sayWeekday } from '~~/core/words/date'
-import type { FilledWeek, PlanRow } from '~~/shared/api'
+import type { FilledWeek, PlanRow } from '~~/shared/plan'
 import { weeksPage as texts } from '~/texts/en'
 
 useHead({ title: 'Weeks · Agonis' })
@@ -40,13 +40,7 @@ const { span, problem, isBusy, load, edit, undo, dismiss, guarded } = usePlan(
   () => daysFrom(firstDay.value, -7 * weeksBefore),
   () => daysFrom(firstDay.value, 7 * (view.value === 'block' ? blockWeeks.value : 1) - 1),
 )
-const days = computed(() =>
-  Array.from({ length: 7 }, (_, offset) => daysFrom(firstDay.value, offset)).map(iso => ({
-    iso,
-    name: sayWeekday(weekdayOf(iso)),
-    date: dates.day(iso, {}),
-  })),
-)
+const days = computed(() => daysOfWeek(firstDay.value).map(iso => ({ iso, name: sayWeekday(weekdayOf(iso)), date: dates.day(iso, {}) })))
 const entries = ref<Record<string, PlanRow[]>>({})
 watch([span, days], () => {
   entries.value = Object.fromEntries(days.value.map(({ iso }) => [iso, (span.value?.entries ?? []).filter(row => row.day === iso)]))
@@ -144,7 +138,12 @@ onMounted(() =>
         <el-button :disabled="lookedAt === null" data-test="this-week" @click="lookAt(null)">{{ texts.thisWeek }}</el-button>
         <el-button @click="lookAt(daysFrom(firstDay, 7))">{{ texts.weekAfter }}</el-button>
         <AfterRoom><LazyWeeksJump @jump="lookAt" /></AfterRoom>
-        <LazyWeeksWholeWeek v-if="span" :week="firstDay" :today="span.today" :is-busy="isBusy" @edit="edit" />
+        <template v-if="span">
+          <LazyWeeksWholeWeek :week="firstDay" :today="span.today" :is-busy="isBusy" @edit="edit" />
+          <LazyWeeksFromShape :week="firstDay" :is-busy="isBusy" :races="races" @edit="edit" />
+          <LazyWeeksPassOn :week="firstDay" :entries="span.entries" />
+          <LazyWeeksCalendars @taken="load" />
+        </template>
         <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
           texts.fillFromAMessage
         }}</el-button>
@@ -230,6 +229,7 @@ onMounted(() =>
     </div>
     <aside v-if="span && view === 'week'" class="side" :aria-label="texts.besideTheWeek">
       <WeeksSums :week="firstDay" :weights="weights" />
+      <AfterRoom><LazyWeeksAhead /></AfterRoom>
       <WeeksThoughts :suggestions="suggestions" :is-busy="isBusy" @take="take" @dismiss="dismiss" />
     </aside>
   </div>

@@ -32,6 +32,12 @@ export const aboutPage = {
 
 export const app = { toTheRoom: 'To the room', agonis: 'Agonis', rooms: 'Rooms', find: 'Find', keys: 'Keys', help: 'Help' }
 
+export const balanceAnswers = {
+  move: (title: Said, day: Said) => `Move ${title} to ${day}`,
+  notThisWeek: 'Not this week',
+  never: 'Never say this',
+}
+
 export const calculatorEquivalents = {
   halfMarathon: 'half marathon',
   equivalentTimes: 'Equivalent times',
@@ -155,6 +161,11 @@ export const composablesApi = {
 }
 
 export const composablesAsked = { keepIt: 'Keep it' }
+
+export const composablesCalendarFile = {
+  isLarger: (name: Said, megabytes: Said) => `${name} is larger than ${megabytes} MB, the limit. Export fewer months of it.`,
+  hasARule: (name: Said) => `${name} has a rule that never comes true, so that reading it would not end. Nothing was taken in.`,
+}
 
 export const composablesUseImport = { chooseTheFileAgain: 'Choose the file again when it is back.' }
 
@@ -1285,12 +1296,16 @@ export const todayDecisions = {
   cameHomeWithout: (day: Said) => `What was done on ${day} has no plan.`,
   yourYoungestMark: (sport: Said, day: Said) => `Your youngest mark for the ${sport} is of ${day}: what is reckoned from it may be off.`,
   toYourNumbers: 'To your numbers',
-  moveTo: (title: Said, day: Said) => `Move ${title} to ${day}`,
-  notThisWeek: 'Not this week',
-  neverSayThis: 'Never say this',
+  didNotArrive: (title: Said, watch: Said, problem: Said) => `${title} did not arrive on the ${watch}. ${problem}`,
   nothingWaitsFor: 'Nothing waits for you.',
   lastChange: (said: Said) => `${said}.`,
   undo: 'Undo',
+}
+
+export const todayRefused = {
+  pushWasRefused: (moment: Said, watch: Said) => `What was pushed by itself on ${moment} is not all on the ${watch}.`,
+  tryAgain: 'Try again now',
+  toTheWatches: 'To the watches',
 }
 
 export const todayWeek = {
@@ -1376,6 +1391,16 @@ export const watchesPage = {
   inUseFree: (used: Said, free: Said, asItShouldBe: Said) => `${used} in use, ${free} free. ${asItShouldBe}`,
   standingChoices: 'Standing choices',
   noLonger: 'no longer',
+}
+
+export const watchesByItself = {
+  byItselfAt: 'By itself every day at',
+  set: 'Set',
+  onlyByHand: 'Only by hand',
+  aTimeAsIn: 'A time as in 05:30.',
+  nextOn: (moment: Said) => `next on ${moment}`,
+  nothingGoes: 'nothing goes by itself',
+  clearedOn: (moment: Said) => `what was sent for this week is cleared on ${moment}`,
 }
 
 export const watchesPairing = {
@@ -1674,13 +1699,7 @@ export const weeksFilled = {
   close: 'Close',
 }
 
-export const weeksThoughts = {
-  suggestions: 'Suggestions',
-  nothingStandsOut: 'Nothing stands out in this week.',
-  move: (title: Said, day: Said) => `Move ${title} to ${day}`,
-  notThisWeek: 'Not this week',
-  never: 'Never say this',
-}
+export const weeksThoughts = { suggestions: 'Suggestions', nothingStandsOut: 'Nothing stands out in this week.' }
 
 export const weeksBlock = { theWeeksToThe: 'The weeks to the race', week: 'Week of', load: 'Load' }
 
@@ -1689,6 +1708,11 @@ export const weeksJump = { jumpToADay: 'Jump to a day' }
 export const weeksWholeWeek = {
   wholeWeek: 'Whole week',
   copyToTheNext: 'Copy to the next week',
+  asItIs: 'as it is',
+  aLittleHarder: 'a little harder',
+  aLittleEasier: 'a little easier',
+  aStepIs:
+    'A little is about 8 % more, or 15 % less, of what you have shown you can do, session by session; each becomes a variant of its own. Ease rather than step up after illness or pain, and ask a doctor or physiotherapist.',
   takeAllOff: 'Take all of it off',
   moveAllFrom: 'Move all from',
   fromDay: 'From which day',
@@ -1700,6 +1724,127 @@ export const weeksWholeWeek = {
   and: 'and',
   otherDay: 'The other day',
   swapThem: 'Swap them',
+}
+
+export const weeksFromShape = {
+  fromAShape: 'From a shape',
+  yourOwnWeeks:
+    'Weeks by your own hours and days, filled from your shelf. Change what you like; nothing is put on a day before you say so.',
+  hoursOfTheFirst: 'Hours of the first week',
+  weeksThatGrow: 'Weeks that grow',
+  by: 'by',
+  thenOneAt: 'then one at',
+  weeksInAll: 'Weeks in all',
+  comingDown: 'of these coming down to a race',
+  upTo: (race: Said) => `Up to the ${race}`,
+  hoursWeekByWeek: 'Hours, week by week:',
+  aSharpRise:
+    'More than 10 % a week is a sharp rise. The evidence on limits is mixed; with pain or illness ease instead, and ask a doctor or physiotherapist.',
+  whatItIsFor: (day: Said) => `What ${day} is for`,
+  sportOf: (day: Said) => `Sport of ${day}`,
+  parts: { rest: 'rest', easy: 'easy', long: 'long', hard: 'hard' },
+  anySport: 'any sport',
+  layOut: 'Lay the weeks out',
+  nothingToPut: 'Nothing to put on a day',
+  putOnTheirDays: (count: Said) => `Put ${count} on their days`,
+  leaveIt: 'Leave it',
+}
+
+export const weeksLaidWeek = {
+  ofAimed: (sum: Said, aim: Said, load: Said) => `${sum} of ${aim} aimed at, load ${load}`,
+  isTaken: 'something is there already, or the day is over',
+  rest: 'rest',
+  nothingFits: (length: Said) => `nothing on your shelf fits about ${length}`,
+  leftFree: 'left free',
+  another: 'another',
+  anotherFor: (day: Said) => `Another one for ${day}`,
+}
+
+export const weeksPassOn = {
+  passOn: 'Print or pass on',
+  paper: 'Paper',
+  pageA4: 'page, A4',
+  stripForTheFridge: 'strip for the fridge',
+  withNotes: 'with notes',
+  saveAsPdf: 'Save as PDF',
+  openToPrint: 'Open to print',
+  copyAsText: 'Copy as text',
+  copied: 'Copied',
+  eachDayWithIts: 'Each day with its rows, as another Agonis reads it; your notes and what a coach wrote stay here.',
+  rest: 'Rest',
+  notAvailable: 'Not available',
+  weekOf: (day: Said) => `Week of ${day}`,
+  nothingIsPlanned: 'nothing is planned',
+  ofTraining: (length: Said) => `${length} of training`,
+  pieceOf: (piece: Said, count: Said) => `The week on paper, piece ${piece} of ${count}`,
+}
+
+export const weeksCalendars = {
+  calendars: 'Calendars',
+  inAnotherCalendar: 'Your plan in another calendar',
+  when: 'When',
+  atMyUsualTimes: 'at my usual times',
+  onWholeDays: 'on whole days',
+  onWeekdays: 'Monday to Friday',
+  atTheWeekend: 'at the weekend',
+  aTimeAsIn: 'A time as in 18:00.',
+  alarm: 'Alarm',
+  noAlarm: 'none',
+  theDayBeforeAt: (time: Said) => `the day before at ${time}`,
+  whenItBegins: 'when it begins',
+  minutesBefore: (minutes: Said) => `${minutes} min before`,
+  forWhich: 'For',
+  phone: 'my phone',
+  training: 'Training',
+  makeAnAddress: 'Make an address',
+  saveAsFile: 'Save as a file',
+  copy: 'Copy',
+  copied: 'Copied',
+  shownThisOnce: 'Shown this once. Whoever has it can read your plan until you end it.',
+  atTimes: (weekdays: Said, weekend: Said) => `at ${weekdays}, at the weekend ${weekend}`,
+  wholeDays: 'whole days',
+  readLast: (moment: Said) => `read last ${moment}`,
+  notReadYet: 'not read yet',
+  endOf: (name: Said) => `End the address for ${name}`,
+  endIt: 'End it',
+  fromAnotherCalendar: 'From another calendar',
+  chooseAFile: 'Choose a file',
+  whatIsCalled: 'Calendar files (.ics). What is called like a session of yours becomes it.',
+  eventsFound: (count: Said, name: Said) => `${count} events of the coming year${name === '' ? '' : ` in ${name}`}.`,
+  leftOut: (count: Said, why: Said, titles: Said) => `${count} left out, ${why}: ${titles}`,
+  why: {
+    'no-day': 'they have no day',
+    'before': 'their day is over',
+    'after': 'they are more than a year ahead',
+    'too-many': 'there are too many of them',
+    'rule': 'their rule is not understood',
+    'unknown-zone': 'their time zone is not known',
+  },
+  takeThemAs: 'Take them in as',
+  asNotes: 'notes',
+  asOtherWork: 'other work',
+  asBlocked: 'days that cannot be used',
+  takeThemIn: 'Take them in',
+  told: (added: Said, sessions: Said, changed: Said, gone: Said, left: Said) =>
+    `${added} put on their days (${sessions} of them sessions of yours), ${changed} changed, ${gone} taken off, ${left} left as they are.`,
+}
+
+export const weeksAhead = {
+  toTheWatch: 'To the watch',
+  ways: (when: Said, names: Said) => `gets what is planned ${when}, ${names}.`,
+  byTheirTitles: 'by their titles',
+  byTheirWeekday: 'by their weekdays',
+  inOneSlot: 'in one slot',
+  sevenDaysAhead: 'seven days ahead',
+  onTheirDay: 'on its day',
+  onlyByHand: 'when you push it',
+  youPushByHand: '',
+  nothingGoesByItself: 'Nothing goes by itself.',
+  goesByItselfAt: (time: Said) => `It goes by itself at ${time}.`,
+  change: 'Change',
+  nothingMore: 'All of it is there.',
+  onDays: (count: number) => (count === 1 ? 'What goes, on one day' : `What goes, on ${count} days`),
+  byLastReceipts: 'It is out of reach: this is by its last receipts.',
 }
 
 export const wordsDefine = {

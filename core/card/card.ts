@@ -9,6 +9,15 @@ export const cardSizes = {
 
 export type CardSize = keyof typeof cardSizes
 
+/** A paper in millimetres, with the largest letters it gets and the smallest that are still read on it. */
+export interface PaperSize {
+  width: number
+  height: number
+  margin: number
+  largest: number
+  smallest: number
+}
+
 /** A mark on the paper; lengths in millimetres from the top left corner, text on its baseline. */
 export type Mark =
   | { kind: 'text'; x: number; y: number; size: number; bold: boolean; text: string }
@@ -152,8 +161,8 @@ const codeSide = (paper: Paper) => Math.min(34, paper.width - 2 * paper.margin)
  * Lays a session out on paper in the look of the cue sheet: black on white, as large as the paper lets it be, onto more
  * pages where the smallest readable letters do not fit one.
  */
-export function layCard(content: CardContent, size: CardSize, measure: Measure = usualMeasure): Card {
-  const paper = cardSizes[size]
+export function layCard(content: CardContent, size: CardSize | PaperSize, measure: Measure = usualMeasure): Card {
+  const paper = typeof size === 'string' ? cardSizes[size] : size
   const room = paper.width - 2 * paper.margin
   const rows = content.rows.filter(row => !row.off)
   const codeHeight = content.code ? codeSide(paper) + 3 : 0

@@ -45,7 +45,7 @@ describe('the plan as a calendar file', () => {
   it('keeps an id and counts on when something is moved', () => {
     const parts = (text: string) => {
       const part = new ICAL.Component(ICAL.parse(text) as never).getFirstSubcomponent('vevent')!
-      return [part.getFirstPropertyValue('uid'), part.getFirstPropertyValue('sequence') as number] as const
+      return [part.getFirstPropertyValue('uid'), Number(part.getFirstPropertyValue('sequence'))] as const
     }
     const [id, count] = parts(planIcs([entry('a', '2026-12-01')], ways))
     const [movedId, movedCount] = parts(planIcs([entry('a', '2026-12-02', { changedAt: new Date('2026-11-28T10:00:05Z') })], ways))

@@ -28,7 +28,8 @@ export interface ReadCalendarOptions {
 
 /** Bytes of a file that are looked at. */
 export const calendarBytes = 4 * 1024 * 1024
-const mostEvents = 3000
+/** Events of one file that are taken in. */
+export const calendarEvents = 3000
 const mostOfOne = 400
 /** Occurrences looked at before the first that is wanted, over the whole file. */
 const mostSteps = 60_000
@@ -79,7 +80,7 @@ function readEvent(event: ICAL.Event, reading: Reading): void {
     if (!place) return isCalendarDay(dayOf(time)) ? 'unknown-zone' : 'no-day'
     if (place.day < reading.from) return 'before'
     if (place.day > reading.to) return 'after'
-    if (reading.events.length >= mostEvents) return 'too-many'
+    if (reading.events.length >= calendarEvents) return 'too-many'
     reading.events.push({ uid, ...place, ...common })
     return null
   }

@@ -1,4 +1,4 @@
-import { daysBetween, daysFrom } from '../quantity/day'
+import { daysBetween, daysFrom, daysOfWeek } from '../quantity/day'
 import { sayBalance } from '../words/balance'
 import type { BalanceReason } from '../words/balance'
 import type { PlanEntry } from './entry'
@@ -29,8 +29,7 @@ export interface BalanceSuggestion {
 }
 
 const isHard = ({ burden }: Weight) => burden?.level === 'hard' || burden?.level === 'race' || burden?.level === 'beyond'
-const weekDays = (week: string) => Array.from({ length: 7 }, (_, offset) => daysFrom(week, offset))
-const daysLeft = (week: string, today: string) => weekDays(week).filter(day => day >= today)
+const daysLeft = (week: string, today: string) => daysOfWeek(week).filter(day => day >= today)
 const between = (weights: readonly Weight[], from: string, days: number) =>
   weights.filter(({ day }) => day >= from && day < daysFrom(from, days))
 const loadOn = (weights: readonly Weight[], day: string) =>
@@ -55,7 +54,7 @@ function freeDayFor({ week, today, weights, entries }: BalanceQuestion, moved: W
     ![-1, 0, 1].some(offset => others.includes(daysFrom(day, offset)))
   const distance = (day: string) => Math.abs(daysBetween(moved.day, day))
   return (
-    weekDays(week)
+    daysOfWeek(week)
       .filter(isFree)
       .sort((one, other) => distance(one) - distance(other))[0] ?? null
   )
@@ -101,7 +100,7 @@ function ramps({ week, weights }: BalanceQuestion): Found[] {
   const found: Found[] = []
   if (load > mean * mostGrowth)
     found.push({ reason: { code: 'ramp', load: Math.round(load), mean: Math.round(mean), weeks: before.length } })
-  const ratios = weekDays(week).map(day => {
+  const ratios = daysOfWeek(week).map(day => {
     const acute = sumsOf(between(weights, daysFrom(day, -6), 7)).load ?? 0
     const chronic = (sumsOf(between(weights, daysFrom(day, -27), 28)).load ?? 0) / 4
     return { day, ratio: chronic > 0 ? acute / chronic : 0 }
@@ -112,9 +111,9 @@ function ramps({ week, weights }: BalanceQuestion): Found[] {
 }
 
 function alike({ week, weights }: BalanceQuestion): Found[] {
-  const loads = weekDays(week).map(day => loadOn(weights, day))
+  const loads = daysOfWeek(week).map(day => loadOn(weights, day))
   const told = monotonyOf(loads)
-  const hasEasyDay = weekDays(week).some(day =>
+  const hasEasyDay = daysOfWeek(week).some(day =>
     weights.filter(weight => weight.day === day).every(({ burden }) => burden?.level === 'easy'),
   )
   return [

@@ -43,6 +43,9 @@ export const weekdayOf = (day: string): number => new Date(time(day)).getUTCDay(
  */
 export const weekOf = (day: string, weekStart: number): string => daysFrom(day, -((weekdayOf(day) - (weekStart % 7) + 7) % 7))
 
+/** The seven days of a week from its first on. */
+export const daysOfWeek = (first: string): string[] => Array.from({ length: 7 }, (_, offset) => daysFrom(first, offset))
+
 /** The day at a moment in a time zone, wherever the asking machine stands. */
 export function dayInZone(moment: Date, timeZone: string): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment)

@@ -5,7 +5,9 @@ export type SaidEdit =
   | { code: 'put' | 'off'; title: string; day: string; others: number }
   | { code: 'change'; title: string }
   | { code: 'move'; title: string; from: string; to: string }
-  | { code: 'copy'; days: number; from: string; to: string; count: number }
+  | { code: 'copy'; days: number; from: string; to: string; count: number; way?: 'harder' | 'easier' }
+  | { code: 'lay'; count: number; from: string }
+  | { code: 'take-in'; count: number }
   | { code: 'swap'; one: string; other: string }
   | { code: 'shift'; from: string; by: number; count: number }
   | { code: 'clear'; from: string; days: number; count: number }
@@ -30,7 +32,11 @@ export function sayPlanEdit(edit: SaidEdit): string {
         ? `${edit.title} moved within ${short(edit.to)}`
         : `${edit.title} moved from ${short(edit.from)} to ${short(edit.to)}`
     case 'copy':
-      return `${things(edit.count)} copied from ${span(edit)} to ${short(edit.to)}`
+      return `${things(edit.count)} copied from ${span(edit)} to ${short(edit.to)}${edit.way ? `, a little ${edit.way}` : ''}`
+    case 'lay':
+      return `${things(edit.count)} laid out from ${short(edit.from)} on`
+    case 'take-in':
+      return `${things(edit.count)} taken in from a calendar`
     case 'swap':
       return `${short(edit.one)} and ${short(edit.other)} swapped`
     case 'shift':

@@ -17,6 +17,7 @@ import type { PlanKind } from '../../core/plan/entry'
 import type { PlanShape } from '../../core/plan/shape'
 import type { CalendarTimes } from '../../core/plan/times'
 import type { Sport } from '../../core/session/document'
+import type { RefusedPush } from '../../shared/plan'
 import { createdAt, owner, ownerPolicy } from './accounts'
 import { session, watch } from './schema'
 
@@ -104,9 +105,9 @@ export const pushRoutine = pgTable(
     hour: integer('hour'),
     pushAt: timestamp('push_at', { withTimezone: true }),
     clearAt: timestamp('clear_at', { withTimezone: true }),
-    /** When it last was done or tried, and what stood in its way, in words; none where all went well. */
+    /** When it last was done or tried, and what stood in its way; nothing where all went well. */
     triedAt: timestamp('tried_at', { withTimezone: true }),
-    refused: jsonb('refused').$type<string[]>().notNull().default([]),
+    refused: jsonb('refused').$type<RefusedPush[]>().notNull().default([]),
   },
   table => [
     primaryKey({ columns: [table.ownerId, table.watchId] }),

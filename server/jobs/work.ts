@@ -7,6 +7,7 @@ import { collectRecordings } from '../services/collect'
 import { loggable } from '../log/loggable'
 import { log } from '../log/log'
 import { Problem } from '../services/problem'
+import { doRoutine, routinesDue } from '../services/routine'
 import { tend } from '../services/tend'
 import { enqueue, jobsChannel, sharedBoss } from '../queue/boss'
 import type { Jobs, QueueName } from '../queue/queues'
@@ -14,6 +15,8 @@ import { queueNames } from '../queue/queues'
 
 /** Jobs of one queue that one server does at a time. */
 const workersOfEach = 6
+/** Seconds after which it is seen again whose hour has come. */
+const mindAgainAfter = 10
 
 /** What a job that waited for comes to: what it gave, or why not, in words for whoever waits. */
 export type Outcome<T> = { gave: T } | { problem: Pick<Problem, 'status' | 'problem' | 'where' | 'hint' | 'details'> }
@@ -33,6 +36,11 @@ const handlers: { [Q in QueueName]: (database: Database, job: Jobs[Q]) => Promis
     if ((await tend(database, owner, watch)) === 'more') await enqueue(database, 'tending', { owner, watch }, 1)
   },
   collecting: (database, { owner, watch }) => outcomeOf(collectRecordings(database, owner, watch)),
+  async minding(database) {
+    for (const { owner, watch } of await routinesDue(database)) await enqueue(database, 'routine', { owner, watch })
+    await enqueue(database, 'minding', { watch: 'all' }, mindAgainAfter)
+  },
+  routine: (database, { owner, watch }) => doRoutine(database, owner, watch),
 }
 
 async function workAt<Q extends QueueName>(boss: PgBoss, database: Database, queue: Q): Promise<string[]> {
@@ -68,6 +76,7 @@ export async function startWorking(): Promise<() => Promise<void>> {
   const workers = new Map<string, string[]>()
   for (const queue of queueNames) workers.set(queue, await workAt(boss, database, queue))
   await goOnWithWhatWasLeft(database)
+  await enqueue(database, 'minding', { watch: 'all' })
   const deaf = onJob(name => workers.get(name)?.forEach(id => boss.notifyWorker(id)))
   return async () => {
     deaf()

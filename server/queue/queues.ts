@@ -10,6 +10,10 @@ export interface Jobs {
   tending: { owner: string; watch: string }
   /** Bring a watch's recordings home. */
   collecting: { owner: string; watch: string }
+  /** See whose hour has come, and look again a little later. */
+  minding: { watch: 'all' }
+  /** Push or clear a watch by itself, at its athlete's hour. */
+  routine: { owner: string; watch: string }
 }
 export type QueueName = keyof Jobs
 
@@ -22,6 +26,8 @@ const expireInSeconds = 60
 const queues: Record<QueueName, PgBoss.Queue> = {
   tending: { name: 'tending', policy: 'short', expireInSeconds, retryLimit: 1000, retryDelay: 1, retentionDays: 1 },
   collecting: { name: 'collecting', policy: 'standard', expireInSeconds, retryLimit: 3, retryDelay: 1, retentionDays: 1 },
+  minding: { name: 'minding', policy: 'short', expireInSeconds, retryLimit: 1000, retryDelay: 1, retentionDays: 1 },
+  routine: { name: 'routine', policy: 'short', expireInSeconds, retryLimit: 3, retryDelay: 1, retentionDays: 1 },
 }
 export const queueNames = Object.keys(queues) as QueueName[]
 

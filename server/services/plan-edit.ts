@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { desc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import type { Standpoint } from '../../core/athlete/standpoint'
 import type { PlanChange } from '../../core/plan/change'
 import { applyChanges, inverse } from '../../core/plan/change'
 import { clearDays, copyDays, moveTo, putOn, shiftFrom, swapDays, takeOff } from '../../core/plan/edits'
@@ -7,12 +8,13 @@ import type { EntryFault, PlanEntry } from '../../core/plan/entry'
 import { faultOf } from '../../core/plan/entry'
 import type { SaidEdit } from '../../core/words/plan'
 import { sayPlanEdit } from '../../core/words/plan'
-import type { PlanAsk, PlanSpan } from '../../shared/api'
+import type { PlanAsk, PlanSpan } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
 import { planEdit, planEntry } from '../db/plan'
 import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { notFound, Problem } from './problem'
+import { withProgress } from './progress-plan'
 import { loadSession } from './session'
 
 /** Entries of one plan; past that a day more is refused. */
@@ -40,6 +42,22 @@ export async function writeChanges(tx: OwnerTransaction, changes: readonly PlanC
     if (before && after) await tx.update(planEntry).set(valuesOf(after)).where(eq(planEntry.id, id))
 }
 
+/** The edit of a plan, bit by bit: each change is made to what those before have left. */
+export function planEditing(plan: PlanEntry[]) {
+  let entries = plan
+  const changes: PlanChange[] = []
+  return {
+    changes,
+    make(by: (entries: PlanEntry[]) => PlanChange[]) {
+      const made = by(entries)
+      const applied = applyChanges(entries, made)
+      if (!applied.ok) throw new Error(`an edit of the plan does not fit it at ${applied.id}`)
+      entries = applied.entries
+      changes.push(...made)
+    },
+  }
+}
+
 const faults: Record<EntryFault, string> = {
   'no-session': 'A session of the shelf is missing.',
   'session-beside': 'Only a session has one of the shelf.',
@@ -57,6 +75,7 @@ type Made = { changes: PlanChange[]; said: SaidEdit }
 interface Plan {
   tx: OwnerTransaction
   entries: PlanEntry[]
+  standpoint: Standpoint
   today: string
 }
 
@@ -102,6 +121,21 @@ async function off({ tx, entries }: Plan, { ids }: Extract<PlanAsk, { do: 'off' 
   return { changes, said: { code: 'off', title: await titleOf(tx, changes[0]!.before!), day, others: changes.length - 1 } }
 }
 
+/** Sessions put on many days at once, such as the weeks of a shape. */
+async function lay({ tx, entries, today }: Plan, { on }: Extract<PlanAsk, { do: 'lay' }>): Promise<Made> {
+  const early = on.find(({ day }) => day < today)
+  if (early) throw over(early.day)
+  for (const id of new Set(on.map(one => one.session))) await loadSession(tx, id)
+  const bare = { kind: 'session', name: null, minutes: null, effort: null, sport: null, filled: false } as const
+  let plan = entries
+  const changes = on.flatMap(({ day, session: id }) => {
+    const put = putOn(plan, { ...bare, id: randomUUID(), day, session: id })
+    plan = [...plan, put[0]!.after!]
+    return put
+  })
+  return { changes, said: { code: 'lay', count: changes.length, from: on.map(({ day }) => day).sort()[0]! } }
+}
+
 async function made(plan: Plan, ask: PlanAsk): Promise<Made> {
   const { entries, today } = plan
   switch (ask.do) {
@@ -115,9 +149,12 @@ async function made(plan: Plan, ask: PlanAsk): Promise<Made> {
       return off(plan, ask)
     case 'copy': {
       if (ask.to < today) throw over(ask.to)
-      const changes = copyDays(entries, ask.from, ask.days, ask.to, randomUUID)
+      const copied = copyDays(entries, ask.from, ask.days, ask.to, randomUUID)
+      const changes = ask.way ? await withProgress(plan.tx, plan.standpoint, copied, ask.way) : copied
       return { changes, said: { code: 'copy', ...ask, count: changes.length } }
     }
+    case 'lay':
+      return lay(plan, ask)
     case 'swap':
       if (ask.one < today || ask.other < today) throw over(ask.one < today ? ask.one : ask.other)
       return { changes: swapDays(entries, ask.one, ask.other), said: { code: 'swap', ...ask } }
@@ -146,7 +183,8 @@ export async function noteEdit(tx: OwnerTransaction, said: SaidEdit, changes: Pl
 /** Edits the plan, all of an edit or nothing of it; nothing to do is no edit. */
 export async function editPlan(tx: OwnerTransaction, ask: PlanAsk): Promise<PlanSpan['undo']> {
   const entries = await wholePlan(tx)
-  const { changes, said } = await made({ tx, entries, today: (await currentStandpoint(tx)).day }, ask)
+  const standpoint = await currentStandpoint(tx)
+  const { changes, said } = await made({ tx, entries, standpoint, today: standpoint.day }, ask)
   if (changes.length === 0) return lastEdit(tx)
   if (entries.length + changes.filter(({ before }) => before === null).length > mostEntries)
     throw new Problem(422, `A plan holds up to ${mostEntries} things.`, 'body', 'Take off what is long over.')

@@ -1,5 +1,5 @@
 import { and, eq, gte, isNull, lte, max, or, sql } from 'drizzle-orm'
-import type { PlanRow } from '../../shared/api'
+import type { PlanRow } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
 import { planEntry } from '../db/plan'
 import { session } from '../db/schema'

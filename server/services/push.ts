@@ -17,13 +17,14 @@ import { Problem } from './problem'
 import { startTransfer } from './transfer'
 import { lookAt } from './slots'
 
-async function ask(
-  tx: OwnerTransaction,
-  watchId: string,
-  seen: Awaited<ReturnType<typeof lookAt>>,
-): Promise<PushQuestion & { programs: Map<string, FittedSession> }> {
+/** What a watch says of itself, or what it said last. */
+type Seen = Pick<Awaited<ReturnType<typeof lookAt>>, 'slots' | 'records'> & { hello: { running: number | null } }
+type Asked = PushQuestion & { programs: Map<string, FittedSession> }
+
+/** @param days that are looked at: with a push of seven days, what is due within them */
+export async function askPush(tx: OwnerTransaction, watchId: string, seen: Seen, days = 7): Promise<Asked> {
   const { athlete, day: today } = await currentStandpoint(tx)
-  const due: Due[] = (await listPlan(tx, today, daysFrom(today, 6))).flatMap(({ day, sessionId, title }) =>
+  const due: Due[] = (await listPlan(tx, today, daysFrom(today, days - 1))).flatMap(({ day, sessionId, title }) =>
     sessionId === null ? [] : [{ day, session: sessionId, title }],
   )
   const held = await tx.select().from(holding).where(eq(holding.watchId, watchId))
@@ -48,7 +49,7 @@ async function ask(
   const fitFor = await fitterFor(tx, watchId)
   const fitted = new Map<Due, Fitted>()
   const programs = new Map<string, FittedSession>()
-  for (const one of wanted(question)) {
+  for (const one of days > 7 ? due : wanted(question)) {
     const made = await fitFor(one.session, nameFor(question, one))
     fitted.set(one, { digest: made.digest, fits: made.fits })
     programs.set(made.digest, made)
@@ -57,15 +58,16 @@ async function ask(
 }
 
 /** A push as it would be done, with the programs that it would send. */
-interface DryRun extends PushPlan {
+export interface DryRun extends PushPlan {
   incarnation: string
   programs: ReadonlyMap<string, FittedSession>
+  question: PushQuestion
 }
 
 /** The dry run: what pushing would do to a watch now, by the athlete's schools of naming and pushing. */
 export async function dryRun(database: Database, owner: string, watchId: string): Promise<DryRun> {
   const seen = await atWatch(database, owner, watchId, lookAt)
-  const question = await asOwner(database, owner, tx => ask(tx, watchId, seen))
+  const question: Asked = await asOwner(database, owner, tx => askPush(tx, watchId, seen))
   const acts = planPush(question)
   const { incarnation } = seen.hello
   return {
@@ -76,6 +78,7 @@ export async function dryRun(database: Database, owner: string, watchId: string)
     today: question.today,
     incarnation,
     programs: question.programs,
+    question,
   }
 }
 
@@ -85,11 +88,21 @@ export async function dryRun(database: Database, owner: string, watchId: string)
  * @param digest of the plan that was shown; where the watch or the week has changed since, nothing is done and the new one is given
  */
 export async function push(database: Database, owner: string, watchId: string, digest: string): Promise<TransferState[]> {
-  const { acts, incarnation, programs, ...plan } = await dryRun(database, owner, watchId)
+  const { incarnation, programs, question: _, ...plan } = await dryRun(database, owner, watchId)
   if (plan.digest !== digest)
     throw new Problem(409, 'The watch or the week has changed since you looked.', 'body.digest', 'Look at what would be done now.', {
-      plan: { acts, ...plan },
+      plan,
     })
+  return doActs(database, owner, watchId, { acts: plan.acts, incarnation, programs })
+}
+
+/** Begins what a push comes to. */
+export async function doActs(
+  database: Database,
+  owner: string,
+  watchId: string,
+  { acts, incarnation, programs }: Pick<DryRun, 'acts' | 'incarnation' | 'programs'>,
+): Promise<TransferState[]> {
   const begun: TransferState[] = []
   await asOwner(database, owner, async tx => {
     for (const act of acts) {

@@ -30,7 +30,7 @@ export interface Held {
   today: Program | Pick<Program, 'from'> | null
 }
 
-const ofProgram = and(eq(program.ownerId, holding.ownerId), eq(program.digest, holding.digest))
+export const ofProgram = and(eq(program.ownerId, holding.ownerId), eq(program.digest, holding.digest))
 
 /** What a watch should hold, each beside what would be sent today. */
 export async function shouldHold(tx: OwnerTransaction, watchId: string): Promise<Held[]> {

@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm'
+import { and, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
 import { balanceOf } from '../../core/plan/balance'
 import type { PlanEntry } from '../../core/plan/entry'
 import { weightsOf } from '../../core/plan/weights'
@@ -9,27 +9,18 @@ import { daysBetween, daysFrom, weekOf } from '../../core/quantity/day'
 import { reckon } from '../../core/reckon/reckon'
 import { sheetRows } from '../../core/reckon/sheet'
 import type { Session, Sport } from '../../core/session/document'
-import type { Decision, DoneRow, PlanRow, TodayPicture, TodaySession } from '../../shared/api'
+import type { Decision, DoneRow, PlanRow, TodayPicture, TodaySession } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
-import { demoDay } from '../db/plan'
-import { holding, revision, session, watch } from '../db/schema'
+import { demoDay, pushRoutine } from '../db/plan'
+import { holding, session, transfer, watch } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { spanOf } from './span'
+import { documentsOf } from './week-text'
 
 /** Days after which a mark counts for less, as everywhere. */
 const markDays = 120
 const daysLooked = 28
 const daysAhead = 7
-
-async function documentsOf(tx: OwnerTransaction, ids: readonly string[]): Promise<Map<string, Session>> {
-  if (ids.length === 0) return new Map()
-  const rows = await tx
-    .select({ id: session.id, document: revision.document })
-    .from(session)
-    .innerJoin(revision, and(eq(revision.sessionId, session.id), eq(revision.number, session.head)))
-    .where(inArray(session.id, [...ids]))
-  return new Map(rows.map(({ id, document }) => [id, JSON.parse(document) as Session]))
-}
 
 async function watchesHolding(tx: OwnerTransaction, ids: readonly string[]): Promise<{ id: string | null; name: string }[]> {
   if (ids.length === 0) return []
@@ -85,6 +76,30 @@ async function demoMoved(tx: OwnerTransaction, week: string, weekStart: number):
   return weeks > 0 ? [{ code: 'demo', weeks }] : []
 }
 
+/** Days after which a sending that did not arrive is no news any more. */
+const sendingDays = 3
+
+/** What did not come to the watch: pushes by themselves that were refused, and sendings that stopped on the way. */
+async function notOnTheWatch(tx: OwnerTransaction): Promise<Decision[]> {
+  const routines = await tx
+    .select({ watchId: watch.id, watch: watch.name, refused: pushRoutine.refused, triedAt: pushRoutine.triedAt })
+    .from(pushRoutine)
+    .innerJoin(watch, eq(watch.id, pushRoutine.watchId))
+  const stopped = await tx
+    .select({ watch: watch.name, title: session.title, problem: transfer.problem })
+    .from(transfer)
+    .innerJoin(watch, eq(watch.id, transfer.watchId))
+    .innerJoin(session, eq(session.id, transfer.sessionId))
+    .where(and(eq(transfer.state, 'stopped'), gte(transfer.updatedAt, sql`now() - make_interval(days => ${sendingDays})`)))
+    .orderBy(transfer.updatedAt)
+  return [
+    ...routines.flatMap(({ refused, triedAt, ...of }): Decision[] =>
+      refused.length > 0 && triedAt ? [{ code: 'push', ...of, refused, triedAt: triedAt.toISOString() }] : [],
+    ),
+    ...stopped.map(({ problem, ...of }): Decision => ({ code: 'stopped', ...of, problem: problem ?? '' })),
+  ]
+}
+
 const entryOf = (row: PlanRow): PlanEntry => ({ ...row, session: row.sessionId, sport: row.sport as Sport | null })
 
 async function isEmptyHere(tx: OwnerTransaction, done: readonly DoneRow[], entries: readonly PlanRow[]): Promise<boolean> {
@@ -138,6 +153,7 @@ export async function todayOf(tx: OwnerTransaction): Promise<TodayPicture> {
     last: done.at(-1) ?? null,
     decisions: [
       ...(await demoMoved(tx, week, weekStart)),
+      ...(await notOnTheWatch(tx)),
       ...soon.flatMap(({ sessionId, title, day }): Decision[] => {
         const document = sessionId === null ? undefined : documents.get(sessionId)
         return document && isDoubtful(document) ? [{ code: 'doubt', sessionId: sessionId!, title, day }] : []

@@ -1,22 +1,19 @@
 import { randomUUID } from 'node:crypto'
 import { inArray } from 'drizzle-orm'
-import type { PlanChange } from '../../core/plan/change'
 import { moveTo, putOn, takeOff } from '../../core/plan/edits'
-import type { PlanEntry } from '../../core/plan/entry'
-import { applyChanges } from '../../core/plan/change'
 import { matchFill } from '../../core/plan/fill'
 import { daysFrom, isDate } from '../../core/quantity/day'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import { titleOf } from '../../core/script/title'
 import type { Session } from '../../core/session/document'
-import type { FilledWeek, PlanRow } from '../../shared/api'
+import type { FilledWeek, PlanRow } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { shelvedAs } from './facets'
 import { listPlan } from './plan'
-import { noteEdit, wholePlan, writeChanges } from './plan-edit'
+import { noteEdit, planEditing, wholePlan, writeChanges } from './plan-edit'
 import { Problem } from './problem'
 import { saveSession } from './session'
 
@@ -53,22 +50,6 @@ async function shelved(tx: OwnerTransaction, ids: readonly string[]): Promise<Ma
   return new Map(rows.map(({ id, ...row }) => [id, row]))
 }
 
-/** The edit of a plan, bit by bit: each change is made to what those before have left. */
-function editing(plan: PlanEntry[]) {
-  let entries = plan
-  const changes: PlanChange[] = []
-  return {
-    changes,
-    make(by: (entries: PlanEntry[]) => PlanChange[]) {
-      const made = by(entries)
-      const applied = applyChanges(entries, made)
-      if (!applied.ok) throw new Error(`an edit of the plan does not fit it at ${applied.id}`)
-      entries = applied.entries
-      changes.push(...made)
-    },
-  }
-}
-
 /**
  * Fills days from a message: each session is shelved with the message as its source and put on its day. The same message corrected
  * changes what it has changed: rows become a new wording of the session that is there, days are moved, what it no longer says is
@@ -94,7 +75,7 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   )
   const entryOf = new Map(before.map(entry => [entry.id, entry]))
   const titleAt = (id: string) => known.get(entryOf.get(id)!.session!)?.title ?? ''
-  const { changes, make } = editing(plan)
+  const { changes, make } = planEditing(plan)
   const told: FilledWeek = { rows: [], added: [], changed: [], moved: [], gone: [], same: match.same.map(({ id }) => titleAt(id)) }
   const save = (id: string, base: number, document: Session) => saveSession(tx, id, base, printSession(document), { source: text })
   for (const { wanted, id } of match.changed) {

@@ -116,7 +116,7 @@ export const server = [
   {
     what: 'A session moved to another day stays where it was.',
     file: 'server/services/plan.ts',
-    from: '.set({ day, at: await lastPlace(tx, day) })',
+    from: '.set({ day, at: await lastPlace(tx, day), changedAt: new Date() })',
     to: '.set({ id })',
     test: glue,
   },

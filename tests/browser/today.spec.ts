@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { daysFrom } from '../../core/quantity/day'
-import type { PlanSpan, TodayPicture } from '../../shared/api'
+import type { PlanSpan, TodayPicture } from '../../shared/plan'
 import type { RunningStack } from '../../scripts/stack.mjs'
 import { startStack } from '../../scripts/stack.mjs'
 import { choose, expect, settled, test } from './page'
@@ -155,7 +155,7 @@ test('two hard days are named with a day that is better, which is taken and no l
   }
   const thought = app.locator('[data-test=thoughts] [data-code=hard-close]')
   await expect(thought).toContainText('both hard')
-  await thought.locator('[data-test=take-thought]').click()
+  await thought.locator('[data-test=take-fix]').click()
   await expect(thought).toHaveCount(0)
   await expect(dayRow(app, daysFrom(week.from, 9)).locator('[data-test=entry]', { hasText: 'Twelve threes' })).toBeVisible()
 })

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
+import { usualShape } from '../../core/plan/shape'
 import type { Person } from './client'
 import { newPerson, newSession } from './client'
 
@@ -16,7 +17,7 @@ const routes = readdirSync(folder, { recursive: true, encoding: 'utf8' }).flatMa
 })
 
 let person: Person
-let at: Record<'session' | 'recording' | 'plan' | 'watch' | 'toy', string>
+let at: Record<'session' | 'recording' | 'plan' | 'watch' | 'toy' | 'feed', string>
 
 interface Asked {
   /** Which row the address names. */
@@ -75,6 +76,16 @@ const good: Record<string, () => Asked> = {
   'POST /plan/week': () => ({ body: { week: '2026-03-30', text: 'Mon: 10:00' } }),
   'GET /plan/span': () => ({ query: { from: '2026-03-30', to: '2026-04-05' } }),
   'POST /plan/edits': () => ({ body: { do: 'put', day: '2036-03-31', kind: 'note', name: 'shoes' } }),
+  'GET /plan/feeds': () => ({}),
+  'POST /plan/feeds': () => ({ body: { name: 'phone' } }),
+  'DELETE /plan/feeds/:id': () => ({ id: 'feed' }),
+  'GET /plan/calendar': () => ({ query: { weekdays: '1080', weekend: '540' } }),
+  'POST /plan/calendar': () => ({
+    body: { as: 'note', events: [{ uid: 'a', day: '2036-03-31', start: 600, minutes: 60, title: 'Club', isCancelled: false }] },
+  }),
+  'GET /plan/shape': () => ({}),
+  'POST /plan/shape': () => ({ body: { from: '2036-03-31', shape: usualShape } }),
+  'GET /plan/text': () => ({ query: { from: '2026-03-30', to: '2026-04-05' } }),
   'POST /plan/undo': () => ({ body: { number: 1 } }),
   'POST /plan/dismissals': () => ({ body: { key: 'monotony' } }),
   'GET /today': () => ({}),
@@ -107,6 +118,10 @@ const good: Record<string, () => Asked> = {
   'POST /transfers/:id/cancel': () => ({ id: 'session' }),
   'GET /transfers/:id': () => ({ id: 'session' }),
   'POST /transfers/:id/resume': () => ({ id: 'session' }),
+  'GET /watches/:id/ahead': () => ({ id: 'watch' }),
+  'GET /watches/:id/routine': () => ({ id: 'watch' }),
+  'POST /watches/:id/routine': () => ({ id: 'watch' }),
+  'PUT /watches/:id/routine': () => ({ id: 'watch', body: { hour: 330 } }),
   'POST /watches/:id/collect': () => ({ id: 'watch' }),
   'GET /watches/:id/fit': () => ({ id: 'watch', query: { session: at.session } }),
   'PUT /watches/:id/fit': () => ({ id: 'watch', body: { session: at.session, here: { x: 'y' } } }),
@@ -203,6 +218,7 @@ beforeAll(async () => {
     recording: await made('/recordings', { recording }),
     plan: await made('/plan', { session: kept, day: '2026-03-31' }),
     watch: person.watch,
+    feed: (await person.ask<{ feed: { id: string } }>('POST', '/plan/feeds', { name: 'phone' })).body.feed.id,
     toy: await made('/watches', { name: 'Toy', profile: 'basic' }),
   }
 })

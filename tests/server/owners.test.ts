@@ -12,7 +12,7 @@ import { database, newPerson, ownerDatabase, newSession, until } from './client'
 
 let ilse: Person
 let other: Person
-let ids: { session: string; recording: string; transfer: string; plan: string; watch: string }
+let ids: { session: string; recording: string; transfer: string; plan: string; watch: string; feed: string }
 
 beforeAll(async () => {
   ;[ilse, other] = [await newPerson('Ilse'), await newPerson('Other')]
@@ -37,7 +37,8 @@ beforeAll(async () => {
       {},
     ),
   )
-  ids = { session: kept, recording: stored, transfer: begun.id, plan: plan.body.id, watch: ilse.watch }
+  const { feed } = (await ilse.ask<{ feed: { id: string } }>('POST', '/plan/feeds', { name: 'phone' })).body
+  ids = { session: kept, recording: stored, transfer: begun.id, plan: plan.body.id, watch: ilse.watch, feed: feed.id }
 })
 
 describe("somebody else's id", () => {
@@ -54,6 +55,11 @@ describe("somebody else's id", () => {
     ['session, family', 'GET', of => `/sessions/${of.session}/family`],
     ['session, export', 'GET', of => `/sessions/${of.session}/export`],
     ['plan, move', 'PUT', of => `/plan/${of.plan}`, { day: '2026-04-01' }],
+    ['calendar address, end', 'DELETE', of => `/plan/feeds/${of.feed}`],
+    ['watch, what is done by itself', 'GET', of => `/watches/${of.watch}/routine`],
+    ['watch, its hour', 'PUT', of => `/watches/${of.watch}/routine`, { hour: 330 }],
+    ['watch, push now', 'POST', of => `/watches/${of.watch}/routine`],
+    ['watch, ahead', 'GET', of => `/watches/${of.watch}/ahead`],
     ['recording', 'GET', of => `/recordings/${of.recording}`],
     ['recording, remove', 'DELETE', of => `/recordings/${of.recording}`],
     ['recording, restore', 'POST', of => `/recordings/${of.recording}/restore`],
@@ -167,20 +173,20 @@ describe('row-level security itself', () => {
       select c.relname as name, c.relrowsecurity as secured
       from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(18)
+    expect(rows.length).toBe(21)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 
   it('keys every table of an owner by the owner first, so that it can be parted by owner', async () => {
     /** Asked before anybody is known: these have keys of their own. */
-    const entrances = ['device', 'invitation', 'passkey']
+    const entrances = ['device', 'invitation', 'passkey', 'calendar_feed']
     const keys = await ownerDatabase.execute<{ name: string; primary: boolean; columns: string[] }>(sql`
       select t.relname as name, i.indisprimary as primary,
         array(select a.attname::text from unnest(i.indkey) with ordinality k (number, place)
           join pg_attribute a on a.attrelid = t.oid and a.attnum = k.number order by k.place) as columns
       from pg_index i join pg_class t on t.oid = i.indrelid join pg_attribute o on o.attrelid = t.oid and o.attname = 'owner_id'
       where i.indisunique and t.relnamespace = 'public'::regnamespace`)
-    expect(keys.filter(key => key.primary).length).toBe(18)
+    expect(keys.filter(key => key.primary).length).toBe(21)
     expect(keys.filter(key => key.primary && key.columns[0] !== 'owner_id')).toEqual([])
     expect(keys.filter(key => !entrances.includes(key.name) && !key.columns.includes('owner_id'))).toEqual([])
     const references = await ownerDatabase.execute<{ name: string; definition: string }>(sql`

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { daysFrom } from '../../core/quantity/day'
-import type { PlanAsk, PlanSpan } from '../../shared/api'
+import type { PlanAsk, PlanSpan } from '../../shared/plan'
 import type { Person } from './client'
 import { newPerson, newSession } from './client'
 

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { daysFrom, weekOf } from '../../core/quantity/day'
-import type { FilledWeek, KeptSession, PlanSpan } from '../../shared/api'
+import type { KeptSession } from '../../shared/api'
+import type { FilledWeek, PlanSpan } from '../../shared/plan'
 import type { Person } from './client'
 import { newPerson } from './client'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Decision, KeptWatch, TodayPicture, WatchState } from '~~/shared/api'
+import type { KeptWatch, WatchState } from '~~/shared/api'
+import type { Decision, TodayPicture } from '~~/shared/plan'
 import { todayDecisions as texts } from '~/texts/en'
 
 /** What waits for the athlete: each with what it is about and the way to settle it. */
@@ -82,19 +83,22 @@ const undo = () => act('/plan/undo', { number: props.picture.undo!.number })
           {{ texts.yourYoungestMark(decision.sport, dates.day(decision.day, { year: true })) }}
           <NuxtLink to="/me">{{ texts.toYourNumbers }}</NuxtLink>
         </template>
+        <TodayRefused
+          v-else-if="decision.code === 'push'"
+          :decision="decision"
+          :is-busy="isBusy"
+          @again="act(`/watches/${decision.watchId}/routine`)" />
+        <template v-else-if="decision.code === 'stopped'">
+          {{ texts.didNotArrive(decision.title, decision.watch, decision.problem) }}
+          <NuxtLink to="/watches">{{ texts.lookAtIt }}</NuxtLink>
+        </template>
         <template v-else>
           {{ decision.message }} <small class="faint">{{ decision.source }}</small>
-          <span class="answers">
-            <el-button v-if="decision.fix" link type="primary" :disabled="isBusy" data-test="take-fix" @click="take(decision)">
-              {{ texts.moveTo(decision.fix.title, dates.day(decision.fix.day)) }}
-            </el-button>
-            <el-button link type="primary" :disabled="isBusy" data-test="dismiss" @click="act('/plan/dismissals', { key: decision.key })">{{
-              texts.notThisWeek
-            }}</el-button>
-            <el-button link type="primary" :disabled="isBusy" @click="act('/plan/dismissals', { key: decision.kind })">{{
-              texts.neverSayThis
-            }}</el-button>
-          </span>
+          <BalanceAnswers
+            :fix="decision.fix"
+            :is-busy="isBusy"
+            @take="take(decision)"
+            @dismiss="what => act('/plan/dismissals', { key: what === 'this' ? decision.key : decision.kind })" />
         </template>
       </li>
     </ul>
@@ -115,14 +119,6 @@ ul {
 li {
   padding: 9px 0;
   border-top: 1px solid var(--rule);
-}
-.answers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-}
-.answers .el-button + .el-button {
-  margin-left: 0;
 }
 small {
   display: block;

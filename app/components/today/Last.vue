@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
-import type { DoneRow } from '~~/shared/api'
+import type { DoneRow } from '~~/shared/plan'
 import { todayLast as texts } from '~/texts/en'
 
 /** The last session that was done, in a sentence. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
-import type { PlanRow, TodayPicture } from '~~/shared/api'
+import type { PlanRow, TodayPicture } from '~~/shared/plan'
 import { todayNothingOn as texts } from '~/texts/en'
 
 /** A day without a session: says so, and offers the next ones, an easy one, a rest. */

@@ -3,7 +3,7 @@ import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
-import type { TodaySession } from '~~/shared/api'
+import type { TodaySession } from '~~/shared/plan'
 import { todaySession as texts } from '~/texts/en'
 
 /** One session of today: what it comes to, its rows, where it is, and what can be done with it. */

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { sharesOf, sumsOf } from '~~/core/plan/sums'
 import { weightsOf } from '~~/core/plan/weights'
-import { daysFrom, weekdayOf } from '~~/core/quantity/day'
+import { daysOfWeek, weekdayOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
-import type { TodayPicture } from '~~/shared/api'
+import type { TodayPicture } from '~~/shared/plan'
 import { todayWeek as texts } from '~/texts/en'
 
 /** The week at a glance: each day with what was done or is planned. */
 const props = defineProps<{ picture: TodayPicture }>()
 const days = computed(() =>
-  Array.from({ length: 7 }, (_, offset) => {
-    const iso = daysFrom(props.picture.week.from, offset)
+  daysOfWeek(props.picture.week.from).map(iso => {
     const done = props.picture.week.done.filter(({ day }) => day === iso)
     const planned = props.picture.week.entries.filter(
       ({ day, sessionId }) => day === iso && !done.some(one => sessionId !== null && one.sessionId === sessionId),

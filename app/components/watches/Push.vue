@@ -46,6 +46,7 @@ const dates = useDates()
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="said" class="said note" role="status">{{ said }}</p>
+    <WatchesByItself :watch-id="watchId" />
     <p v-if="!plan">
       <el-button :disabled="isBusy" data-test="dry-run" @click="look">{{ texts.seeWhatPushingWould }}</el-button>
     </p>

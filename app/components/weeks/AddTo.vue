@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlanKind } from '~~/core/plan/entry'
-import type { Listed, PlanAsk, ShelfRow } from '~~/shared/api'
+import type { Listed, ShelfRow } from '~~/shared/api'
+import type { PlanAsk } from '~~/shared/plan'
 import { weeksAddTo as texts } from '~/texts/en'
 
 /** What can be put on a day: a session of the shelf, other work, a note, a rest, a race; or the day blocked. */

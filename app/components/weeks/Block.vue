@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Weight } from '~~/core/plan/sums'
 import { sumsOf } from '~~/core/plan/sums'
-import { daysFrom, weekdayOf } from '~~/core/quantity/day'
+import { daysFrom, daysOfWeek, weekdayOf } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
-import type { PlanSpan } from '~~/shared/api'
+import type { PlanSpan } from '~~/shared/plan'
 import { weeksBlock as texts } from '~/texts/en'
 
 /** The weeks to the race, one a row: each day with what was done or is planned, and what the week comes to. */
@@ -17,12 +17,12 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ open: [week: string] }>()
 const dates = useDates()
-const names = computed(() => Array.from({ length: 7 }, (_, offset) => sayWeekday(weekdayOf(daysFrom(props.from, offset)), 'short')))
+const names = computed(() => daysOfWeek(props.from).map(day => sayWeekday(weekdayOf(day), 'short')))
 const rows = computed(() =>
   Array.from({ length: props.weeks }, (_, index) => {
     const week = daysFrom(props.from, 7 * index)
     const sums = sumsOf(props.weights.filter(({ day }) => day >= week && day < daysFrom(week, 7)))
-    return { week, sums, days: Array.from({ length: 7 }, (__, offset) => dayAt(daysFrom(week, offset))) }
+    return { week, sums, days: daysOfWeek(week).map(dayAt) }
   }),
 )
 const most = computed(() => Math.max(1, ...rows.value.map(({ sums }) => sums.load ?? 0)))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
-import type { DoneRow, PlanAsk, PlanRow } from '~~/shared/api'
+import type { DoneRow, PlanAsk, PlanRow } from '~~/shared/plan'
 import { weeksEntry as texts } from '~/texts/en'
 
 /** One thing on a day: its picture, what it is, and what can be done with it by menu and by keys. */

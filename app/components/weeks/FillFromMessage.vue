@@ -3,7 +3,7 @@ import { isDate } from '~~/core/quantity/day'
 import { printSession } from '~~/core/script/print'
 import { readScript } from '~~/core/script/reader/read-script'
 import { titleOf } from '~~/core/script/title'
-import type { FilledWeek } from '~~/shared/api'
+import type { FilledWeek } from '~~/shared/plan'
 import { weeksFillFromMessage as texts } from '~/texts/en'
 
 /** A message with a week in it, what it reads as, and keeping that. */

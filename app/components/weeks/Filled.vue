@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FilledWeek } from '~~/shared/api'
+import type { FilledWeek } from '~~/shared/plan'
 import { weeksFilled as texts } from '~/texts/en'
 
 /** What a message has become: put there anew, changed, moved, taken off, or as it was. */

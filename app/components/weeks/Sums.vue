@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Weight } from '~~/core/plan/sums'
 import { monotonyOf, sharesOf, sumsOf } from '~~/core/plan/sums'
-import { daysFrom } from '~~/core/quantity/day'
+import { daysFrom, daysOfWeek } from '~~/core/quantity/day'
 import { sayDuration } from '~~/core/quantity/time'
 import { weeksSums as texts } from '~/texts/en'
 
@@ -16,9 +16,7 @@ const rangeOf = (of: 'load' | 'impulse') => {
   return known.length === 0 ? '' : texts.lastWeeks(Math.round(Math.min(...known)), Math.round(Math.max(...known)))
 }
 const alike = computed(() =>
-  monotonyOf(
-    Array.from({ length: 7 }, (_, offset) => sumsOf(props.weights.filter(({ day }) => day === daysFrom(props.week, offset))).load ?? 0),
-  ),
+  monotonyOf(daysOfWeek(props.week).map(iso => sumsOf(props.weights.filter(({ day }) => day === iso)).load ?? 0)),
 )
 const time = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
 const percent = (share: number) => Math.round(share * 100)

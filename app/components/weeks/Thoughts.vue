@@ -5,7 +5,6 @@ import { weeksThoughts as texts } from '~/texts/en'
 /** What the days of the week suggest: each with its number, its source, and a move that helps; never a lock. */
 defineProps<{ suggestions: readonly BalanceSuggestion[]; isBusy: boolean }>()
 const emit = defineEmits<{ take: [suggestion: BalanceSuggestion]; dismiss: [key: string] }>()
-const dates = useDates()
 </script>
 
 <template>
@@ -15,13 +14,11 @@ const dates = useDates()
     <ul v-else>
       <li v-for="one in suggestions" :key="one.key" :data-code="one.code">
         {{ one.message }} <small class="faint">{{ one.source }}</small>
-        <span class="answers">
-          <el-button v-if="one.fix" link type="primary" :disabled="isBusy" data-test="take-thought" @click="emit('take', one)">
-            {{ texts.move(one.fix.title, dates.day(one.fix.day)) }}
-          </el-button>
-          <el-button link type="primary" :disabled="isBusy" @click="emit('dismiss', one.key)">{{ texts.notThisWeek }}</el-button>
-          <el-button link type="primary" :disabled="isBusy" @click="emit('dismiss', one.code)">{{ texts.never }}</el-button>
-        </span>
+        <BalanceAnswers
+          :fix="one.fix"
+          :is-busy="isBusy"
+          @take="emit('take', one)"
+          @dismiss="what => emit('dismiss', what === 'this' ? one.key : one.code)" />
       </li>
     </ul>
   </section>
@@ -39,13 +36,5 @@ li {
 }
 small {
   display: block;
-}
-.answers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-}
-.answers .el-button + .el-button {
-  margin-left: 0;
 }
 </style>

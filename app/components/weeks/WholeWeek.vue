@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { daysFrom } from '~~/core/quantity/day'
-import type { PlanAsk } from '~~/shared/api'
+import { daysFrom, daysOfWeek } from '~~/core/quantity/day'
+import type { PlanAsk } from '~~/shared/plan'
 import { weeksWholeWeek as texts } from '~/texts/en'
 
-/** What can be done with a whole week: copied on, shifted after an illness, two of its days swapped, cleared. */
+/** What can be done with a whole week: copied on, as it is or a step harder or easier, shifted after an illness, swapped, cleared. */
 const props = defineProps<{ week: string; today: string; isBusy: boolean }>()
 const emit = defineEmits<{ edit: [ask: PlanAsk] }>()
 const isOpen = ref(false)
 const dates = useDates()
-const days = computed(() => Array.from({ length: 7 }, (_, offset) => daysFrom(props.week, offset)))
-const left = computed(() => days.value.filter(day => day >= props.today))
+const left = computed(() => daysOfWeek(props.week).filter(day => day >= props.today))
 const from = ref('')
 const by = ref<number | undefined>(1)
 const one = ref('')
@@ -23,59 +22,59 @@ function ask(edit: PlanAsk) {
   isOpen.value = false
   emit('edit', edit)
 }
+const copy = (way?: 'harder' | 'easier') =>
+  ask({ do: 'copy', from: props.week, days: 7, to: daysFrom(props.week, 7), ...(way ? { way } : {}) })
 </script>
 
 <template>
-  <el-button :aria-expanded="isOpen" :disabled="isBusy" data-test="whole-week" @click="isOpen = !isOpen">{{ texts.wholeWeek }}</el-button>
-  <section v-if="isOpen" class="whole" :aria-label="texts.wholeWeek">
+  <WeeksPanel v-model="isOpen" :label="texts.wholeWeek" name="whole-week" :is-busy="isBusy">
     <p>
-      <el-button data-test="copy-week" @click="ask({ do: 'copy', from: week, days: 7, to: daysFrom(week, 7) })">{{
-        texts.copyToTheNext
-      }}</el-button>
-      <el-button data-test="clear-week" @click="ask({ do: 'clear', from: week, days: 7 })">{{ texts.takeAllOff }}</el-button>
+      {{ texts.copyToTheNext }}
+      <el-button data-test="copy-week" @click="copy()">{{ texts.asItIs }}</el-button>
+      <el-button data-test="copy-harder" @click="copy('harder')">{{ texts.aLittleHarder }}</el-button>
+      <el-button data-test="copy-easier" @click="copy('easier')">{{ texts.aLittleEasier }}</el-button>
     </p>
+    <p class="faint">{{ texts.aStepIs }}</p>
     <p v-if="left.length > 0">
       {{ texts.moveAllFrom }}
-      <el-select v-model="from" size="small" :aria-label="texts.fromDay" data-test="shift-from">
+      <el-select v-model="from" size="small" class="day" :aria-label="texts.fromDay" data-test="shift-from">
         <el-option v-for="day in left" :key="day" :value="day" :label="dates.day(day)" />
       </el-select>
       {{ texts.onBy }}
-      <el-input-number v-model="by" :min="-60" :max="60" :controls="false" size="small" :aria-label="texts.days" data-test="shift-by" />
+      <el-input-number
+        v-model="by"
+        :min="-60"
+        :max="60"
+        :controls="false"
+        size="small"
+        class="count"
+        :aria-label="texts.days"
+        data-test="shift-by" />
       {{ texts.days }}
       <el-button :disabled="!by" data-test="shift" @click="ask({ do: 'shift', from, by: by! })">{{ texts.moveThem }}</el-button>
     </p>
     <p v-if="left.length > 1">
       {{ texts.swap }}
-      <el-select v-model="one" size="small" :aria-label="texts.oneDay">
+      <el-select v-model="one" size="small" class="day" :aria-label="texts.oneDay">
         <el-option v-for="day in left" :key="day" :value="day" :label="dates.day(day)" />
       </el-select>
       {{ texts.and }}
-      <el-select v-model="other" size="small" :aria-label="texts.otherDay">
+      <el-select v-model="other" size="small" class="day" :aria-label="texts.otherDay">
         <el-option v-for="day in left" :key="day" :value="day" :label="dates.day(day)" />
       </el-select>
       <el-button :disabled="one === other" data-test="swap" @click="ask({ do: 'swap', one, other })">{{ texts.swapThem }}</el-button>
     </p>
-  </section>
+    <p>
+      <el-button data-test="clear-week" @click="ask({ do: 'clear', from: week, days: 7 })">{{ texts.takeAllOff }}</el-button>
+    </p>
+  </WeeksPanel>
 </template>
 
 <style scoped>
-.whole {
-  order: 1;
-  flex-basis: 100%;
-  border-left: 4px solid var(--clay-2);
-  padding: 2px 0 2px 12px;
-}
-.whole p {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: center;
-  margin: 6px 0;
-}
-.whole .el-select {
+.day {
   width: 130px;
 }
-.whole .el-input-number {
+.count {
   width: 60px;
 }
 </style>

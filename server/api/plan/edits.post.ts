@@ -2,7 +2,7 @@ import type { AnyObject, ObjectSchema } from 'yup'
 import { array, number, object, string } from 'yup'
 import { planKinds } from '../../../core/plan/entry'
 import { sportNames } from '../../../core/session/sports'
-import type { PlanAsk } from '../../../shared/api'
+import type { PlanAsk } from '../../../shared/plan'
 import { editPlan } from '../../services/plan-edit'
 import { route } from '../../services/route'
 import { day } from '../../services/shapes'
@@ -36,7 +36,13 @@ const shapes = {
     was: object({ day: day().required() }).required(),
   }),
   off: object({ ids: array(id().required()).min(1).max(1000).required() }),
-  copy: object({ from: day().required(), days: days().required(), to: day().required() }),
+  copy: object({ from: day().required(), days: days().required(), to: day().required(), way: string().oneOf(['harder', 'easier']) }),
+  lay: object({
+    on: array(object({ day: day().required(), session: id().required() }))
+      .min(1)
+      .max(400)
+      .required(),
+  }),
   swap: object({ one: day().required(), other: day().required() }),
   shift: object({ from: day().required(), by: number().integer().min(-60).max(60).required() }),
   clear: object({ from: day().required(), days: days().required() }),

@@ -5,7 +5,7 @@ import { idParams } from '../../../../services/shapes'
 export default route({
   params: idParams,
   async handle({ database, owner, params }) {
-    const { programs: _, ...plan } = await dryRun(database, owner, params.id)
+    const { programs: _, question: __, ...plan } = await dryRun(database, owner, params.id)
     return plan
   },
 })

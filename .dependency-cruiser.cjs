@@ -94,7 +94,7 @@ module.exports = {
       'server-shows-nothing',
       '^server/',
       'the server knows no screen, no stand-in and no command line',
-      dirs(['app', 'bin', 'standin', 'scripts', 'bench', 'demo']),
+      dirs(['app', 'bin', 'standin', 'scripts', 'bench']),
     ),
     allowed(
       'standin-stands-alone',

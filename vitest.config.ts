@@ -23,6 +23,7 @@ export default defineConfig({
           testTimeout: 120_000,
         },
       },
+      { test: { name: 'long', include: ['tests/long/**/*.test.ts'], testTimeout: 120_000 } },
       {
         test: {
           name: 'server',

@@ -5,6 +5,7 @@
  */
 import { spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
+import { installPackages } from './cluster.mjs'
 import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
@@ -39,8 +40,28 @@ const parts = [
     { REHEARSALS: '200', BODIES: '200' },
   ],
   [`two copies under load for ${LOAD_SECONDS} s`, 'node', ['bench/load.mjs'], { SECONDS: LOAD_SECONDS }],
+  [
+    'the plan in the calendar programs of Debian',
+    'npx',
+    ['vitest', 'run', '--project', 'long', 'tests/long/calendars.test.ts'],
+    {},
+    ['khal', 'calcurse'],
+  ],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]
+
+/** Whether programs of Debian are here, or can be installed; without the rights the part that needs them is skipped. */
+function areHere(programs) {
+  const missing = programs.filter(program => spawnSync('which', [program], { stdio: 'ignore' }).status !== 0)
+  if (missing.length === 0) return true
+  try {
+    installPackages(missing, 'The plan is tried in other calendar programs.')
+    return true
+  } catch (error) {
+    console.log(error.message)
+    return false
+  }
+}
 
 ensurePackages()
 prepareNuxt()
@@ -49,8 +70,8 @@ ensureBuild()
 const said = []
 let isInterrupted = false
 process.on('SIGINT', () => (isInterrupted = true))
-for (const [title, command, args, env] of parts) {
-  if (isInterrupted) {
+for (const [title, command, args, env, programs = []] of parts) {
+  if (isInterrupted || !areHere(programs)) {
     said.push(['skipped', title])
     continue
   }

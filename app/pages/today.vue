@@ -38,7 +38,7 @@ const countdown = computed(() => {
         <p class="date faint">
           {{ dates.day(picture.today, { weekday: 'long' }) }}<template v-if="countdown"> · {{ countdown }}</template>
         </p>
-        <TodayFirstLook v-if="picture.isEmpty" />
+        <TodayFirstLook v-if="picture.isEmpty" @changed="load" />
         <template v-else>
           <TodaySession v-for="one in picture.sessions" :key="one.entry.id" :one="one" :today="picture.today" @changed="load" />
           <TodayNothingOn v-if="picture.sessions.length === 0" :picture="picture" @changed="load" />

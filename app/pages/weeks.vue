@@ -138,15 +138,17 @@ onMounted(() =>
         <el-button :disabled="lookedAt === null" data-test="this-week" @click="lookAt(null)">{{ texts.thisWeek }}</el-button>
         <el-button @click="lookAt(daysFrom(firstDay, 7))">{{ texts.weekAfter }}</el-button>
         <AfterRoom><LazyWeeksJump @jump="lookAt" /></AfterRoom>
+      </div>
+      <div class="tools">
+        <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
+          texts.fillFromAMessage
+        }}</el-button>
         <template v-if="span">
           <LazyWeeksWholeWeek :week="firstDay" :today="span.today" :is-busy="isBusy" @edit="edit" />
           <LazyWeeksFromShape :week="firstDay" :is-busy="isBusy" :races="races" @edit="edit" />
           <LazyWeeksPassOn :week="firstDay" :entries="span.entries" />
           <LazyWeeksCalendars @taken="load" />
         </template>
-        <el-button type="primary" :aria-expanded="isFilling" data-test="fill" @click="isFilling = !isFilling">{{
-          texts.fillFromAMessage
-        }}</el-button>
       </div>
       <ProblemAlert :problem="problem" />
       <p v-if="span?.undo" class="said note" role="status" data-test="plan-undo">

@@ -1240,7 +1240,8 @@ export const todayFirstLook = {
   tue6X800: 'Tue: 2 km easy, 6 x 800 / 90 s jog, 2 km easy',
   readIt: 'Read it',
   writeALine: 'Write a line yourself',
-  lookRound: 'Look round first',
+  lookRound: 'Look round with the demo',
+  help: 'Help',
 }
 
 export const todaySession = {
@@ -1650,6 +1651,10 @@ export const weeksEntry = {
   earlierInItsDay: (title: Said) => `${title} earlier in its day`,
   takeOffTheDay: (title: Said) => `Take ${title} off its day`,
   takeOff: 'take off',
+  move: 'move',
+  to: 'To',
+  change: 'change',
+  changeIt: (title: Said) => `Change ${title}`,
 }
 
 export const weeksAddTo = {
@@ -1667,11 +1672,13 @@ export const weeksAddTo = {
   whatItIs: 'what it is',
   whyIfYouLike: 'why, if you like',
   name: 'Name',
-  minutes: 'minutes',
-  effortOf10: 'effort, 0 to 10',
   putIt: 'Put it there',
   leaveIt: 'Leave it',
 }
+
+export const weeksWorkFields = { minutes: 'minutes', effortOf10: 'effort, 0 to 10' }
+
+export const weeksChange = { name: 'What it is', keep: 'Keep', leaveIt: 'Leave it' }
 
 export const weeksSums = {
   lastWeeks: (low: Said, high: Said) => `${low} to ${high} in the four weeks before`,
@@ -1752,6 +1759,8 @@ export const weeksFromShape = {
 
 export const weeksLaidWeek = {
   ofAimed: (sum: Said, aim: Said, load: Said) => `${sum} of ${aim} aimed at, load ${load}`,
+  allTaken: 'all its days hold something already, or are over',
+  nothingOf: (aim: Said) => `nothing yet of ${aim} aimed at`,
   isTaken: 'something is there already, or the day is over',
   rest: 'rest',
   nothingFits: (length: Said) => `nothing on your shelf fits about ${length}`,

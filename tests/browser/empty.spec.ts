@@ -66,3 +66,12 @@ test('an empty shelf, log, week and watch each say why and offer what fills them
     await expect(app.locator('.room').locator('a, button').filter({ hasText: way }).first()).toBeVisible()
   }
 })
+
+test('from nothing, one press shows the demo around today', async ({ app }) => {
+  await app.goto(`${stack.address}/today`)
+  await settled(app)
+  await app.locator('[data-test=look-round]').click()
+  await expect(app.locator('[data-test=today-session] h1')).toBeVisible({ timeout: 40_000 })
+  await expect(app.locator('[data-test=on-watch]')).toContainText('on the Quay watch')
+  await expect(app.locator('[data-test=week-glance] li')).toHaveCount(7)
+})

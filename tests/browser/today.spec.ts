@@ -7,7 +7,7 @@ import { daysFrom } from '../../core/quantity/day'
 import type { PlanSpan, TodayPicture } from '../../shared/plan'
 import type { RunningStack } from '../../scripts/stack.mjs'
 import { startStack } from '../../scripts/stack.mjs'
-import { choose, expect, settled, test } from './page'
+import { expect, settled, test } from './page'
 
 /** A demo of its own: its plan is moved about. */
 test.describe.configure({ mode: 'serial' })
@@ -114,6 +114,13 @@ test('other work is put on a day and counts in the load of the week', async ({ a
   await app.locator('[data-test=put-it]').click()
   await expect(dayRow(app, day)).toContainText('effort 4 of 10')
   await expect(load).toHaveText(String(before + 200))
+  const gym = dayRow(app, day).locator('[data-test=entry]', { hasText: 'Gym with the club' })
+  await gym.locator('[data-test=change]').click()
+  await gym.locator('[data-test=change-name] input, input[data-test=change-name]').fill('Core at home')
+  await gym.locator('[data-test=put-effort] input').fill('6')
+  await gym.locator('[data-test=change-keep]').click()
+  await expect(dayRow(app, day)).toContainText('Core at home')
+  await expect(load).toHaveText(String(before + 300))
 })
 
 test('all that is planned is moved on after an illness, but the race, and taken back as it was', async ({ app }) => {
@@ -171,7 +178,8 @@ test('of two tabs that move one session, the second is told, and shows where it 
   await app.route('**/api/plan/edits', route =>
     route.continue({ postData: JSON.stringify({ ...route.request().postDataJSON(), was: { day: from } }) }),
   )
-  await choose(app.locator(`[data-id="${row.id}"] .el-select`), 'Sun')
+  await app.locator(`[data-id="${row.id}"] [data-test=move]`).click()
+  await app.locator('[data-test=move-to]').getByRole('button', { name: 'Sun' }).click()
   await expect(app.getByText('It has been moved meanwhile.')).toBeVisible()
   await expect(dayRow(app, row.day).locator(`[data-id="${row.id}"]`)).toBeVisible()
   expect((await spanned(app, from, daysFrom(from, 6))).entries.find(({ id }) => id === row.id)!.day).toBe(row.day)

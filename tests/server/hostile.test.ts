@@ -89,6 +89,7 @@ const good: Record<string, () => Asked> = {
   'POST /plan/undo': () => ({ body: { number: 1 } }),
   'POST /plan/dismissals': () => ({ body: { key: 'monotony' } }),
   'GET /today': () => ({}),
+  'POST /demo': () => ({}),
   'POST /demo/move': () => ({}),
   'PUT /recordings/:id/felt': () => ({ id: 'recording', body: { rpe: 3, note: 'well', pain: false } }),
   'GET /recordings/:id': () => ({ id: 'recording' }),

@@ -98,6 +98,21 @@ describe('today', () => {
   })
 })
 
+describe('the demo for whoever has nothing yet', () => {
+  it('is there as a whole, around today, once, and never beside what is somebody’s own', async () => {
+    const other = await newPerson('Somebody new')
+    const asked = () => other.ask<{ day: string }>('POST', '/demo')
+    expect((await asked()).status).toBe(200)
+    const picture = (await other.ask<TodayPicture>('GET', '/today')).body
+    expect([picture.isEmpty, picture.sessions.length > 0, picture.last !== null]).toEqual([false, true, true])
+    expect((await asked()).status).toBe(409)
+    const own = await newPerson('Somebody else')
+    await newSession(own, 'sport run\n\n10:00\n')
+    expect((await own.ask('POST', '/demo')).status).toBe(409)
+    expect((await own.ask<{ total: number }>('GET', '/recordings')).body.total).toBe(0)
+  }, 60_000)
+})
+
 describe('a demo that was laid out some weeks ago', () => {
   it('is said to be, and moved as a whole to today', async () => {
     const one = await newSession(ilse, 'title One\nsport run\n\n10:00\n')

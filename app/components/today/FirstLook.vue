@@ -3,7 +3,16 @@ import { todayFirstLook as texts } from '~/texts/en'
 
 /** Where nothing is yet: what this is, in a sentence, and the ways in. */
 const handover = useHandoverStore()
+const emit = defineEmits<{ changed: [] }>()
+const athletes = useAthleteStore()
 const words = ref('')
+const { problem, isBusy, guarded } = useGuarded()
+const lookRound = () =>
+  guarded(async () => {
+    await api('/demo', { method: 'POST' })
+    await athletes.load()
+    emit('changed')
+  })
 </script>
 
 <template>
@@ -19,8 +28,10 @@ const words = ref('')
         {{ texts.readIt }}
       </el-button>
       <NuxtLink to="/desk/new" class="act">{{ texts.writeALine }}</NuxtLink>
-      <NuxtLink to="/help" class="act">{{ texts.lookRound }}</NuxtLink>
+      <el-button :loading="isBusy" data-test="look-round" @click="lookRound">{{ texts.lookRound }}</el-button>
+      <NuxtLink to="/help" class="act">{{ texts.help }}</NuxtLink>
     </p>
+    <ProblemAlert :problem="problem" />
   </div>
 </template>
 

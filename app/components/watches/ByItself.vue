@@ -6,6 +6,7 @@ import { watchesByItself as texts } from '~/texts/en'
 
 /** The hour at which a watch is pushed by itself. */
 const props = defineProps<{ watchId: string }>()
+const athletes = useAthleteStore()
 const dates = useDates()
 const routine = shallowRef<PushRoutine | null>(null)
 const typed = ref('')
@@ -15,7 +16,12 @@ function show(now: PushRoutine) {
   routine.value = now
   if (now.hour !== null) typed.value = sayClock(now.hour, '24')
 }
-onMounted(() => guarded(async () => show(await api<PushRoutine>(path.value))))
+onMounted(() =>
+  guarded(async () => {
+    if (!athletes.isLoaded) await athletes.load()
+    show(await api<PushRoutine>(path.value))
+  }),
+)
 const hour = computed(() => parseClockTime(typed.value))
 const isWrong = computed(() => typed.value.trim() !== '' && hour.value === null)
 const set = (minutes: number | null) =>

@@ -63,16 +63,7 @@ function put(session?: string) {
         :placeholder="needsName ? texts.whatItIs : texts.whyIfYouLike"
         :aria-label="texts.name"
         data-test="put-name" />
-      <template v-if="kind === 'work'">
-        <label
-          >{{ texts.minutes }}
-          <el-input-number v-model="minutes" :min="1" :max="2880" :controls="false" size="small" data-test="put-minutes"
-        /></label>
-        <label
-          >{{ texts.effortOf10 }}
-          <el-input-number v-model="effort" :min="0" :max="10" :controls="false" size="small" data-test="put-effort"
-        /></label>
-      </template>
+      <WeeksWorkFields v-if="kind === 'work'" v-model:minutes="minutes" v-model:effort="effort" />
       <el-button type="primary" native-type="submit" :disabled="needsName && name.trim() === ''" data-test="put-it">{{
         texts.putIt
       }}</el-button>

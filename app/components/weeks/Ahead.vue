@@ -15,7 +15,8 @@ const load = () =>
     ahead.value = await Promise.all(watches.map(({ id }) => api<PushAhead>(`/watches/${id}/ahead`)))
   })
 onMounted(load)
-useChanges(['plan_entry', 'holding', 'athlete_revision', 'watch'], load)
+/** Trap: to look at a watch notes what it said in its row; to look again whenever that changes would never end. */
+useChanges(['plan_entry', 'holding', 'athlete_revision'], load)
 
 const naming = { telling: texts.byTheirTitles, weekday: texts.byTheirWeekday, slot: texts.inOneSlot } as const
 const pushing = { week: texts.sevenDaysAhead, today: texts.onTheirDay, hand: texts.onlyByHand } as const

@@ -99,7 +99,7 @@ const leftOut = computed(() => {
     <ProblemAlert :problem="problem" />
     <h3>{{ texts.inAnotherCalendar }}</h3>
     <p>
-      <el-radio-group v-model="isTimed" :aria-label="texts.when">
+      <el-radio-group v-model="isTimed" class="across" :aria-label="texts.when">
         <el-radio :value="true">{{ texts.atMyUsualTimes }}</el-radio>
         <el-radio :value="false">{{ texts.onWholeDays }}</el-radio>
       </el-radio-group>
@@ -148,7 +148,7 @@ const leftOut = computed(() => {
       <p data-test="ics-read">{{ texts.eventsFound(read.events.length, read.name) }}</p>
       <p v-for="words in leftOut" :key="words" class="faint">{{ words }}</p>
       <p v-if="read.events.length > 0">
-        <el-radio-group v-model="as" :aria-label="texts.takeThemAs">
+        <el-radio-group v-model="as" class="across" :aria-label="texts.takeThemAs">
           <el-radio value="note">{{ texts.asNotes }}</el-radio>
           <el-radio value="work">{{ texts.asOtherWork }}</el-radio>
           <el-radio value="blocked">{{ texts.asBlocked }}</el-radio>
@@ -187,6 +187,9 @@ ul {
   padding: 0;
 }
 li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
   border-top: 1px solid var(--rule);
   padding: 4px 0;
 }

@@ -23,6 +23,17 @@ const facts = computed(() => {
 const title = computed(() => props.row.title || { rest: texts.restDay, blocked: texts.blockedDay }[props.row.kind as 'rest' | 'blocked'])
 const move = (day: string, at?: number) =>
   emit('edit', { do: 'move', id: props.row.id, day, was: { day: props.row.day }, ...(at === undefined ? {} : { at }) })
+const asking = ref<'move' | 'change' | null>(null)
+const ask = (what: 'move' | 'change') => (asking.value = asking.value === what ? null : what)
+const hasWords = computed(() => props.row.kind !== 'session')
+function moveTo(day: string) {
+  asking.value = null
+  move(day)
+}
+function changed(edit: PlanAsk) {
+  asking.value = null
+  emit('edit', edit)
+}
 /** A day earlier or later, or a place up or down in its day. */
 function onKey(event: KeyboardEvent) {
   if (!event.altKey || event.ctrlKey || event.metaKey) return
@@ -50,17 +61,25 @@ function onKey(event: KeyboardEvent) {
     <SessionCord v-if="row.cord" :cord="done?.cord ?? row.cord" :width="300" class="picture" />
     <span v-else />
     <span class="acts">
-      <label
-        ><span class="hidden-text">{{ texts.moveTo(title) }}</span>
-        <el-select :model-value="row.day" size="small" @change="move($event)">
-          <el-option
-            v-for="other in days"
-            :key="other.iso"
-            :value="other.iso"
-            :label="other.name.slice(0, 3)"
-            :disabled="other.iso < today" />
-        </el-select>
-      </label>
+      <el-button
+        link
+        type="primary"
+        :aria-label="texts.moveTo(title)"
+        :aria-expanded="asking === 'move'"
+        data-test="move"
+        @click="ask('move')"
+        >{{ texts.move }}</el-button
+      >
+      <el-button
+        v-if="hasWords"
+        link
+        type="primary"
+        :aria-label="texts.changeIt(title)"
+        :aria-expanded="asking === 'change'"
+        data-test="change"
+        @click="ask('change')"
+        >{{ texts.change }}</el-button
+      >
       <el-button v-if="!isFirst" link type="primary" :aria-label="texts.earlierInItsDay(title)" @click="move(row.day, row.at - 1)"
         >↑</el-button
       >
@@ -73,6 +92,18 @@ function onKey(event: KeyboardEvent) {
         >{{ texts.takeOff }}</el-button
       >
     </span>
+    <p v-if="asking === 'move'" class="asked" data-test="move-to">
+      {{ texts.to }}
+      <el-button
+        v-for="other in days"
+        :key="other.iso"
+        size="small"
+        :disabled="other.iso < today || other.iso === row.day"
+        @click="moveTo(other.iso)"
+        >{{ other.name.slice(0, 3) }}</el-button
+      >
+    </p>
+    <LazyWeeksChange v-if="asking === 'change'" class="asked" :row="row" @edit="changed" @close="asking = null" />
   </div>
 </template>
 
@@ -103,8 +134,17 @@ function onKey(event: KeyboardEvent) {
   gap: 8px;
   align-items: center;
 }
-.acts .el-select {
-  width: 74px;
+.acts .el-button + .el-button,
+.asked .el-button + .el-button {
+  margin-left: 0;
+}
+.asked {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  margin: 2px 0 6px;
 }
 @media (max-width: 760px) {
   .entry {

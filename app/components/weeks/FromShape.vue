@@ -133,6 +133,10 @@ label {
 .days > div {
   display: grid;
   gap: 4px;
+  min-width: 0;
+}
+.days .el-select {
+  --el-select-width: 100%;
 }
 .laid {
   list-style: none;

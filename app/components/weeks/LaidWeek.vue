@@ -9,8 +9,11 @@ const props = defineProps<{ week: LaidWeek; sessions: Record<string, LaidSession
 const emit = defineEmits<{ another: [day: LaidDay] }>()
 const dates = useDates()
 const minutes = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
+const isFull = computed(() => props.week.days.every(({ isTaken }) => isTaken))
 const sums = computed(() => {
   const all = props.week.days.flatMap(day => props.chosen(day) ?? [])
+  if (isFull.value) return texts.allTaken
+  if (all.length === 0) return texts.nothingOf(minutes(props.week.aimSeconds))
   const load = all.reduce((sum, { id }) => sum + (props.sessions[id]?.load ?? 0), 0)
   return texts.ofAimed(minutes(all.reduce((sum, { seconds }) => sum + seconds, 0)), minutes(props.week.aimSeconds), Math.round(load))
 })
@@ -25,7 +28,7 @@ function whyNone(day: LaidDay): string {
   <h3>
     {{ dates.day(week.from, {}) }} <span class="faint">{{ sums }}</span>
   </h3>
-  <ul>
+  <ul v-if="!isFull">
     <li v-for="day in week.days" :key="day.day" data-test="laid-day">
       <span class="name">{{ dates.day(day.day) }}</span>
       <template v-if="chosen(day)">

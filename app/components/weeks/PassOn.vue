@@ -61,7 +61,7 @@ const copyText = () =>
   <WeeksPanel v-model="isOpen" :label="texts.passOn" name="pass-on">
     <ProblemAlert :problem="problem" />
     <p>
-      <el-radio-group v-model="size" :aria-label="texts.paper">
+      <el-radio-group v-model="size" class="across" :aria-label="texts.paper">
         <el-radio v-for="(words, key) in sizes" :key="key" :value="key">{{ words }}</el-radio>
       </el-radio-group>
       <el-checkbox v-model="withNotes">{{ texts.withNotes }}</el-checkbox>

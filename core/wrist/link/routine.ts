@@ -48,7 +48,7 @@ function after(slots: readonly SlotBeside[], acts: readonly PushAct[]): SlotBesi
 
 export interface DayAhead {
   day: string
-  /** What is done on it that was not done before. */
+  /** What is done on it, and what begins to wait. */
   acts: PushAct[]
 }
 
@@ -60,11 +60,18 @@ export interface DayAhead {
  */
 export function pushAhead(question: PushQuestion, days: number): DayAhead[] {
   let { slots } = question
+  const said = new Set<string>()
+  const isNew = (act: PushAct) => {
+    if (act.do === 'keep') return false
+    if (act.do !== 'wait' && act.do !== 'ask') return true
+    const words = JSON.stringify(act)
+    return !said.has(words) && Boolean(said.add(words))
+  }
   return Array.from({ length: days }, (_, offset) => {
     const today = daysFrom(question.today, offset)
     const due: Due[] = question.due.filter(one => one.day >= today)
     const acts = planPush({ ...question, due, slots, today })
     slots = after(slots, acts).map(slot => ({ ...slot, isRunning: false, awaitsRecording: false }))
-    return { day: today, acts: acts.filter(({ do: act }) => act !== 'keep') }
+    return { day: today, acts: acts.filter(isNew) }
   })
 }

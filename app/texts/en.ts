@@ -1681,6 +1681,7 @@ export const weeksWorkFields = { minutes: 'minutes', effortOf10: 'effort, 0 to 1
 export const weeksChange = { name: 'What it is', keep: 'Keep', leaveIt: 'Leave it' }
 
 export const weeksSums = {
+  nothingYet: 'nothing yet',
   lastWeeks: (low: Said, high: Said) => `${low} to ${high} in the four weeks before`,
   km: (kilometres: Said) => `${kilometres} km`,
   whatTheWeekComesTo: 'What the week comes to',

@@ -5,14 +5,16 @@ import type { Level } from '../forecast/level'
 import type { PlanShape, ShelvedSession } from './shape'
 import { dayParts, hoursOf, layOut, usualShape } from './shape'
 
-const shelved = (id: string, minutes: number, level: Level, sport = 'run'): ShelvedSession => ({
+const shelved = (id: string, minutes: number, level: Level, sport = 'run', hard = level === 'hard' ? 0.3 : 0): ShelvedSession => ({
   id,
   title: id,
   sport,
   seconds: minutes * 60,
   level,
+  hard,
 })
 const shelf = [
+  shelved('strides', 50, 'easy', 'run', 0.1),
   shelved('easy 40', 40, 'easy'),
   shelved('easy 60', 60, 'easy'),
   shelved('long 100', 100, 'steady'),
@@ -73,7 +75,7 @@ describe('weeks laid out from the shelf', () => {
       ['hard', 'threshold'],
       ['easy', 'easy 60'],
       ['long', 'ride 120'],
-      ['easy', 'easy 60'],
+      ['easy', 'easy 40'],
     ])
   })
 

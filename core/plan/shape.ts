@@ -72,6 +72,8 @@ export interface ShelvedSession {
   sport: string
   seconds: number
   level: Level
+  /** Share of its time above the second threshold, 0 to 1. */
+  hard: number
 }
 
 export interface LaidDay {
@@ -96,14 +98,15 @@ const lengthOf: Record<DayPart, number> = { rest: 0, easy: 1, hard: 1.1, long: 2
 const levelsOf: Record<DayPart, readonly Level[]> = { rest: [], easy: ['easy'], long: ['easy', 'steady'], hard: ['hard', 'steady'] }
 const mostFitting = 6
 /** How much a session that stands in the weeks already counts as further off, for each time. */
-const repeated = 0.12
+const repeated: Record<DayPart, number> = { rest: 0, easy: 0.04, long: 0.04, hard: 0.12 }
 
 function fittingFor(day: ShapeDay, aim: number, shelf: readonly ShelvedSession[], times: ReadonlyMap<string, number>): ShelvedSession[] {
   const levels = levelsOf[day.part]
   const offBy = (one: ShelvedSession) =>
     Math.abs(Math.log(one.seconds / aim)) +
     levels.indexOf(one.level) * 0.5 +
-    (day.part === 'easy' || day.part === 'long' ? 0 : repeated * (times.get(one.id) ?? 0))
+    repeated[day.part] * (times.get(one.id) ?? 0) +
+    (day.part === 'hard' ? 0 : 4 * one.hard)
   return shelf
     .filter(one => levels.includes(one.level) && one.seconds > 0 && (day.sport === null || one.sport === day.sport))
     .sort((one, other) => offBy(one) - offBy(other) || one.title.localeCompare(other.title) || one.id.localeCompare(other.id))

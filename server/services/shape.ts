@@ -1,6 +1,7 @@
 import { and, desc, gte, isNull, lte } from 'drizzle-orm'
 import type { LaidWeek, PlanShape, ShelvedSession } from '../../core/plan/shape'
 import { layOut, usualShape } from '../../core/plan/shape'
+import { sharesOf } from '../../core/plan/sums'
 import { daysFrom, weekOf } from '../../core/quantity/day'
 import type { LaidSession } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
@@ -48,7 +49,9 @@ export async function layOutWeeks(
     .orderBy(desc(session.updatedAt))
     .limit(mostLooked)
   const shelf = rows.flatMap(({ id, title, sport, seconds, burden }): ShelvedSession[] =>
-    seconds === null || !burden?.level ? [] : [{ id, title, sport, seconds, level: burden.level }],
+    seconds === null || !burden?.level
+      ? []
+      : [{ id, title, sport, seconds, level: burden.level, hard: sharesOf(burden.domains)?.hard ?? 0 }],
   )
   const first = weekOf(from, weekStart)
   const standing = await tx

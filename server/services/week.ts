@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { inArray } from 'drizzle-orm'
+import type { PlanChange } from '../../core/plan/change'
 import { moveTo, putOn, takeOff } from '../../core/plan/edits'
+import type { PlanEntry } from '../../core/plan/entry'
 import { matchFill } from '../../core/plan/fill'
 import { daysFrom, isDate } from '../../core/quantity/day'
 import { printSession } from '../../core/script/print'
+import { restDaysOf } from '../../core/script/reader/account'
 import { readScript } from '../../core/script/reader/read-script'
 import { titleOf } from '../../core/script/title'
 import type { Session } from '../../core/session/document'
@@ -50,6 +53,22 @@ async function shelved(tx: OwnerTransaction, ids: readonly string[]): Promise<Ma
   return new Map(rows.map(({ id, ...row }) => [id, row]))
 }
 
+const bare = { kind: 'session', name: null, minutes: null, effort: null, sport: null, filled: true } as const
+
+/** Takes off the rests that an earlier message put within some days, where this one does not say them any more. */
+const restsOff = (entries: readonly PlanEntry[], rests: readonly string[], from: string, to: string, today: string): PlanChange[] =>
+  takeOff(
+    entries,
+    entries
+      .filter(({ day, filled, kind }) => filled && kind === 'rest' && day >= from && day <= to && day >= today && !rests.includes(day))
+      .map(({ id }) => id),
+  )
+
+const restOn = (entries: readonly PlanEntry[], day: string): PlanChange[] =>
+  entries.some(entry => entry.day === day && entry.kind === 'rest')
+    ? []
+    : putOn(entries, { ...bare, kind: 'rest', id: randomUUID(), day, session: null })
+
 /**
  * Fills days from a message: each session is shelved with the message as its source and put on its day. The same message corrected
  * changes what it has changed: rows become a new wording of the session that is there, days are moved, what it no longer says is
@@ -57,11 +76,13 @@ async function shelved(tx: OwnerTransaction, ids: readonly string[]): Promise<Ma
  */
 export async function fillWeek(tx: OwnerTransaction, week: string, text: string): Promise<FilledWeek> {
   const standpoint = await currentStandpoint(tx)
-  const read = readScript(text, standpoint, { week }).sessions.filter(one => one.items.length > 0)
+  const reading = readScript(text, standpoint, { week })
+  const read = reading.sessions.filter(one => one.items.length > 0)
   if (read.length === 0)
     throw new Problem(422, 'Nothing in the text reads as a session.', 'body.text', 'Begin each day with its name: Tue: 6 x 800 / 90 s jog.')
   const dated = read.filter((one): one is Dated => isDate(one.day))
-  const days = [week, daysFrom(week, 6), ...dated.map(({ day }) => day)].sort()
+  const rests = restDaysOf(reading).filter(day => !dated.some(one => one.day === day))
+  const days = [week, daysFrom(week, 6), ...dated.map(({ day }) => day), ...rests].sort()
   const plan = await wholePlan(tx)
   const before = plan.filter(({ day, filled, session: id }) => filled && id !== null && day >= days[0]! && day <= days.at(-1)!)
   const known = await shelved(
@@ -94,7 +115,6 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
   const gone = match.gone.filter(id => entryOf.get(id)!.day >= standpoint.day)
   make(entries => takeOff(entries, gone))
   told.gone.push(...gone.map(titleAt))
-  const bare = { kind: 'session', name: null, minutes: null, effort: null, sport: null, filled: true } as const
   const alone: PlanRow[] = []
   for (const document of [...match.added.map(index => dated[index]!), ...read.filter(one => !isDate(one.day))]) {
     const kept = await save(randomUUID(), 0, document)
@@ -103,6 +123,8 @@ export async function fillWeek(tx: OwnerTransaction, week: string, text: string)
     else alone.push({ ...onNoDay, sessionId: kept.id, title: kept.title, sport: document.sport })
     told.added.push(kept.title)
   }
+  make(entries => restsOff(entries, rests, days[0]!, days.at(-1)!, standpoint.day))
+  for (const day of rests) make(entries => restOn(entries, day))
   await writeChanges(tx, changes)
   if (changes.length > 0) await noteEdit(tx, { code: 'fill', count: changes.length }, changes)
   const rows = (await listPlan(tx, days[0]!, days.at(-1)!)).filter(({ filled }) => filled)

@@ -1,6 +1,27 @@
 /** Faults in the computation, each with the test that must find it. */
 export const core = [
   {
+    what: 'A time of a day is an hour off after the clocks are turned.',
+    file: 'core/quantity/day.ts',
+    from: 'isShown(before) || !isShown(after) ? before : after',
+    to: 'before',
+    test: 'core/quantity/day.test.ts',
+  },
+  {
+    what: 'A calendar counts no change of what was moved.',
+    file: 'core/exchange/plan-ics.ts',
+    from: 'sequence: sequenceOf(changedAt),',
+    to: 'sequence: 0,',
+    test: 'core/exchange/plan-ics.test.ts',
+  },
+  {
+    what: 'What begins to wait on a later day is said again every day.',
+    file: 'core/wrist/link/routine.ts',
+    from: 'return !said.has(words) && Boolean(said.add(words))',
+    to: 'return true',
+    test: 'core/wrist/link/routine.test.ts',
+  },
+  {
     what: 'A week is taken to begin on Monday, whatever the athlete has set.',
     file: 'core/quantity/day.ts',
     from: '(weekStart % 7)',

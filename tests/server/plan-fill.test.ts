@@ -56,6 +56,23 @@ describe('a message that fills days', () => {
     expect((await ilse.ask<KeptSession>('GET', `/sessions/${tuesday!.sessionId}`)).body.script).toContain('6 times')
   })
 
+  it('puts a rest on the days that the message says are without a session, and takes it off when it does not say so any more', async () => {
+    await fill('Mon: rest\nTue: 6 x 800 / 90 s jog\nWed off')
+    const kinds = async () => (await spanOf()).entries.map(row => [row.day, row.kind])
+    const first = [
+      [day(0), 'rest'],
+      [day(1), 'session'],
+      [day(2), 'rest'],
+    ]
+    expect(await kinds()).toEqual(first)
+    await fill('Mon: rest\nTue: 6 x 800 / 90 s jog\nWed off')
+    expect(await kinds()).toEqual(first)
+    await fill('Mon: rest\nTue: 6 x 800 / 90 s jog\nWed: 30 min easy')
+    expect(await kinds()).toEqual([first[0], first[1], [day(2), 'session']])
+    await ilse.ask('POST', '/plan/undo', { number: (await spanOf()).undo!.number })
+    expect(await kinds()).toEqual(first)
+  })
+
   it('puts a session without a day on the shelf, and refuses what is no session', async () => {
     const told = await fill('6 x 800 / 90 s jog')
     expect([told.added.length, told.rows[0]!.day]).toEqual([1, ''])

@@ -37,7 +37,7 @@ const kilometres = (metres: number) => (metres >= 1000 ? texts.km((metres / 1000
         <tr class="whole">
           <th scope="row">{{ texts.all }}</th>
           <td />
-          <td class="number">{{ time(sums.seconds) }}</td>
+          <td class="number">{{ sums.seconds === 0 ? texts.nothingYet : time(sums.seconds) }}</td>
           <td />
         </tr>
       </tbody>

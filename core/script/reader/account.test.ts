@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { nobody } from '../../athlete/standpoint'
-import { accountForLines } from './account'
+import { accountForLines, restDaysOf } from './account'
 import { readScript } from './read-script'
 
 const week = [
@@ -56,4 +56,13 @@ describe('every line of a message is accounted for', () => {
       }),
     )
   })
+})
+
+describe('days that a message says are without a session', () => {
+  it.each([
+    ['Mon: rest\nTue: 6 x 800 / 90 s jog\nWed: rest day\nThu off', ['2026-11-30', '2026-12-02', '2026-12-03']],
+    ['Mon 30 Nov\nrest day\n\nTue 1 Dec\n10:00 easy', ['2026-11-30']],
+    ['6 x 800 / 90 s rest', []],
+    ['rest', []],
+  ])('%j', (text, days) => expect(restDaysOf(readScript(text, nobody, { week: '2026-11-30' }))).toEqual(days))
 })

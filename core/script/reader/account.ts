@@ -72,3 +72,14 @@ export function accountForLines(text: string, result: ReadResult): AccountedLine
 
   return lines.flatMap((words, index) => (words.trim() === '' ? [] : [{ line: index + 1, text: words.trim(), ...outcomeOf(index + 1) }]))
 }
+
+/** The days that a message says are without a session, ISO dates in their order; those without a date are left out. */
+export function restDaysOf({ remarks }: Pick<ReadResult, 'remarks'>): string[] {
+  let day: string | null = null
+  const days = new Set<string>()
+  for (const { code, readAs } of [...remarks].sort((one, other) => one.line - other.line || one.column - other.column)) {
+    if (code === 'day' || code === 'date') day = /\d{4}-\d{2}-\d{2}/.exec(readAs)?.[0] ?? null
+    if (code === 'day-off' && day !== null) days.add(day)
+  }
+  return [...days].sort()
+}

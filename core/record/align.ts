@@ -54,6 +54,13 @@ export function metresAt(recording: Recording, t: number): number | null {
   return low + ((high - low) * (t - from)) / (times[after]! - from)
 }
 
+/** The first and last sample within a stretch, null when there is none. */
+export function samplesBetween({ samples }: Recording, from: number, to: number): Pick<RecordedStep, 'first' | 'last'> {
+  const first = firstAfter(samples.t, from)
+  const last = firstAfter(samples.t, to) - 1
+  return { first: first <= last ? first : null, last: first <= last ? last : null }
+}
+
 /** Elapsed seconds of a stretch without its pauses. */
 export const movingSeconds = (recordedStep: Pick<RecordedStep, 'from' | 'to' | 'pauses'>) =>
   recordedStep.pauses.reduce((sum, pause) => sum - (Math.min(pause.to, recordedStep.to) - pause.from), recordedStep.to - recordedStep.from)
@@ -137,8 +144,6 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
   const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
   return openedBy(recording.marks, end).map((entry): RecordedStep => {
     const to = entry.to ?? end
-    const first = firstAfter(recording.samples.t, entry.from)
-    const last = firstAfter(recording.samples.t, to) - 1
     const [start, finish] = [metresAt(recording, entry.from), metresAt(recording, to)]
     const paused = entry.pauses.reduce(
       (sum, pause) => sum + (metresAt(recording, pause.to) ?? 0) - (metresAt(recording, pause.from) ?? 0),
@@ -152,8 +157,7 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
       pauses: entry.pauses,
       ceilings: entry.ceilings,
       endedBy: entry.endedBy,
-      first: first <= last ? first : null,
-      last: first <= last ? last : null,
+      ...samplesBetween(recording, entry.from, to),
       metres: start === null || finish === null ? null : Math.max(0, finish - start - paused),
     }
   })

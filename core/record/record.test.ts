@@ -220,13 +220,11 @@ describe('scoring', () => {
     expect(score(heart, rising, nobody.athlete).steps[0]).toMatchObject({ held: 1, status: 'done' })
   })
 
-  it('claims nothing without the marks, and half where the program is another', () => {
-    expect(score(program, recordingOf(400, []), nobody.athlete)).toMatchObject({
-      basis: 'none',
-      confidence: 0,
-      totals: { done: 0, planned: 4 },
-    })
-    expect(score(program, recordingOf(400, []), nobody.athlete).steps.every(step => step.status === 'unknown')).toBe(true)
+  it('claims nothing without marks and signal, and little where the program is another', () => {
+    const untold = recordingOf(400, [])
+    untold.samples = { t: untold.samples.t, metres: untold.samples.metres.map(() => null) }
+    expect(score(program, untold, nobody.athlete)).toMatchObject({ basis: 'none', confidence: 0, totals: { done: 0, planned: 4 } })
+    expect(score(program, untold, nobody.athlete).steps.every(step => step.status === 'unknown')).toBe(true)
     expect(score(program, { ...recordingOf(400, marks), program: 'f'.repeat(64) }, nobody.athlete).confidence).toBe(0.9)
   })
 

@@ -5,6 +5,7 @@ import type { Program, ProgramEnd, ProgramItem, ProgramStep } from '../wrist/pro
 import { roundItems, timesOf } from '../wrist/program/program'
 import type { RecordedStep } from './align'
 import { alignByMarks, movingSeconds } from './align'
+import { alignUnmarked } from './align-unmarked'
 import type { Means, StepReason } from './judge-step'
 import { judge, meansOf, reasonOf, round1 } from './judge-step'
 import type { Recording } from './recording'
@@ -98,6 +99,12 @@ const nothing: Pick<ScoredStep, 'seconds' | 'metres' | 'held' | 'mean' | 'starts
   mean: { speed: null, heartRate: null, power: null, cadence: null },
   startsAt: null,
   endsAt: null,
+}
+
+/** Longer than its own end by that much, where nothing but the recording's shape tells it: it ran over. */
+const ranOver = (end: ProgramEnd, moving: number, metres: number | null): boolean => {
+  if (end.on === 'time') return moving > 1.1 * end.seconds + 6
+  return end.on === 'distance' && metres !== null && metres > 1.1 * end.metres + 20
 }
 
 function scoreStretch(recording: Recording, planned: Planned, recordedStep: RecordedStep, program: Program, athlete: Athlete): ScoredStep {
@@ -201,6 +208,24 @@ function totalsOf(steps: readonly ScoredStep[], planned: number): Score['totals'
   }
 }
 
+/** What only lengths tell: steps that ran over, and those that went into the one before them. */
+function tellLengths(steps: ScoredStep[], recordedSteps: readonly RecordedStep[], planned: readonly Planned[]): void {
+  const endOf = new Map(planned.map(({ path, round, step }) => [key(path, round), step.end]))
+  const order = planned.map(({ path, round }) => key(path, round))
+  const byKey = new Map(steps.map(one => [key(one.path, one.round), one]))
+  for (const [index] of recordedSteps.entries()) {
+    const one = steps[index]
+    const end = one && endOf.get(key(one.path, one.round))
+    if (!end || one.seconds === null || !ranOver(end, one.seconds, one.metres)) continue
+    one.status = 'ran-over'
+    const next = byKey.get(order[order.indexOf(key(one.path, one.round)) + 1] ?? '')
+    const nextEnd = next && endOf.get(key(next.path, next.round))
+    const isMerged =
+      next?.status === 'skipped' && nextEnd?.on === 'time' && end.on === 'time' && one.seconds > 0.8 * (end.seconds + nextEnd.seconds)
+    if (isMerged) next.status = 'merged'
+  }
+}
+
 /**
  * Sets a recording beside the program it was carried out from, step by step, by the marks of the engine that led.
  *
@@ -208,21 +233,25 @@ function totalsOf(steps: readonly ScoredStep[], planned: number): Score['totals'
  * share of its settled time inside, by the very function the engine reckons it with. Confidence is 1 when the recording names
  * this very program, else nine tenths of the share of its steps that the program has; under 0.6 no step is called skipped.
  * Steps before a chosen start and behind an early end are none of the steps: the score says where it began and ended.
- * Without the engine's marks nothing is claimed: every step is unknown.
+ * Without the engine's marks the steps are found at the laps or by the shape of the recording, with what confidence that gives; where
+ * nothing was recorded that could tell, every step is unknown.
  *
  * @param athlete whose steadiness tells what is uneven
  */
 export function score(program: Program, recording: Recording, athlete: Athlete): Score {
-  const recordedSteps = alignByMarks(recording)
+  const marked = alignByMarks(recording)
   const planned = [...plannedSteps(program.items)]
-  if (recordedSteps.length === 0) return notAligned(planned, recording)
+  const unmarked = marked.length === 0 ? alignUnmarked(program, recording) : null
+  if (marked.length === 0 && !unmarked) return notAligned(planned, recording)
+  const recordedSteps = unmarked?.steps ?? marked
   const all = besidePlan(program, recording, recordedSteps, planned, athlete)
   const placed = 1 - all.filter(step => step.status === 'extra').length / recordedSteps.length
-  const confidence = recording.program === digestOf(program) ? 1 : Math.round(placed * 90) / 100
+  const confidence = unmarked?.confidence ?? (recording.program === digestOf(program) ? 1 : Math.round(placed * 90) / 100)
   const isSure = confidence >= surelySkipped
   const { isOutside, ...edges } = isSure ? edgesOf(recordedSteps, planned, all) : { isOutside: () => false }
   const steps = all.filter(step => !isOutside(step))
   if (!isSure) for (const step of steps) if (step.status === 'skipped') step.status = 'unknown'
   const isPlanned = all.filter(step => step.status !== 'extra').length
-  return { basis: 'program', confidence, ...edges, steps, totals: totalsOf(steps, isPlanned) }
+  if (unmarked) tellLengths(steps, recordedSteps, planned)
+  return { basis: unmarked?.basis ?? 'program', confidence, ...edges, steps, totals: totalsOf(steps, isPlanned) }
 }

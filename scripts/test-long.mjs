@@ -41,6 +41,12 @@ const parts = [
   ],
   [`two copies under load for ${LOAD_SECONDS} s`, 'node', ['bench/load.mjs'], { SECONDS: LOAD_SECONDS }],
   [
+    '400 recordings of each sport without their marks',
+    'npx',
+    ['vitest', 'run', '--project', 'core', 'core/record/unmarked.test.ts', '--testTimeout=1800000'],
+    { UNMARKED: '400' },
+  ],
+  [
     'the plan in the calendar programs of Debian',
     'npx',
     ['vitest', 'run', '--project', 'long', 'tests/long/calendars.test.ts'],

@@ -635,6 +635,17 @@ export const logFelt = {
   leaveHardSessionsUntil: 'Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.',
 }
 
+export const logPlanOf = {
+  whichSession: 'Which session was it?',
+  atItsLaps: (percent: Said) => `Its steps were found at its laps, ${percent} % sure.`,
+  byItsShape: (percent: Said) => `Its steps were found by the shape of what was recorded, ${percent} % sure.`,
+  itWasAnother: 'It was another',
+  itHadNoPlan: 'It had no plan',
+  plannedThatDay: 'Planned that day:',
+  find: 'find on the shelf',
+  nothingFits: 'No session of this sport on the shelf has that in it.',
+}
+
 export const logIdPage = {
   log: 'Log',
   agonis: (title: Said) => `${title} · Agonis`,

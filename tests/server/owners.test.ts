@@ -63,6 +63,7 @@ describe("somebody else's id", () => {
     ['recording', 'GET', of => `/recordings/${of.recording}`],
     ['recording, remove', 'DELETE', of => `/recordings/${of.recording}`],
     ['recording, restore', 'POST', of => `/recordings/${of.recording}/restore`],
+    ['recording, its plan', 'PUT', of => `/recordings/${of.recording}/plan`, { session: null }],
     ['recording, felt', 'PUT', of => `/recordings/${of.recording}/felt`, { rpe: 5 }],
     ['transfer', 'GET', of => `/transfers/${of.transfer}`],
     ['transfer, resume', 'POST', of => `/transfers/${of.transfer}/resume`],

@@ -119,6 +119,8 @@ const asRun = computed(() => {
   const { session, score } = logged.value ?? {}
   return session && score ? printAsRun(session, resultsOf(session, score.steps)) : ''
 })
+/** Our marks say which step was which; without them the athlete says which session it was. */
+const isLed = computed(() => logged.value!.recording.marks.some(({ kind }) => kind === 'step'))
 const isRemoved = ref(false)
 const { problem: failed, isBusy, guarded } = useGuarded()
 const remove = () =>
@@ -160,6 +162,7 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
         >
       </p>
       <p v-if="upshot" data-test="upshot">{{ upshot }}</p>
+      <LazyLogPlanOf v-if="!isLed" :logged="logged" @told="told => (logged = told)" />
       <LogChart
         :recording="logged.recording"
         :score="logged.score"

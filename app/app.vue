@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isTyping } from '~/keys/is-typing'
 import { useFonts } from '~/theme/fonts'
 import { useShownMode } from '~/theme/mode'
 import { isHere, isOutside, rooms } from '~/rooms'
@@ -32,8 +33,7 @@ function typedEarly(event: KeyboardEvent) {
 function onKey(event: KeyboardEvent) {
   if (isFinding.value && !isFinderIn.value) return typedEarly(event)
   const isFind = (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey && event.code === 'KeyK'
-  const isTyping = (event.target as HTMLElement).closest('input, textarea, select, [contenteditable=true], [role=dialog]') !== null
-  const isBareKey = !isTyping && !event.ctrlKey && !event.metaKey && !event.altKey
+  const isBareKey = !isTyping(event) && !event.ctrlKey && !event.metaKey && !event.altKey
   if ((isFind || (isBareKey && event.key === '/')) && !isOnFace()) find()
   else if (isBareKey && event.key === '?') isAskingKeys.value = true
   else return

@@ -19,6 +19,29 @@ describe('agonis, of sessions carried out', () => {
     expect(scored.steps.every(step => step.status === 'done')).toBe(true)
   })
 
+  it('says what to do the next time, never harder after pain, and needs to know whose', () => {
+    const rehearsed = ['rehearse', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--seed', '4']
+    const recording = JSON.parse(agonis(rehearsed).stdout) as { felt?: object }
+    const next = (felt: object) => {
+      writeFileSync(file('felt.json'), JSON.stringify({ ...recording, felt }))
+      return agonis(['next', file('line.txt'), file('felt.json'), '--athlete', file('athlete.json')])
+    }
+    const kinds = (felt: object) =>
+      next(felt)
+        .json<{ kind: string }[]>()
+        .map(({ kind }) => kind)
+    expect(['progress', 'repeat']).toContain(kinds({ rpe: 3 })[0])
+    expect(kinds({ rpe: 3, pain: true })).toEqual(['rest'])
+    const [rest] = next({ pain: true }).json<{ session: { format: string }; because: string[]; cautions: string[] }[]>()
+    expect([rest!.session.format, rest!.because[0], rest!.cautions.join(' ')]).toEqual([
+      'agonis.session',
+      'There was pain.',
+      expect.stringMatching(/doctor or physiotherapist/),
+    ])
+    expect(agonis(['next', file('line.txt'), file('felt.json')]).status).toBe(2)
+    expect(agonis(['next', file('line.txt'), '--athlete', file('athlete.json')]).status).toBe(2)
+  })
+
   it('forecasts nudges with the same bytes for the same seed, and the quiet band nudges less', () => {
     const args = ['nudges', file('line.txt'), '--athlete', file('athlete.json'), '--watch', 'all-sport', '--runs', '200']
     const first = agonis(args)

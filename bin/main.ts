@@ -18,6 +18,7 @@ const commands: Readonly<Record<string, () => Promise<{ run: Command }>>> = {
   fit: () => import('./commands/fit'),
   rehearse: () => import('./commands/rehearse'),
   score: () => import('./commands/score'),
+  next: () => import('./commands/next'),
 }
 
 async function run(name: string, files: string[], values: Values): Promise<number> {

@@ -16,6 +16,7 @@ agonis forecast F --athlete A [--on DATE]
 agonis fit F --watch W [--athlete A] [--choices C]
 agonis rehearse F --athlete A --watch W --seed n [--presses P] [--faults M] [--from PATH[@ROUND]]
 agonis score F REC [--athlete A] [--watch W]
+agonis next F REC --athlete A [--on DATE]
 F is a file or - for standard input; W is basic, runner, all-sport, bike-bar or a file.`
 
 export const options = {

@@ -32,6 +32,7 @@ const ofShelf: Keys = [
   ['⏎', texts.openItAtThe],
   ...rowActs({ isArchived: false }).map(act => [act.key, act.words.toLowerCase()] as const),
 ]
+const ofLog: Keys = [['N', texts.putWhatComesNext]]
 const ofFace: Keys = [
   ['⏎', texts.pushTheButtonThat],
   ['Tab', texts.theNextButton],
@@ -44,6 +45,7 @@ const groups: { title: string; keys: Keys }[] = [
       ]
     : []),
   ...(path.startsWith('/shelf') ? [{ title: texts.aSessionOnThe, keys: ofShelf }] : []),
+  ...(/^\/log\/./.test(path) ? [{ title: texts.aSessionDone, keys: ofLog }] : []),
   ...(/^\/(?:standin|phone)/.test(path) ? [{ title: texts.theFace, keys: ofFace }] : []),
   { title: texts.inEveryRoom, keys: everywhere },
 ]

@@ -595,6 +595,8 @@ export const joinPage = {
 }
 
 export const keysSheet = {
+  aSessionDone: 'A session that was done',
+  putWhatComesNext: 'put what comes next on its day',
   findARoomA: 'find a room, a session, what was done',
   theSameOutsideText: 'the same, outside text',
   thisListOutsideText: 'this list, outside text',
@@ -633,6 +635,15 @@ export const logFelt = {
   note: 'Note',
   somethingHurt: 'something hurt',
   leaveHardSessionsUntil: 'Leave hard sessions until it has gone, and ask a doctor or physiotherapist if it stays.',
+}
+
+export const logWhatNext = {
+  whatNext: 'The next time',
+  kinds: { progress: 'A little harder.', repeat: 'The same again.', ease: 'A little easier.', rest: 'Rest first.' },
+  orElse: 'Or:',
+  putItOn: (day: Said) => `Put it on ${day}`,
+  anotherDay: 'another day',
+  undo: 'Undo',
 }
 
 export const logPlanOf = {

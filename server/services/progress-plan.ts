@@ -6,29 +6,34 @@ import type { ProgressWay } from '../../core/plan/progress'
 import { progressed } from '../../core/plan/progress'
 import { printSession } from '../../core/script/print'
 import { titleOf } from '../../core/script/title'
+import type { Session } from '../../core/session/document'
 import type { OwnerTransaction } from '../db/client'
 import { session } from '../db/schema'
 import { shelvedAs } from './facets'
 import { copySession, loadSession } from './session'
 
-/**
- * A session a little harder or easier, as a variant of its family; one with the same rows that is there already is taken.
- *
- * @returns its id; the session's own where nothing makes it a little harder or easier
- */
-async function variantOf(tx: OwnerTransaction, standpoint: Standpoint, id: string, way: ProgressWay): Promise<string> {
+/** Keeps a session made from another as a variant of its family; one with the same rows that is there already is taken. */
+export async function keepVariant(tx: OwnerTransaction, id: string, made: Session): Promise<string> {
   const { document } = await loadSession(tx, id)
-  const made = progressed(document, standpoint, way)
-  if (!made) return id
-  const { content } = shelvedAs(made.session, titleOf(made.session))
+  const { content } = shelvedAs(made, titleOf(made))
   const [same] = await tx
     .select({ id: session.id })
     .from(session)
     .where(and(eq(session.content, content), isNull(session.removedAt), isNull(session.archivedAt)))
     .limit(1)
   if (same) return same.id
-  const own = document.title === undefined ? { title: titleOf(made.session) } : {}
-  return (await copySession(tx, id, randomUUID(), { asVariant: true, script: printSession(made.session), ...own })).id
+  const own = document.title === undefined ? { title: titleOf(made) } : {}
+  return (await copySession(tx, id, randomUUID(), { asVariant: true, script: printSession(made), ...own })).id
+}
+
+/**
+ * A session a little harder or easier, as a variant.
+ *
+ * @returns its id; the session's own where nothing makes it a little harder or easier
+ */
+async function variantOf(tx: OwnerTransaction, standpoint: Standpoint, id: string, way: ProgressWay): Promise<string> {
+  const made = progressed((await loadSession(tx, id)).document, standpoint, way)
+  return made ? keepVariant(tx, id, made.session) : id
 }
 
 /** What is put on days, with each session a little harder or easier than it was. */

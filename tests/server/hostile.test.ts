@@ -91,6 +91,7 @@ const good: Record<string, () => Asked> = {
   'GET /today': () => ({}),
   'POST /demo': () => ({}),
   'POST /demo/move': () => ({}),
+  'POST /recordings/:id/next': () => ({ id: 'recording', body: { kind: 'repeat', day: '2036-03-31' } }),
   'PUT /recordings/:id/plan': () => ({ id: 'recording', body: { session: at.session } }),
   'PUT /recordings/:id/felt': () => ({ id: 'recording', body: { rpe: 3, note: 'well', pain: false } }),
   'GET /recordings/:id': () => ({ id: 'recording' }),

@@ -64,6 +64,7 @@ describe("somebody else's id", () => {
     ['recording, remove', 'DELETE', of => `/recordings/${of.recording}`],
     ['recording, restore', 'POST', of => `/recordings/${of.recording}/restore`],
     ['recording, its plan', 'PUT', of => `/recordings/${of.recording}/plan`, { session: null }],
+    ['recording, next', 'POST', of => `/recordings/${of.recording}/next`, { kind: 'repeat', day: '2036-03-31' }],
     ['recording, felt', 'PUT', of => `/recordings/${of.recording}/felt`, { rpe: 5 }],
     ['transfer', 'GET', of => `/transfers/${of.transfer}`],
     ['transfer, resume', 'POST', of => `/transfers/${of.transfer}/resume`],

@@ -7,12 +7,12 @@ import { fit } from '../../core/wrist/fit/fit'
 import { profileNamed } from '../../core/wrist/program/profile'
 import type { Recording } from '../../core/record/recording'
 import type { KeptAthlete, LoggedRecording } from '../../shared/api'
-import type { TodayPicture } from '../../shared/plan'
+import type { PlanSpan, TodayPicture } from '../../shared/plan'
 import type { Person } from './client'
 import { newPerson, newSession } from './client'
 
 const script = 'title Five threes\nsport run\n\nwarm-up 10:00\n5 times\n  3:00 @ 5k effort\n  recovery 2:00\ncool-down 10:00\n'
-const standpoint = standpointOf(demoAthlete)
+const standpoint = standpointOf(demoAthlete, null)
 const { program } = fit(readScript(script, standpoint).sessions[0]!, profileNamed('all-sport')!, standpoint)
 const led = (startedAt: string) => rehearse(program, demoAthlete, { seed: 4, startedAt })
 const unled = (startedAt: string): Recording => {
@@ -55,5 +55,21 @@ describe('a recording of another device', () => {
     expect((await loaded(id)).sessionId).toBeNull()
     const own = await bring(led('2026-11-02T08:00:00.000Z'))
     expect((await tell(own, await newSession(ilse, script))).status).toBe(409)
+  })
+})
+
+describe('what comes next after a recording', () => {
+  it('is put on a day as a variant that is a little harder, and never after pain', async () => {
+    const session = await newSession(ilse, script)
+    const id = await bring(unled(new Date(Date.now() - 2 * 86_400_000).toISOString()))
+    const take = (kind: string) => ilse.ask<PlanSpan['undo']>('POST', `/recordings/${id}/next`, { kind, day: '2036-03-31' })
+    expect((await take('repeat')).status).toBe(422)
+    await tell(id, session)
+    const taken = await take('progress')
+    const standing = async () => (await ilse.ask<PlanSpan>('GET', '/plan/span?from=2036-03-31&to=2036-03-31')).body.entries
+    expect([taken.status, (await standing()).length, (await standing())[0]!.sessionId === session]).toEqual([200, 1, false])
+    await ilse.ask('PUT', `/recordings/${id}/felt`, { rpe: 4, note: '', pain: true })
+    expect([(await take('progress')).status, (await take('repeat')).status, (await take('rest')).status]).toEqual([422, 422, 422])
+    expect((await take('progress')).body).toMatchObject({ where: 'body.kind' })
   })
 })

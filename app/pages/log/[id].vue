@@ -230,6 +230,7 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
           <span class="faint">{{ texts.pastedAtTheDesk }}</span>
         </p>
       </details>
+      <LazyLogWhatNext v-if="logged.session && logged.score && logged.sessionId" :logged="logged" />
       <LogFelt :id="logged.id" :felt="logged.recording.felt" />
       <p class="remove">
         <el-button plain :disabled="isBusy" data-test="remove" @click="remove">{{ texts.takeItOutOf }}</el-button>

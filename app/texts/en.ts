@@ -650,11 +650,11 @@ export const logPlanOf = {
   whichSession: 'Which session was it?',
   atItsLaps: (percent: Said) => `Its steps were found at its laps, ${percent} % sure.`,
   byItsShape: (percent: Said) => `Its steps were found by the shape of what was recorded, ${percent} % sure.`,
+  nothingTells: 'Nothing was recorded that tells its steps.',
+  mayBeAnother: 'It may well have been another session, or carried out otherwise.',
   itWasAnother: 'It was another',
   itHadNoPlan: 'It had no plan',
   plannedThatDay: 'Planned that day:',
-  find: 'find on the shelf',
-  nothingFits: 'No session of this sport on the shelf has that in it.',
 }
 
 export const logIdPage = {
@@ -1166,6 +1166,12 @@ export const rooms = {
 }
 
 export const sessionBrief = { changed: (updatedAt: Said) => `changed ${updatedAt}` }
+
+export const shelfPick = {
+  findOnThe: 'find on the shelf',
+  findOnTheShelf: 'Find on the shelf',
+  nothingOnTheShelf: 'Nothing on the shelf has that in it.',
+}
 
 export const shelfActs = {
   putOnADay: 'Put on a day',
@@ -1688,9 +1694,6 @@ export const weeksAddTo = {
   notAvailable: 'Blocked day',
   putOn: (name: Said) => `Put on ${name}`,
   what: 'What',
-  findOnThe: 'find on the shelf',
-  findOnTheShelf: 'Find on the shelf',
-  nothingOnTheShelf: 'Nothing on the shelf has that in it.',
   whatItIs: 'what it is',
   whyIfYouLike: 'why, if you like',
   name: 'Name',

@@ -18,6 +18,7 @@ const read = (rows: string, sport = 'run') => readScript(`sport ${sport}\n\n${ro
 const threes = read('10:00 easy\n5 times\n  3:00 @ 4:16-4:24 /km\n  recovery 2:00\n10:00 easy')
 const hour = read('1:00:00 @ 5:40-6:10 /km')
 const race = read('10 km @ 10k effort')
+const capped = read('40:00 @ 5:40-6:10 /km\nceiling 120 bpm'.split('\n').reverse().join('\n\n'))
 const sweet = read('15:00 easy\n3 times\n  10:00 @ 180-195 W\n  recovery 4:00\n10:00 easy', 'ride')
 
 interface History {
@@ -53,6 +54,7 @@ describe('what to do with a session the next time', () => {
     ['an easy hour', hour, { felt: { rpe: 3 } }, 'progress'],
     ['an easy hour that was none', hour, { felt: { rpe: 7 } }, 'ease'],
     ['an easy hour cut short', hour, { stopAt: 1500 }, 'ease'],
+    ['an easy run over the ceiling', capped, { felt: { rpe: 3 } }, 'ease'],
     ['a race', race, { felt: { rpe: 9.5 } }, 'repeat'],
     ['a race with pain', race, { felt: { rpe: 9.5, pain: true } }, 'rest'],
     ['a ride done as planned', sweet, { felt: { rpe: 5 } }, 'progress'],

@@ -61,7 +61,9 @@ function judgeWork(judged: Judged, session: Session, { steps, totals }: Score, a
   const done = work.filter(({ status }) => status === 'done' || status === 'ran-over').length
   const slow = work.filter(({ reason }) => reason === 'too-easy').length
   const fast = work.filter(({ reason }) => reason === 'too-hard').length
+  const over = work.filter(({ reason }) => reason === 'ceiling').length
   let now = judged
+  if (over > 0) now = atLeast(now, over / planned > 1 - tooLittle ? 'ease' : 'repeat', { code: 'ceiling', count: over, planned })
   if (done / planned < tooLittle) now = atLeast(now, 'ease', { code: 'not-done', done, planned })
   else if (done / planned < enough) now = atLeast(now, 'repeat', { code: 'not-done', done, planned })
   if (slow / planned > 1 - tooLittle) now = atLeast(now, 'ease', { code: 'too-slow', count: slow, planned })

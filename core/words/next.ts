@@ -7,6 +7,7 @@ export type NextReason =
   | { code: 'not-done'; done: number; planned: number }
   | { code: 'too-slow'; count: number; planned: number }
   | { code: 'too-fast'; count: number; planned: number }
+  | { code: 'ceiling'; count: number; planned: number }
   | { code: 'not-held'; held: number }
   | { code: 'held'; held: number | null; done: number }
   | { code: 'long-ago'; days: number }
@@ -34,6 +35,8 @@ export function sayReason(reason: NextReason): string {
       return `${of(reason.count, reason.planned)} parts of the work were below their band.`
     case 'too-fast':
       return `${of(reason.count, reason.planned)} parts of the work were above their band.`
+    case 'ceiling':
+      return `In ${of(reason.count, reason.planned)} parts of the work the heart went over the ceiling.`
     case 'not-held':
       return `The bands were held ${percent(reason.held)} of the time.`
     case 'held':

@@ -1,25 +1,8 @@
-import { mkdtempSync } from 'node:fs'
-import { rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { addressesOfRooms } from '../../scripts/addresses.mjs'
-import type { RunningStack } from '../../scripts/stack.mjs'
-import { startStack } from '../../scripts/stack.mjs'
-import { axeFaults, expect, settled, test } from './page'
+import { axeFaults, expect, ownStack, settled, test } from './page'
 
-let folder: string
-let stack: RunningStack
-
-test.beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'agonis-empty-'))
-  stack = await startStack({ folder, demo: false, quiet: true })
-})
-
-test.afterAll(async () => {
-  await stack.stop()
-  await rm(folder, { recursive: true, force: true })
-})
+const stack = ownStack('empty', false)
 
 /** Rooms of an installation in which nothing was done yet; a card and a recording are of something. */
 const rooms = addressesOfRooms({ card: '-', log: '-' }).filter(address => !address.endsWith('/-') && address !== '/sign-in')
@@ -45,7 +28,7 @@ for (const [name, width] of [
     await app.setViewportSize({ width, height: 844 })
     const found: string[] = []
     for (const address of rooms) {
-      await app.goto(`${stack.address}${address}`)
+      await app.goto(`${stack().address}${address}`)
       await settled(app)
       found.push(...(await faultsOf(app)).map(fault => `${address}: ${fault}`))
     }
@@ -60,7 +43,7 @@ test('an empty shelf, log, week and watch each say why and offer what fills them
     ['/watches', /no watch|nothing|add/i, /add|watch/i],
   ]
   for (const [address, why, way] of told) {
-    await app.goto(`${stack.address}${address}`)
+    await app.goto(`${stack().address}${address}`)
     await settled(app)
     await expect(app.locator('.room')).toContainText(why)
     await expect(app.locator('.room').locator('a, button').filter({ hasText: way }).first()).toBeVisible()
@@ -68,7 +51,7 @@ test('an empty shelf, log, week and watch each say why and offer what fills them
 })
 
 test('from nothing, one press shows the demo around today', async ({ app }) => {
-  await app.goto(`${stack.address}/today`)
+  await app.goto(`${stack().address}/today`)
   await settled(app)
   await app.locator('[data-test=look-round]').click()
   await expect(app.locator('[data-test=today-session] h1')).toBeVisible({ timeout: 40_000 })

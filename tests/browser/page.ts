@@ -1,10 +1,13 @@
 import { execFileSync } from 'node:child_process'
-import { writeFileSync } from 'node:fs'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base } from '@playwright/test'
 import type { Locator, Page } from '@playwright/test'
 import type { RunningStack } from '../../scripts/stack.mjs'
+import { startStack } from '../../scripts/stack.mjs'
 
 /** A test on the running application; a fault in the page's own code fails it. */
 export const test = base.extend<{ app: Page }>({
@@ -24,6 +27,22 @@ export const test = base.extend<{ app: Page }>({
 })
 
 export { expect }
+
+/** An installation of the file's own, whose tests go one after the other: what they move about is nobody else's. */
+export function ownStack(name: string, demo: boolean): () => RunningStack {
+  let folder: string
+  let stack: RunningStack
+  test.describe.configure({ mode: 'serial' })
+  test.beforeAll(async () => {
+    folder = mkdtempSync(join(tmpdir(), `agonis-${name}-`))
+    stack = await startStack({ folder, demo, quiet: true })
+  })
+  test.afterAll(async () => {
+    await stack?.stop()
+    await rm(folder, { recursive: true, force: true })
+  })
+  return () => stack
+}
 
 /** The words on the desk, as the editor holds them. */
 export const script = (page: Page) => page.locator('.cm-content')

@@ -1,35 +1,18 @@
-import { mkdtempSync } from 'node:fs'
-import { rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { daysFrom } from '../../core/quantity/day'
 import type { PlanSpan, TodayPicture } from '../../shared/plan'
-import type { RunningStack } from '../../scripts/stack.mjs'
-import { startStack } from '../../scripts/stack.mjs'
-import { expect, settled, test } from './page'
+import { expect, ownStack, settled, test } from './page'
 
 /** A demo of its own: its plan is moved about. */
-test.describe.configure({ mode: 'serial' })
-let folder: string
-let stack: RunningStack
-
-test.beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'agonis-today-'))
-  stack = await startStack({ folder, demo: true, quiet: true })
-})
-test.afterAll(async () => {
-  await stack?.stop()
-  await rm(folder, { recursive: true, force: true })
-})
+const stack = ownStack('today', true)
 
 const open = async (app: Page, path: string) => {
-  await app.goto(`${stack.address}${path}`)
+  await app.goto(`${stack().address}${path}`)
   await settled(app)
 }
-const pictured = async (app: Page) => (await (await app.request.get(`${stack.address}/api/today`)).json()) as TodayPicture
+const pictured = async (app: Page) => (await (await app.request.get(`${stack().address}/api/today`)).json()) as TodayPicture
 const spanned = async (app: Page, from: string, to: string) =>
-  (await (await app.request.get(`${stack.address}/api/plan/span?from=${from}&to=${to}`)).json()) as PlanSpan
+  (await (await app.request.get(`${stack().address}/api/plan/span?from=${from}&to=${to}`)).json()) as PlanSpan
 const edited = (app: Page) => app.waitForResponse(response => /\/api\/plan\/(?:edits|undo)$/.test(response.url()) && response.ok())
 const dayRow = (app: Page, day: string) => app.locator(`.week > li[data-day="${day}"]`)
 

@@ -1,35 +1,18 @@
-import { mkdtempSync } from 'node:fs'
-import { rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { readIcs } from '../../core/exchange/read-ics'
 import { daysFrom, weekOf } from '../../core/quantity/day'
 import type { KeptWatch, WatchState } from '../../shared/api'
 import type { PlanSpan } from '../../shared/plan'
-import type { RunningStack } from '../../scripts/stack.mjs'
-import { startStack } from '../../scripts/stack.mjs'
-import { expect, settled, test } from './page'
+import { expect, ownStack, settled, test } from './page'
 
 /** A demo of its own: its plan goes to watches, papers and other calendars. */
-test.describe.configure({ mode: 'serial' })
-let folder: string
-let stack: RunningStack
-
-test.beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'agonis-out-'))
-  stack = await startStack({ folder, demo: true, quiet: true })
-})
-test.afterAll(async () => {
-  await stack?.stop()
-  await rm(folder, { recursive: true, force: true })
-})
+const stack = ownStack('out', true)
 
 const open = async (app: Page, path: string) => {
-  await app.goto(`${stack.address}${path}`)
+  await app.goto(`${stack().address}${path}`)
   await settled(app)
 }
-const get = async <T>(app: Page, path: string) => (await (await app.request.get(`${stack.address}/api${path}`)).json()) as T
+const get = async <T>(app: Page, path: string) => (await (await app.request.get(`${stack().address}/api${path}`)).json()) as T
 const spanned = (app: Page, from: string, to: string) => get<PlanSpan>(app, `/plan/span?from=${from}&to=${to}`)
 async function todayHere(app: Page) {
   await open(app, '/weeks')
@@ -50,7 +33,7 @@ test('next week’s harder copy is variants of the sessions, and comes to the wa
   const sessionsOf = async (first: string, last: string) =>
     (await spanned(app, first, last)).entries.filter(({ kind }) => kind === 'session')
   for (const { id } of (await spanned(app, from, to)).entries)
-    await app.request.delete(`${stack.address}/api/plan/${id}`, { headers: { origin: stack.address } })
+    await app.request.delete(`${stack().address}/api/plan/${id}`, { headers: { origin: stack().address } })
   const before = await sessionsOf(week, daysFrom(week, 6))
   await app.locator('[data-test=whole-week]').click()
   await app.locator('[data-test=copy-harder]').click()
@@ -102,8 +85,8 @@ test('an address is made for another calendar, reads what was moved, and is ende
   const [entry] = (await spanned(app, first!.day, first!.day)).entries
   expect(first!.title).toBe(entry!.title)
   const to = daysFrom(week, 13)
-  await app.request.post(`${stack.address}/api/plan/edits`, {
-    headers: { origin: stack.address },
+  await app.request.post(`${stack().address}/api/plan/edits`, {
+    headers: { origin: stack().address },
     data: { do: 'move', id: entry!.id, day: to, was: { day: entry!.day } },
   })
   expect((await events()).find(({ uid }) => uid === first!.uid)!.day).toBe(to)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayInZone } from '~~/core/quantity/day'
-import type { Listed, LoggedRecording, ShelfRow } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/api'
 import type { PlanSpan } from '~~/shared/plan'
 import { logPlanOf as texts } from '~/texts/en'
 
@@ -9,17 +9,9 @@ const props = defineProps<{ logged: LoggedRecording }>()
 const emit = defineEmits<{ told: [logged: LoggedRecording] }>()
 const athletes = useAthleteStore()
 const { problem, isBusy, guarded } = useGuarded()
-const search = ref('')
 const planned = ref<{ id: string; title: string }[]>([])
-const found = ref<ShelfRow[]>([])
 const isAsking = ref(props.logged.sessionId === null)
 
-const look = () =>
-  guarded(async () => {
-    const { rows } = await api<Listed<ShelfRow>>(`/sessions?limit=6&search=${encodeURIComponent(search.value)}`)
-    found.value = rows.filter(({ sport }) => sport === props.logged.recording.sport)
-  })
-watchDebounced(search, look, { debounce: 120 })
 watch(
   isAsking,
   asking =>
@@ -31,7 +23,6 @@ watch(
       planned.value = entries.flatMap(({ sessionId, title, sport }) =>
         sessionId === null || sport !== recording.sport ? [] : [{ id: sessionId, title }],
       )
-      await look()
     }),
   { immediate: true },
 )
@@ -44,7 +35,9 @@ const basis = computed(() => {
   const { score } = props.logged
   if (!score || score.basis === 'program') return ''
   const sure = Math.round(score.confidence * 100)
-  return score.basis === 'laps' ? texts.atItsLaps(sure) : score.basis === 'shape' ? texts.byItsShape(sure) : ''
+  if (score.basis === 'none') return texts.nothingTells
+  const found = score.basis === 'laps' ? texts.atItsLaps(sure) : texts.byItsShape(sure)
+  return score.confidence < 0.6 ? `${found} ${texts.mayBeAnother}` : found
 })
 </script>
 
@@ -63,19 +56,7 @@ const basis = computed(() => {
           one.title
         }}</el-button>
       </p>
-      <el-input
-        v-model="search"
-        type="search"
-        class="search"
-        :placeholder="texts.find"
-        :aria-label="texts.find"
-        data-test="plan-of-search" />
-      <p v-for="one in found" :key="one.id">
-        <el-button text class="pick" :disabled="isBusy" data-test="plan-of-pick" @click="tell(one.id)"
-          ><SessionBrief :row="one"
-        /></el-button>
-      </p>
-      <p v-if="found.length === 0" class="faint">{{ texts.nothingFits }}</p>
+      <ShelfPick :sport="logged.recording.sport" :at-most="40" :is-busy="isBusy" @pick="tell" />
     </template>
     <ProblemAlert :problem="problem" />
   </section>
@@ -88,17 +69,13 @@ const basis = computed(() => {
   margin: 10px 0;
 }
 .plan-of p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
   margin: 4px 0;
 }
-.search {
-  max-width: 420px;
-}
-.pick {
-  width: min(640px, 100%);
-  height: auto;
-  padding: 4px;
-}
-.pick :deep(> span) {
-  width: 100%;
+.plan-of .el-button + .el-button {
+  margin-left: 0;
 }
 </style>

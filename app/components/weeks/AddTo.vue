@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { PlanKind } from '~~/core/plan/entry'
-import type { Listed, ShelfRow } from '~~/shared/api'
 import type { PlanAsk } from '~~/shared/plan'
 import { weeksAddTo as texts } from '~/texts/en'
 
@@ -16,17 +15,9 @@ const kinds: readonly { kind: PlanKind; words: string }[] = [
   { kind: 'race', words: texts.aRace },
   { kind: 'blocked', words: texts.notAvailable },
 ]
-const search = ref('')
-const found = ref<ShelfRow[]>([])
 const name = ref('')
 const minutes = ref<number | undefined>()
 const effort = ref<number | undefined>()
-const { problem, guarded } = useGuarded()
-
-const look = () =>
-  guarded(async () => (found.value = (await api<Listed<ShelfRow>>(`/sessions?limit=8&search=${encodeURIComponent(search.value)}`)).rows))
-watchDebounced(search, look, { debounce: 120 })
-onMounted(look)
 
 const needsName = computed(() => kind.value === 'work' || kind.value === 'note' || kind.value === 'race')
 function put(session?: string) {
@@ -48,14 +39,7 @@ function put(session?: string) {
     <el-radio-group v-model="kind" :aria-label="texts.what">
       <el-radio-button v-for="one in kinds" :key="one.kind" :value="one.kind">{{ one.words }}</el-radio-button>
     </el-radio-group>
-    <template v-if="kind === 'session'">
-      <el-input v-model="search" type="search" :placeholder="texts.findOnThe" :aria-label="texts.findOnTheShelf" data-test="put-search" />
-      <p v-for="session in found" :key="session.id">
-        <el-button text class="pick" data-test="pick" @click="put(session.id)"><SessionBrief :row="session" /></el-button>
-      </p>
-      <p v-if="found.length === 0" class="faint">{{ texts.nothingOnTheShelf }}</p>
-      <ProblemAlert :problem="problem" />
-    </template>
+    <ShelfPick v-if="kind === 'session'" :at-most="8" @pick="put" />
     <form v-else class="fields" @submit.prevent="put()">
       <el-input
         v-model="name"
@@ -79,18 +63,6 @@ function put(session?: string) {
   display: grid;
   gap: 8px;
   justify-items: start;
-}
-.add p {
-  margin: 0;
-  width: 100%;
-}
-.pick {
-  width: min(640px, 100%);
-  height: auto;
-  padding: 4px;
-}
-.pick :deep(> span) {
-  width: 100%;
 }
 .fields {
   display: flex;

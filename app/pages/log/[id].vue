@@ -152,9 +152,9 @@ const { copy, copied } = useClipboard({ source: asRun, copiedDuring: 4000, legac
     <template v-else-if="logged">
       <h1>{{ logged.title }}</h1>
       <p class="faint">
-        {{ when }} · {{ logged.recording.sport }} ·
-        <template v-if="logged.score"
-          >{{ sayDuration(logged.score.totals.seconds)
+        {{ when }} · {{ logged.recording.sport
+        }}<template v-if="logged.score">
+          · {{ sayDuration(logged.score.totals.seconds)
           }}<template v-if="logged.score.totals.metres"> · {{ sayDistance(logged.score.totals.metres, unit) }}</template></template
         >
         <template v-if="logged.sessionId">

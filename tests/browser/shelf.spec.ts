@@ -68,12 +68,16 @@ test('a pasted week is read before it is kept, put on its days and moved', async
   await app.click('[data-test=fill-week]')
   const day = (date: string) => app.locator(`[data-day="${date}"] [data-test=entry]`, { hasText: '1:30:00' })
   await expect(day('2027-04-03')).toHaveCount(1)
-  await choose(day('2027-04-03').locator('.el-select'), 'Sun')
+  await day('2027-04-03').locator('[data-test=move]').click()
+  await app.locator('[data-test=move-to]').getByRole('button', { name: 'Sun' }).click()
   await expect(day('2027-04-04')).toHaveCount(1)
+  const answered = app.waitForResponse(response => response.url().includes('/api/plan/span') && response.ok())
   await app
     .locator('[data-day="2027-04-04"] [data-test=entry]', { hasText: '1:30:00' })
     .dragTo(app.locator('[data-day="2027-04-02"] .entries'))
   await expect(day('2027-04-02')).toHaveCount(1)
+  await answered
+  await expect(app.locator('[data-test=undo-plan]')).toBeEnabled()
   await expectAccessible(app)
 })
 

@@ -131,7 +131,11 @@ describe('the plan', () => {
   it('is filled from a message, each session with the message as its source', async () => {
     const text = 'Tue: 6 x 800\nThu: rest\nSat: ride 90 min Z2'
     const { rows } = await inAnns(tx => fillWeek(tx, '2031-07-07', text))
-    expect(rows.map(row => row.day)).toEqual(['2031-07-08', '2031-07-12'])
+    expect(rows.map(row => [row.day, row.kind])).toEqual([
+      ['2031-07-08', 'session'],
+      ['2031-07-10', 'rest'],
+      ['2031-07-12', 'session'],
+    ])
     expect((await inAnns(tx => loadSession(tx, rows[0]!.sessionId!))).source).toBe(text)
   })
 })

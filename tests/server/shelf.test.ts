@@ -204,11 +204,12 @@ describe('a plain week', () => {
   it('is filled from a message, all of it or nothing, and moved about', async () => {
     const other = await newPerson('weeks')
     const { status, body } = await other.ask<FilledWeek>('POST', '/plan/week', { week: '2026-03-30', text: week })
-    expect([status, body.rows.map(row => row.day)]).toEqual([201, ['2026-03-31', '2026-04-04']])
+    expect([status, body.rows.map(row => row.day)]).toEqual([201, ['2026-03-31', '2026-04-02', '2026-04-04']])
     expect((await other.ask<KeptSession>('GET', `/sessions/${body.rows[0]!.sessionId}`)).body.source).toBe(week)
     expect((await other.ask('PUT', `/plan/${body.rows[0]!.id}`, { day: '2026-04-01' })).status).toBe(200)
     expect((await other.ask<{ day: string }[]>('GET', '/plan?from=2026-03-30&to=2026-04-05')).body.map(row => row.day)).toEqual([
       '2026-04-01',
+      '2026-04-02',
       '2026-04-04',
     ])
     expect((await other.ask('PUT', `/plan/${body.rows[0]!.id}`, { day: '2026-02-30' })).status).toBe(400)

@@ -51,7 +51,11 @@ async function indexOf(tx: OwnerTransaction): Promise<ArchiveIndex> {
     })),
     plan: planned
       .filter(row => row.sessionId === null || there.has(row.sessionId))
-      .map(({ id: _, ownerId: __, sessionId, createdAt, ...row }) => ({ ...row, session: sessionId, createdAt: createdAt.toISOString() })),
+      .map(({ id: _, ownerId: __, changedAt: ___, sessionId, createdAt, ...row }) => ({
+        ...row,
+        session: sessionId,
+        createdAt: createdAt.toISOString(),
+      })),
     programs: programs.map(row => ({ ...row, session: ofShelf(row.session) })),
     recordings: recordings.map(row => ({
       id: row.id,

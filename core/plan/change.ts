@@ -28,13 +28,23 @@ export const isSameEntry = (one: PlanEntry | null, other: PlanEntry | null): boo
  */
 export function applyChanges(entries: Iterable<PlanEntry>, changes: readonly PlanChange[]): AppliedChanges {
   const byId = new Map([...entries].map(entry => [entry.id, entry]))
+  const missed = changeIn(byId, changes)
+  return missed ? { ok: false, ...missed } : { ok: true, entries: inOrder(byId.values()) }
+}
+
+/**
+ * Makes changes in a plan that is held by the ids of its entries, up to the first that does not fit it.
+ *
+ * @returns that one's entry as it is now; null where all are made
+ */
+export function changeIn(byId: Map<string, PlanEntry>, changes: readonly PlanChange[]): { id: string; now: PlanEntry | null } | null {
   for (const { id, before, after } of changes) {
     const now = byId.get(id) ?? null
-    if (!isSameEntry(now, before)) return { ok: false, id, now }
+    if (!isSameEntry(now, before)) return { id, now }
     if (after === null) byId.delete(id)
     else byId.set(id, after)
   }
-  return { ok: true, entries: inOrder(byId.values()) }
+  return null
 }
 
 /** The changes that take others back. */

@@ -1,8 +1,9 @@
 import type { Standpoint } from '../athlete/standpoint'
 import { courseOf } from '../forecast/intensity'
 import { usedOf } from '../forecast/level'
-import { dayInZone, daysBetween } from '../quantity/day'
+import { daysBetween } from '../quantity/day'
 import type { Recording } from '../record/recording'
+import { dayOfRecording } from '../record/recording'
 import type { Score, ScoredStep } from '../record/score'
 import { reckon } from '../reckon/reckon'
 import type { Session } from '../session/document'
@@ -87,8 +88,7 @@ function judge(session: Session, recording: Recording, score: Score, standpoint:
     judged = atLeast(judged, 'ease', { code: 'felt-harder', felt: rpe, forecast: Math.round(forecast * 10) / 10 })
   else if (rpe !== undefined && rpe >= 9.5 && used?.level !== 'race') judged = atLeast(judged, 'ease', { code: 'all-out', felt: rpe })
   if (used && (used.level === 'race' || used.level === 'beyond')) judged = atLeast(judged, 'repeat', { code: 'race' })
-  const zone = recording.timeZone ?? standpoint.zone
-  const days = standpoint.day === null ? 0 : daysBetween(dayInZone(new Date(recording.startedAt), zone), standpoint.day)
+  const days = standpoint.day === null ? 0 : daysBetween(dayOfRecording(recording, standpoint.zone), standpoint.day)
   return days > longAgo ? atLeast(judged, 'repeat', { code: 'long-ago', days }) : judged
 }
 

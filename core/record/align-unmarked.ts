@@ -2,12 +2,13 @@ import type { Program, ProgramEnd } from '../wrist/program/program'
 import { poolLengthOf } from '../wrist/program/program'
 import type { RecordedStep } from './align'
 import { metresAt, samplesBetween } from './align'
-import { likelySteps } from './likely-steps'
+import type { PlannedStep } from './planned-steps'
+import { likelySteps } from './planned-steps'
 import type { Recording } from './recording'
-import type { ShapeStep, ShapeStretch } from './shape-align'
+import type { ShapeStretch } from './shape-align'
 import { alignByShape } from './shape-align'
 import type { ShapeSignal } from './shape-signal'
-import { meanOf, shapeSignal } from './shape-signal'
+import { longestSilence, meanOf, shapeSignal } from './shape-signal'
 
 /** Steps found in a recording without the engine's marks. */
 export interface Unmarked {
@@ -18,8 +19,6 @@ export interface Unmarked {
   confidence: number
 }
 
-/** Longer than that between two samples nobody moved, in seconds. */
-const longestGap = 20
 /** A lap is a boundary's own when it is that near, in seconds. */
 const lapNear = 3
 const lapsTell = 0.8
@@ -47,13 +46,20 @@ function isAsLong(end: ProgramEnd, seconds: number, metres: number | null): bool
   }
 }
 
-const pausesWithin = ({ samples: { t } }: Recording, from: number, to: number) =>
-  t.flatMap((time, index) => {
-    const before = index === 0 ? 0 : t[index - 1]!
-    return time - before > longestGap && before >= from && time <= to ? [{ from: before, to: time }] : []
+/** Between two samples so far apart nobody moved. */
+const pausesOf = ({ samples: { t } }: Recording): RecordedStep['pauses'] =>
+  t.flatMap((to, index) => {
+    const from = index === 0 ? 0 : t[index - 1]!
+    return to - from > longestSilence ? [{ from, to }] : []
   })
 
-function recordedStep(recording: Recording, { from, to }: ShapeStretch, planned: ShapeStep | null, isLast: boolean): RecordedStep {
+function recordedStep(
+  recording: Recording,
+  pauses: RecordedStep['pauses'],
+  { from, to }: ShapeStretch,
+  planned: PlannedStep | null,
+  isLast: boolean,
+): RecordedStep {
   const [start, finish] = [metresAt(recording, from), metresAt(recording, to)]
   const metres = start === null || finish === null ? null : Math.max(0, finish - start)
   const isWhole = planned !== null && isAsLong(planned.step.end, to - from, metres) === true
@@ -64,15 +70,16 @@ function recordedStep(recording: Recording, { from, to }: ShapeStretch, planned:
     to,
     ...samplesBetween(recording, from, to),
     metres,
-    pauses: planned?.step.sport === 'swim' ? [] : pausesWithin(recording, from, to),
+    pauses: planned?.step.sport === 'swim' ? [] : pauses.filter(pause => pause.from >= from && pause.to <= to),
     ceilings: 0,
     endedBy: isWhole ? 'end' : isLast ? 'stop' : 'press',
   }
 }
 
 /** How much of what was found the recording itself tells: that values turn there, or a wall or a lap is there, and that lengths fit. */
-function toldBy(signal: ShapeSignal, stretches: readonly ShapeStretch[], planned: readonly ShapeStep[], laps: readonly number[]): number {
+function toldBy(signal: ShapeSignal, stretches: readonly ShapeStretch[], planned: readonly PlannedStep[], laps: readonly number[]): number {
   let [told, asked] = [0, 0]
+  const seen = [...laps, ...signal.walls]
   stretches.forEach((stretch, index) => {
     if (stretch.index === null) return
     const next = stretches[index + 1]
@@ -80,7 +87,7 @@ function toldBy(signal: ShapeSignal, stretches: readonly ShapeStretch[], planned
       const [one, other] = [meanOf(signal, stretch.from, stretch.to), meanOf(signal, next.from, next.to)]
       const isSeen =
         (one !== null && other !== null && Math.abs(one - other) > tellsApart) ||
-        [...laps, ...signal.walls].some(second => Math.abs(second - stretch.to) <= lapNear)
+        seen.some(second => Math.abs(second - stretch.to) <= lapNear)
       asked++
       if (isSeen) told++
     }
@@ -94,7 +101,7 @@ function toldBy(signal: ShapeSignal, stretches: readonly ShapeStretch[], planned
 }
 
 /** Rounds that nobody could count are the first, second, third of their kind, in the order they were found. */
-function inOrderOfRounds(stretches: readonly ShapeStretch[], planned: readonly ShapeStep[]): ShapeStretch[] {
+function inOrderOfRounds(stretches: readonly ShapeStretch[], planned: readonly PlannedStep[]): ShapeStretch[] {
   const left = new Map<string, number[]>()
   const isOpen = new Set(planned.flatMap(({ path, isOptional }) => (isOptional ? [path] : [])))
   planned.forEach(({ path }, index) => isOpen.has(path) && left.set(path, [...(left.get(path) ?? []), index]))
@@ -128,9 +135,10 @@ export function alignUnmarked(program: Program, recording: Recording): Unmarked 
   const share = Math.min(1, found.length / sure) * toldBy(signal, stretches, planned, laps)
   const covered = found.reduce((sum, { from, to }) => sum + to - from, 0) / signal.seconds
   const isOpen = sure < planned.length && basis === 'shape'
+  const pauses = pausesOf(recording)
   return {
     steps: stretches.map((stretch, index) =>
-      recordedStep(recording, stretch, stretch.index === null ? null : planned[stretch.index]!, index === stretches.length - 1),
+      recordedStep(recording, pauses, stretch, stretch.index === null ? null : planned[stretch.index]!, index === stretches.length - 1),
     ),
     basis,
     confidence: Math.round((isOpen ? openRounds : mostSure[basis]) * share * Math.min(1, covered + 0.1) * 100) / 100,

@@ -1,3 +1,4 @@
+import { firstWhere } from '../quantity/search'
 import type { Recording } from './recording'
 import type { Mark } from '../wrist/engine/marks'
 
@@ -31,14 +32,7 @@ interface Opened {
 
 /** Position of the first sample later than t. */
 function firstAfter(times: readonly number[], t: number): number {
-  let low = 0
-  let high = times.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (times[middle]! > t) high = middle
-    else low = middle + 1
-  }
-  return low
+  return firstWhere(0, times.length, at => times[at]! > t)
 }
 
 /** Cumulative metres at a time, between samples in a straight line. */

@@ -12,7 +12,8 @@ import { addMarks, addReading, emptyRecorder, finishRecording } from './recorder
 import type { Recording } from './recording'
 import type { Mark } from '../wrist/engine/marks'
 import { checkRecording } from './recording'
-import { plannedSteps, score } from './score'
+import { plannedSteps } from './planned-steps'
+import { score } from './score'
 import { nobody } from '../athlete/standpoint'
 import { seenBy } from '../../tests/support/standpoint'
 

@@ -1,4 +1,4 @@
-import { isTimeZone } from '../quantity/day'
+import { dayInZone, isTimeZone } from '../quantity/day'
 import type { SessionSport } from '../session/document'
 import type { Mark } from '../wrist/engine/marks'
 
@@ -30,6 +30,10 @@ export interface Recording {
   /** SHA-256 of the program it was carried out from. */
   program?: string
 }
+
+/** The day a recording began on, by the clock of where it was made, else of a zone of the athlete's. */
+export const dayOfRecording = ({ startedAt, timeZone }: Pick<Recording, 'startedAt' | 'timeZone'>, zone: string): string =>
+  dayInZone(new Date(startedAt), timeZone ?? zone)
 
 const earliest = Date.UTC(1970, 0, 1)
 const latest = Date.UTC(2200, 0, 1)

@@ -1,13 +1,15 @@
 import type { Athlete } from '../athlete/athlete'
 import { heldOf } from '../wrist/engine/judging'
 import { digestOf } from '../wrist/program/digest'
-import type { Program, ProgramEnd, ProgramItem, ProgramStep } from '../wrist/program/program'
-import { roundItems, timesOf } from '../wrist/program/program'
+import type { Program, ProgramEnd, ProgramItem } from '../wrist/program/program'
+import { timesOf } from '../wrist/program/program'
 import type { RecordedStep } from './align'
 import { alignByMarks, movingSeconds } from './align'
 import { alignUnmarked } from './align-unmarked'
 import type { Means, StepReason } from './judge-step'
 import { judge, meansOf, reasonOf, round1 } from './judge-step'
+import type { PlannedStep } from './planned-steps'
+import { plannedSteps } from './planned-steps'
 import type { Recording } from './recording'
 
 export type StepStatus = 'done' | 'cut-short' | 'ran-over' | 'skipped' | 'merged' | 'moved' | 'extra' | 'unknown'
@@ -42,25 +44,6 @@ export interface Score {
   endedAt?: StepPlace
   steps: ScoredStep[]
   totals: { seconds: number; metres: number | null; held: number | null; done: number; planned: number }
-}
-
-interface Planned {
-  step: ProgramStep
-  path: string
-  round: number[]
-}
-
-/** The program's steps in order; of a repeat until a distance or time only its first round is sure. */
-export function* plannedSteps(items: readonly ProgramItem[], round: number[] = []): Generator<Planned> {
-  for (const item of items) {
-    const own = round.length === 0 && item.unrolled ? item.unrolled.round : round
-    if (item.kind === 'step') {
-      yield { step: item, path: item.path, round: own }
-      continue
-    }
-    const times = timesOf(item)
-    for (let count = 1; count <= (times ?? 1); count++) yield* plannedSteps(roundItems(item, count === times), [...own, count])
-  }
 }
 
 /** How many rounds the blocks around a step have, outermost first; null where nobody can tell. */
@@ -107,7 +90,13 @@ const ranOver = (end: ProgramEnd, moving: number, metres: number | null): boolea
   return end.on === 'distance' && metres !== null && metres > 1.1 * end.metres + 20
 }
 
-function scoreStretch(recording: Recording, planned: Planned, recordedStep: RecordedStep, program: Program, athlete: Athlete): ScoredStep {
+function scoreStretch(
+  recording: Recording,
+  planned: PlannedStep,
+  recordedStep: RecordedStep,
+  program: Program,
+  athlete: Athlete,
+): ScoredStep {
   const { step } = planned
   const moving = movingSeconds(recordedStep)
   const { metres } = recordedStep
@@ -130,7 +119,7 @@ function scoreStretch(recording: Recording, planned: Planned, recordedStep: Reco
 }
 
 /** What is said where nothing tells which part of a recording was which step. */
-function notAligned(planned: readonly Planned[], { samples }: Recording): Score {
+function notAligned(planned: readonly PlannedStep[], { samples }: Recording): Score {
   return {
     basis: 'none',
     confidence: 0,
@@ -150,7 +139,7 @@ function besidePlan(
   program: Program,
   recording: Recording,
   recordedSteps: readonly RecordedStep[],
-  planned: readonly Planned[],
+  planned: readonly PlannedStep[],
   athlete: Athlete,
 ): ScoredStep[] {
   const left = new Map(planned.map(entry => [key(entry.path, entry.round), entry]))
@@ -175,7 +164,7 @@ function besidePlan(
 }
 
 /** Where a run was begun by choice and where it ended early, by their positions in the plan. */
-function edgesOf(recordedSteps: readonly RecordedStep[], planned: readonly Planned[], steps: readonly ScoredStep[]) {
+function edgesOf(recordedSteps: readonly RecordedStep[], planned: readonly PlannedStep[], steps: readonly ScoredStep[]) {
   const at = new Map(planned.map(({ path, round }, index) => [key(path, round), index]))
   const done = recordedSteps.map(({ path, round }) => at.get(key(path, round))).filter(index => index !== undefined)
   const [from, to] = done.length > 0 ? [Math.min(...done), Math.max(...done)] : [0, planned.length - 1]
@@ -208,14 +197,17 @@ function totalsOf(steps: readonly ScoredStep[], planned: number): Score['totals'
   }
 }
 
-/** What only lengths tell: steps that ran over, and those that went into the one before them. */
-function tellLengths(steps: ScoredStep[], recordedSteps: readonly RecordedStep[], planned: readonly Planned[]): void {
+/**
+ * What only lengths tell: steps that ran over, and those that went into the one before them.
+ *
+ * @param found how many of the steps, the first ones, are in the recording
+ */
+function tellLengths(steps: readonly ScoredStep[], found: number, planned: readonly PlannedStep[]): void {
   const endOf = new Map(planned.map(({ path, round, step }) => [key(path, round), step.end]))
   const order = planned.map(({ path, round }) => key(path, round))
   const byKey = new Map(steps.map(one => [key(one.path, one.round), one]))
-  for (const [index] of recordedSteps.entries()) {
-    const one = steps[index]
-    const end = one && endOf.get(key(one.path, one.round))
+  for (const one of steps.slice(0, found)) {
+    const end = endOf.get(key(one.path, one.round))
     if (!end || one.seconds === null || !ranOver(end, one.seconds, one.metres)) continue
     one.status = 'ran-over'
     const next = byKey.get(order[order.indexOf(key(one.path, one.round)) + 1] ?? '')
@@ -252,6 +244,6 @@ export function score(program: Program, recording: Recording, athlete: Athlete):
   const steps = all.filter(step => !isOutside(step))
   if (!isSure) for (const step of steps) if (step.status === 'skipped') step.status = 'unknown'
   const isPlanned = all.filter(step => step.status !== 'extra').length
-  if (unmarked) tellLengths(steps, recordedSteps, planned)
+  if (unmarked) tellLengths(steps, recordedSteps.length, planned)
   return { basis: unmarked?.basis ?? 'program', confidence, ...edges, steps, totals: totalsOf(steps, isPlanned) }
 }

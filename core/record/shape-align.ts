@@ -1,14 +1,8 @@
 import type { ProgramEnd, ProgramStep } from '../wrist/program/program'
+import { firstWhere } from '../quantity/search'
+import type { PlannedStep } from './planned-steps'
 import type { ShapeSignal } from './shape-signal'
 import { meanOf } from './shape-signal'
-
-/** A planned step with what it should look like in the signal. */
-export interface ShapeStep {
-  step: ProgramStep
-  path: string
-  round: number[]
-  isOptional?: boolean
-}
 
 /** One stretch of a recording, in elapsed seconds, as one planned step; `index` null where it is none of the plan's. */
 export interface ShapeStretch {
@@ -44,7 +38,6 @@ interface Expected {
   /** Seconds that it should take, or metres; null where nobody knows. */
   seconds: number | null
   metres: number | null
-  isOpen: boolean
   /** Level as a share of the signal's reference; null where nothing is said. */
   level: number | null
   isWork: boolean
@@ -57,32 +50,32 @@ interface Expected {
   isOptional: boolean
 }
 
-function lengthsOf(end: ProgramEnd): { seconds: number | null; metres: number | null; isOpen: boolean } {
+function lengthsOf(end: ProgramEnd): { seconds: number | null; metres: number | null } {
   switch (end.on) {
     case 'time':
-      return { seconds: end.seconds, metres: null, isOpen: false }
+      return { seconds: end.seconds, metres: null }
     case 'distance':
-      return { seconds: null, metres: end.metres, isOpen: false }
+      return { seconds: null, metres: end.metres }
     case 'send-off':
-      return { seconds: end.seconds, metres: end.metres, isOpen: false }
+      return { seconds: end.seconds, metres: end.metres }
     case 'first':
     case 'press':
     case 'heart-rate':
     case 'energy':
-      return { seconds: null, metres: null, isOpen: true }
+      return { seconds: null, metres: null }
   }
 }
 
 function levelOf({ target, role, end }: ProgramStep, { of, reference }: ShapeSignal): number | null {
   if (end.on === 'send-off') return of === 'speed' ? end.metres / end.seconds / reference : null
   if (role === 'rest') return of === 'heart-rate' ? null : 0
-  const isOf = target && ((of === 'speed' && target.of === 'pace') || (of === 'power' && target.of === 'power') || of === target.of)
+  const isOf = target && target.of === (of === 'speed' ? 'pace' : of)
   if (!target || !isOf) return null
   const ends = [target.easiest, target.hardest].filter((value): value is number => typeof value === 'number')
   return ends.length === 0 ? null : ends.reduce((sum, value) => sum + value, 0) / ends.length / reference
 }
 
-const expectedOf = (entry: ShapeStep, signal: ShapeSignal): Expected => ({
+const expectedOf = (entry: PlannedStep, signal: ShapeSignal): Expected => ({
   ...lengthsOf(entry.step.end),
   level: levelOf(entry.step, signal),
   isWork: entry.step.role === 'work',
@@ -115,12 +108,10 @@ function offLength(length: number, wanted: number, exact: number): number {
 function costOf(signal: ShapeSignal, wanted: Expected, from: number, to: number): number {
   let cost = wanted.isSendOff ? 0 : unrest(signal, from, to, wanted.isRamp)
   const mean = meanOf(signal, from, to)
-  if (wanted.level !== null && mean !== null && !wanted.isRamp) {
-    const weight = Math.min(to - from, 180) / together
+  const weight = Math.min(to - from, 180) / together
+  if (wanted.level !== null && mean !== null && !wanted.isRamp)
     cost += weight * Math.min(((mean - wanted.level) / allowed) ** 2 / 2, mostOff)
-  }
-  if (wanted.isEasy && mean !== null && mean > easiest)
-    cost += (Math.min(to - from, 180) / together) * Math.min((mean - easiest) / allowed, 2)
+  if (wanted.isEasy && mean !== null && mean > easiest) cost += weight * Math.min((mean - easiest) / allowed, 2)
   if (wanted.seconds !== null) {
     /** Who comes late to a send-off leaves at once, and the step is as long as it was swum. */
     const isLate = wanted.isSendOff && to - from > wanted.seconds
@@ -173,31 +164,15 @@ function placesIn(signal: ShapeSignal, laps: readonly number[], steps: number): 
 }
 
 /** First of the places that is not before a second. */
-function firstFrom(places: readonly number[], second: number): number {
-  let [low, high] = [0, places.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (places[middle]! < second) low = middle + 1
-    else high = middle
-  }
-  return low
-}
+const firstFrom = (places: readonly number[], second: number): number => firstWhere(0, places.length, at => places[at]! >= second)
 
 /** When a step that begins at a second would be over at the earliest and latest, by its length. */
-function windowOf(signal: ShapeSignal, { seconds, metres, isOpen }: Expected, from: number): [number, number] {
+function windowOf(signal: ShapeSignal, { seconds, metres }: Expected, from: number): [number, number] {
   if (seconds !== null) return [from + Math.max(3, 0.4 * seconds), from + 1.5 * seconds + 20]
-  if (metres === null || isOpen) return [from + 5, from + longestOpen]
+  if (metres === null) return [from + 5, from + longestOpen]
   const start = signal.metres[from]!
   if (Number.isNaN(start)) return [from + 5, from + longestOpen]
-  const at = (way: number) => {
-    let [low, high] = [from, signal.seconds]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if (signal.metres[middle]! < start + way) low = middle + 1
-      else high = middle
-    }
-    return low
-  }
+  const at = (way: number) => firstWhere(from, signal.seconds, second => !(signal.metres[second]! < start + way))
   return [Math.max(from + 3, at(0.4 * metres) - 5), at(1.3 * metres) + 20]
 }
 
@@ -246,7 +221,7 @@ function withUnplanned(table: Table, signal: ShapeSignal, places: readonly numbe
  * @returns stretches in their order, without a gap, from the first second to the last
  * @source dynamic programming over segmentations (Bellman, Comm. ACM 4, 1961); the costs are our own
  */
-export function alignByShape(signal: ShapeSignal, planned: readonly ShapeStep[], laps: readonly number[]): ShapeStretch[] {
+export function alignByShape(signal: ShapeSignal, planned: readonly PlannedStep[], laps: readonly number[]): ShapeStretch[] {
   const places = placesIn(signal, laps, planned.length)
   const expected = planned.map(entry => expectedOf(entry, signal))
   const tables: Table[] = [emptyTable(places.length)]

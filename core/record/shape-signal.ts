@@ -22,7 +22,7 @@ export interface ShapeSignal {
 }
 
 /** A longer silence of every sensor is a pause, in seconds. */
-const longestSilence = 20
+export const longestSilence = 20
 
 /** A column at each whole second, in a straight line between samples that are near each other; NaN elsewhere. */
 function everySecond(t: readonly number[], column: readonly (number | null)[], seconds: number): Float64Array {

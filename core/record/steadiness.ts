@@ -4,7 +4,7 @@ import { settlingSeconds } from '../nudge/settling'
 import type { Program } from '../wrist/program/program'
 import type { Recording } from './recording'
 import type { Score } from './score'
-import { plannedSteps } from './score'
+import { plannedSteps } from './planned-steps'
 
 /** What recordings say of how steadily a target is held. */
 export interface LearntSteadiness extends Steadiness {

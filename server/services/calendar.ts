@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, desc, eq, gte, isNull, lte } from 'drizzle-orm'
 import type { CalendarEntry } from '../../core/exchange/plan-ics'
 import { planIcs } from '../../core/exchange/plan-ics'
 import type { CalendarTimes } from '../../core/plan/times'
@@ -65,6 +65,7 @@ async function entriesOf(tx: OwnerTransaction, from: string, to: string): Promis
     .select({ id: planEntry.id, entry: planEntry.changedAt, session: session.updatedAt, words: session.words })
     .from(planEntry)
     .leftJoin(session, and(eq(session.id, planEntry.sessionId), isNull(session.removedAt)))
+    .where(and(gte(planEntry.day, from), lte(planEntry.day, to)))
   const changeOf = new Map(changes.map(change => [change.id, change]))
   return rows.map(({ id, day, kind, title, seconds, minutes, burden }) => {
     const { entry, session: changed, words } = changeOf.get(id)!

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { desc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import type { PlanChange } from '../../core/plan/change'
-import { applyChanges, inverse } from '../../core/plan/change'
+import { applyChanges, changeIn, inverse } from '../../core/plan/change'
 import { clearDays, copyDays, moveTo, putOn, shiftFrom, swapDays, takeOff } from '../../core/plan/edits'
 import type { EntryFault, PlanEntry } from '../../core/plan/entry'
 import { faultOf } from '../../core/plan/entry'
@@ -42,17 +42,19 @@ export async function writeChanges(tx: OwnerTransaction, changes: readonly PlanC
     if (before && after) await tx.update(planEntry).set(valuesOf(after)).where(eq(planEntry.id, id))
 }
 
+/** A session on a day, but for which and where. */
+export const bareSession = { kind: 'session', name: null, minutes: null, effort: null, sport: null } as const
+
 /** The edit of a plan, bit by bit: each change is made to what those before have left. */
 export function planEditing(plan: PlanEntry[]) {
-  let entries = plan
+  const byId = new Map(plan.map(entry => [entry.id, entry]))
   const changes: PlanChange[] = []
   return {
     changes,
     make(by: (entries: PlanEntry[]) => PlanChange[]) {
-      const made = by(entries)
-      const applied = applyChanges(entries, made)
-      if (!applied.ok) throw new Error(`an edit of the plan does not fit it at ${applied.id}`)
-      entries = applied.entries
+      const made = by([...byId.values()])
+      const missed = changeIn(byId, made)
+      if (missed) throw new Error(`an edit of the plan does not fit it at ${missed.id}`)
       changes.push(...made)
     },
   }
@@ -126,13 +128,8 @@ async function lay({ tx, entries, today }: Plan, { on }: Extract<PlanAsk, { do: 
   const early = on.find(({ day }) => day < today)
   if (early) throw over(early.day)
   for (const id of new Set(on.map(one => one.session))) await loadSession(tx, id)
-  const bare = { kind: 'session', name: null, minutes: null, effort: null, sport: null, filled: false } as const
-  let plan = entries
-  const changes = on.flatMap(({ day, session: id }) => {
-    const put = putOn(plan, { ...bare, id: randomUUID(), day, session: id })
-    plan = [...plan, put[0]!.after!]
-    return put
-  })
+  const { make, changes } = planEditing(entries)
+  for (const { day, session: id } of on) make(plan => putOn(plan, { ...bareSession, filled: false, id: randomUUID(), day, session: id }))
   return { changes, said: { code: 'lay', count: changes.length, from: on.map(({ day }) => day).sort()[0]! } }
 }
 

@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm'
-import { daysFrom } from '../../core/quantity/day'
+import type { Standpoint } from '../../core/athlete/standpoint'
 import { clearingActs, nextClearing, nextPush, pushAhead } from '../../core/wrist/link/routine'
 import type { PushAct } from '../../core/wrist/link/schools'
 import type { SlotState } from '../../core/wrist/link/protocol'
@@ -9,7 +9,7 @@ import { asOwner } from '../db/client'
 import { pushRoutine } from '../db/plan'
 import { holding, program, watch } from '../db/schema'
 import { enqueue } from '../queue/boss'
-import { currentAthlete, currentStandpoint } from './athlete'
+import { currentStandpoint } from './athlete'
 import { atWatch } from './lease'
 import { Problem } from './problem'
 import { askPush, doActs, dryRun } from './push'
@@ -39,9 +39,7 @@ export async function routineOf(tx: OwnerTransaction, watchId: string): Promise<
 }
 
 /** When the athlete's ways let something be done by itself next. */
-async function timesFor(tx: OwnerTransaction, hour: number | null, now: Date): Promise<{ pushAt: Date | null; clearAt: Date | null }> {
-  const { athlete } = await currentAthlete(tx)
-  const { zone } = await currentStandpoint(tx)
+function timesFor({ athlete, zone }: Standpoint, hour: number | null, now: Date): { pushAt: Date | null; clearAt: Date | null } {
   const { naming = 'telling', pushing = 'week' } = athlete.schools ?? {}
   return {
     pushAt: hour === null || pushing === 'hand' ? null : nextPush(now, hour, zone),
@@ -49,30 +47,28 @@ async function timesFor(tx: OwnerTransaction, hour: number | null, now: Date): P
   }
 }
 
-/** Sets the hour at which a watch is pushed by itself; null for by hand. */
-export async function setHour(tx: OwnerTransaction, watchId: string, hour: number | null): Promise<PushRoutine> {
-  await loadWatch(tx, watchId)
-  const values = { hour, refused: [], ...(await timesFor(tx, hour, new Date())) }
+async function keepRow(tx: OwnerTransaction, watchId: string, values: Partial<typeof pushRoutine.$inferInsert>): Promise<void> {
   await tx
     .insert(pushRoutine)
     .values({ watchId, ...values })
     .onConflictDoUpdate({ target: [pushRoutine.ownerId, pushRoutine.watchId], set: values })
-  return routineOf(tx, watchId)
+}
+
+/** Sets the hour at which a watch is pushed by itself; null for by hand. */
+export async function setHour(tx: OwnerTransaction, watchId: string, hour: number | null): Promise<PushRoutine> {
+  await loadWatch(tx, watchId)
+  await keepRow(tx, watchId, { hour, refused: [], ...timesFor(await currentStandpoint(tx), hour, new Date()) })
+  return routineRow(await loadRow(tx, watchId))
 }
 
 /** Their zone, their week or their ways have changed: what is done by itself is done by the new ones. */
 export async function rescheduleAll(tx: OwnerTransaction): Promise<void> {
+  const standpoint = await currentStandpoint(tx)
   const watches = await tx
     .select({ id: watch.id, hour: pushRoutine.hour })
     .from(watch)
     .leftJoin(pushRoutine, eq(pushRoutine.watchId, watch.id))
-  for (const { id, hour } of watches) {
-    const times = await timesFor(tx, hour, new Date())
-    await tx
-      .insert(pushRoutine)
-      .values({ watchId: id, ...times })
-      .onConflictDoUpdate({ target: [pushRoutine.ownerId, pushRoutine.watchId], set: times })
-  }
+  for (const { id, hour } of watches) await keepRow(tx, id, timesFor(standpoint, hour, new Date()))
 }
 
 /** Whose hour has come. */
@@ -101,7 +97,7 @@ export async function doRoutine(database: Database, owner: string, watchId: stri
     const acts = isDue(row.pushAt) ? run.acts : clearingActs(run.question)
     await doActs(database, owner, watchId, { ...run, acts })
     await asOwner(database, owner, async tx => {
-      const times = await timesFor(tx, row.hour, now)
+      const times = timesFor(await currentStandpoint(tx), row.hour, now)
       const refused = isDue(row.pushAt) ? refusedOf(acts, run.today) : row.refused
       await tx
         .update(pushRoutine)
@@ -166,7 +162,7 @@ export async function aheadOf(database: Database, owner: string, watchId: string
       routine: await routineOf(tx, watchId),
       naming: question.naming,
       pushing: question.pushing,
-      days: pushAhead(question, daysAhead).filter(({ day }) => day <= daysFrom(question.today, daysAhead)),
+      days: pushAhead(question, daysAhead),
       isSeen: seen !== null,
     }
   })

@@ -4,6 +4,9 @@ import { isCalendarDay } from '../../core/quantity/day'
 /** A day of the calendar. */
 export const day = () => string().test('day', 'is not a day of the calendar', value => value === undefined || isCalendarDay(value))
 
+/** A time of the day, in minutes after midnight. */
+export const clock = () => number().integer().min(0).max(1439)
+
 /** A row's id in the address. */
 export const idParams = object({ id: string().uuid('is not an id').required() })
 

@@ -16,7 +16,7 @@ import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { shelvedAs } from './facets'
 import { listPlan } from './plan'
-import { noteEdit, planEditing, wholePlan, writeChanges } from './plan-edit'
+import { bareSession, noteEdit, planEditing, wholePlan, writeChanges } from './plan-edit'
 import { Problem } from './problem'
 import { saveSession } from './session'
 
@@ -53,7 +53,7 @@ async function shelved(tx: OwnerTransaction, ids: readonly string[]): Promise<Ma
   return new Map(rows.map(({ id, ...row }) => [id, row]))
 }
 
-const bare = { kind: 'session', name: null, minutes: null, effort: null, sport: null, filled: true } as const
+const bare = { ...bareSession, filled: true } as const
 
 /** Takes off the rests that an earlier message put within some days, where this one does not say them any more. */
 const restsOff = (entries: readonly PlanEntry[], rests: readonly string[], from: string, to: string, today: string): PlanChange[] =>

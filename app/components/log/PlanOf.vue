@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayInZone } from '~~/core/quantity/day'
+import { dayOfRecording } from '~~/core/record/recording'
 import type { LoggedRecording } from '~~/shared/api'
 import type { PlanSpan } from '~~/shared/plan'
 import { logPlanOf as texts } from '~/texts/en'
@@ -18,7 +18,7 @@ watch(
     asking &&
     guarded(async () => {
       const { recording } = props.logged
-      const day = dayInZone(new Date(recording.startedAt), recording.timeZone ?? athletes.standpoint.zone)
+      const day = dayOfRecording(recording, athletes.standpoint.zone)
       const { entries } = await api<PlanSpan>(`/plan/span?from=${day}&to=${day}`)
       planned.value = entries.flatMap(({ sessionId, title, sport }) =>
         sessionId === null || sport !== recording.sport ? [] : [{ id: sessionId, title }],

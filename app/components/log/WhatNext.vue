@@ -2,6 +2,7 @@
 import type { NextProposal } from '~~/core/plan/next'
 import { nextOf } from '~~/core/plan/next'
 import { dayInZone, daysFrom } from '~~/core/quantity/day'
+import { dayOfRecording } from '~~/core/record/recording'
 import type { LoggedRecording } from '~~/shared/api'
 import type { PlanSpan } from '~~/shared/plan'
 import { isTyping } from '~/keys/is-typing'
@@ -21,8 +22,7 @@ const kind = ref<string | null>(null)
 const chosen = computed(() => proposals.value.find(one => one.kind === kind.value) ?? proposals.value[0] ?? null)
 /** The same weekday a week later, or the next of them to come. */
 const usualDay = computed(() => {
-  const { recording } = props.logged
-  let day = daysFrom(dayInZone(new Date(recording.startedAt), recording.timeZone ?? athletes.standpoint.zone), 7)
+  let day = daysFrom(dayOfRecording(props.logged.recording, athletes.standpoint.zone), 7)
   while (day <= athletes.today) day = daysFrom(day, 7)
   return day
 })

@@ -1,9 +1,8 @@
 import { setResponseHeader } from 'h3'
-import { number, object } from 'yup'
+import { object } from 'yup'
 import { calendarOf } from '../../services/calendar'
 import { route } from '../../services/route'
-
-const clock = () => number().integer().min(0).max(1439)
+import { clock } from '../../services/shapes'
 
 /** The plan as a calendar file: on whole days, or at the two times when the athlete usually trains. */
 export default route({

@@ -2,7 +2,7 @@ import { array, boolean, number, object, string } from 'yup'
 import { calendarEvents } from '../../../core/exchange/read-ics'
 import { takeCalendar } from '../../services/calendar-take'
 import { route } from '../../services/route'
-import { day } from '../../services/shapes'
+import { clock, day } from '../../services/shapes'
 
 /** Events of another calendar, as `readIcs` reads them. */
 export default route({
@@ -14,7 +14,7 @@ export default route({
       object({
         uid: string().min(1).max(1000).required(),
         day: day().required(),
-        start: number().integer().min(0).max(1439).nullable().defined(),
+        start: clock().nullable().defined(),
         minutes: number().integer().min(1).max(2880).nullable().defined(),
         title: string().trim().min(1).max(500).required(),
         isCancelled: boolean().required(),

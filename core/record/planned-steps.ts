@@ -1,6 +1,14 @@
 import type { ProgramBlock, ProgramItem, ProgramStep } from '../wrist/program/program'
 import { roundItems, timesOf } from '../wrist/program/program'
-import type { ShapeStep } from './shape-align'
+
+/** A step of a program in one of its rounds. */
+export interface PlannedStep {
+  step: ProgramStep
+  path: string
+  round: number[]
+  /** A round more of a repeat until a distance or time: it may be there or not. */
+  isOptional?: boolean
+}
 
 /** A speed where none is said, in m/s: slow, so that enough rounds are counted. */
 const slow = { run: 2, ride: 5, swim: 0.7 } as const
@@ -41,8 +49,13 @@ function roundsAtMost({ repeat, items }: ProgramBlock): number {
   return part <= 0 ? 1 : Math.min(mostRounds, Math.ceil(whole / part) + 1)
 }
 
-/** The steps of a program in their order, with as many rounds of a repeat until a distance or time as there may be. */
-export function* likelySteps(items: readonly ProgramItem[], round: number[] = [], isOptional = false): Generator<ShapeStep> {
+/** @param roundsOf how many rounds are taken of a repeat that has no count */
+function* walked(
+  items: readonly ProgramItem[],
+  roundsOf: (block: ProgramBlock) => number,
+  round: number[] = [],
+  isOptional = false,
+): Generator<PlannedStep> {
   for (const item of items) {
     const own = round.length === 0 && item.unrolled ? item.unrolled.round : round
     if (item.kind === 'step') {
@@ -50,8 +63,14 @@ export function* likelySteps(items: readonly ProgramItem[], round: number[] = []
       continue
     }
     const times = timesOf(item)
-    const most = times ?? roundsAtMost(item)
+    const most = times ?? roundsOf(item)
     for (let count = 1; count <= most; count++)
-      yield* likelySteps(roundItems(item, count === times), [...own, count], isOptional || (times === null && count > 1))
+      yield* walked(roundItems(item, count === times), roundsOf, [...own, count], isOptional || (times === null && count > 1))
   }
 }
+
+/** The program's steps in order; of a repeat until a distance or time only its first round is sure. */
+export const plannedSteps = (items: readonly ProgramItem[]): Generator<PlannedStep> => walked(items, () => 1)
+
+/** The steps of a program in their order, with as many rounds of a repeat until a distance or time as there may be. */
+export const likelySteps = (items: readonly ProgramItem[]): Generator<PlannedStep> => walked(items, roundsAtMost)

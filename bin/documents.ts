@@ -1,7 +1,6 @@
 import { extname } from 'node:path'
 import type { Athlete } from '../core/athlete/athlete'
-import { readRecordingCsv } from '../core/exchange/recording-csv'
-import { readRecordingGpx } from '../core/exchange/recording-gpx'
+import { readRecordingText } from '../core/exchange/recording-file'
 import { validateAthlete, validateRecording, validateScore, validateSession, validateWatchProfile } from '../core/formats/validate'
 import type { Validated } from '../core/formats/validate'
 import type { Recording } from '../core/record/recording'
@@ -45,9 +44,10 @@ export const readRecording = (file: string): Recording => soundRecording(parseJs
 export function readAnyRecording(file: string, sport?: SessionSport): { recording: Recording; left: string[] } {
   const extension = extname(file).toLowerCase()
   if (extension !== '.gpx' && extension !== '.csv') return { recording: readRecording(file), left: [] }
-  const taken = extension === '.gpx' ? readRecordingGpx(readText(file), { sport }) : readRecordingCsv(readText(file), { sport })
+  const taken = readRecordingText(extension === '.gpx' ? 'gpx' : 'csv', readText(file), { sport })
   if (!taken.ok) throw new BadInput([{ problem: `${file}: ${taken.problem}`, ...(taken.line === undefined ? {} : { line: taken.line }) }])
-  return { recording: soundRecording(taken.recording), left: taken.left }
+  const further = taken.others.map(({ recording }) => `a recording of another sport, ${recording.sport}`)
+  return { recording: soundRecording(taken.recording), left: [...taken.left, ...further] }
 }
 
 /** A score as `agonis score` gave it. */

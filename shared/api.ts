@@ -1,6 +1,8 @@
 import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
+import type { StepBoundary } from '../core/record/boundaries'
 import type { Score } from '../core/record/score'
+import type { CopyAside } from './log'
 import type { Cord } from '../core/reckon/cord'
 import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/program/compare'
@@ -208,6 +210,14 @@ export interface LoggedRecording {
   score: Score | null
   /** The session as it was when it was sent. */
   session: Session | null
+  /** Hours slept before it. */
+  slept: number | null
+  /** Where the athlete says that steps began. */
+  boundaries: StepBoundary[]
+  /** The name of the file it came in. */
+  original: string | null
+  /** Other devices' recordings of the same, put aside. */
+  copies: CopyAside[]
 }
 
 export type Felt = NonNullable<Recording['felt']>

@@ -1,4 +1,6 @@
 import { array, boolean, number, object, string } from 'yup'
+import { sessionSports } from '../core/session/document'
+import { limits } from '../core/session/limits'
 
 /** What the forms take, for the screens that ask and the server that keeps. */
 
@@ -18,6 +20,34 @@ export const feltShape = object({
   rpe: number().min(0, 'Effort goes from 0 to 10.').max(10, 'Effort goes from 0 to 10.'),
   note: string().max(4096, 'A note has at most 4096 letters.'),
   pain: boolean(),
+  slept: number().min(0, 'A night has 0 to 24 hours.').max(24, 'A night has 0 to 24 hours.'),
+})
+
+/** What may be put right of a recording; when it began and its sport only where no program led it. */
+export const factsShape = object({
+  title: string().trim().min(1, 'A title is missing.').max(limits.titleLength, `A title has at most ${limits.titleLength} letters.`),
+  startedAt: string()
+    .max(40)
+    .test('instant', 'That is no time.', value => value === undefined || !Number.isNaN(Date.parse(value))),
+  sport: string().oneOf(sessionSports, 'A sport is run, ride, swim or multi.'),
+})
+
+const longest = 48 * 3600
+/** A session that no device recorded. */
+export const byHandShape = object({
+  sport: string().oneOf(sessionSports, 'A sport is run, ride, swim or multi.').required('A sport is missing.'),
+  startedAt: string()
+    .required('When it began is missing.')
+    .max(40)
+    .test('instant', 'That is no time.', value => value === undefined || !Number.isNaN(Date.parse(value))),
+  seconds: number()
+    .required('How long it took is missing.')
+    .moreThan(0, 'It took longer than nothing.')
+    .max(longest, 'It took at most 48 hours.'),
+  metres: number().min(0, 'A distance is not below nothing.').max(2_000_000, 'A distance is at most 2000 km.'),
+  heartRate: number().min(30, 'A heart beats 30 to 240 times a minute.').max(240, 'A heart beats 30 to 240 times a minute.'),
+  rpe: number().min(0, 'Effort goes from 0 to 10.').max(10, 'Effort goes from 0 to 10.'),
+  note: string().max(4096, 'A note has at most 4096 letters.'),
 })
 
 export const tagsShape = object({

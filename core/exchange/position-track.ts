@@ -29,3 +29,51 @@ export function wayAlong(lat: Column, lon: Column): Column {
     return Math.round(way * 100) / 100
   })
 }
+
+/** Faster than this nobody goes who runs, rides or swims, in m/s. */
+const fastest = 45
+/** So many positions on end that lie apart from those before are a new place, not an error of one. */
+const enoughToMove = 5
+
+/**
+ * Takes out the positions that a receiver without a view of the sky gives: zero north and zero east, in the sea, and single ones
+ * that nobody could have come to in the time. A row of them that agree is a place one was carried to, and stays.
+ *
+ * @param t seconds, increasing
+ * @returns how many were taken out; the columns are changed in place
+ */
+export function cleanPositions(t: readonly number[], lat: Column, lon: Column): number {
+  let [dropped, before] = [0, -1]
+  let apart: number[] = []
+  const drop = (index: number) => {
+    lat[index] = null
+    lon[index] = null
+    dropped++
+  }
+  const isWithin = (from: number, to: number) =>
+    metresBetween({ lat: lat[from]!, lon: lon[from]! }, { lat: lat[to]!, lon: lon[to]! }) <= fastest * (t[to]! - t[from]!) + 30
+  for (let index = 0; index < t.length; index++) {
+    if (lat[index] === null || lon[index] === null) continue
+    if (lat[index] === 0 && lon[index] === 0) {
+      drop(index)
+      continue
+    }
+    if (before < 0 || isWithin(before, index)) {
+      apart.forEach(drop)
+      apart = []
+      before = index
+      continue
+    }
+    if (apart.length > 0 && !isWithin(apart.at(-1)!, index)) {
+      apart.forEach(drop)
+      apart = []
+    }
+    apart.push(index)
+    if (apart.length === enoughToMove) {
+      before = index
+      apart = []
+    }
+  }
+  apart.forEach(drop)
+  return dropped
+}

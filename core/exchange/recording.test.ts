@@ -3,9 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { checkRecording } from '../record/recording'
 import type { Column, Recording } from '../record/recording'
 import type { Mark } from '../wrist/engine/marks'
-import { readRecordingCsv, recordingCsv } from './recording-csv'
-import { readRecordingGpx, recordingGpx } from './recording-gpx'
 import { metresBetween } from './position-track'
+import { readRecordingCsv } from './read-csv'
+import { readRecordingGpx } from './read-gpx'
+import { recordingCsv } from './write-csv'
+import { recordingGpx } from './write-gpx'
 
 const value = (least: number, most: number) =>
   fc.double({ min: least, max: most, noNaN: true }).map(number => Math.round(number * 1000) / 1000 + 0)
@@ -70,7 +72,7 @@ describe('a recording as a table', () => {
         const { felt, ...rest } = recording
         const { text, left } = recordingCsv(recording)
         expect(left).toEqual(felt ? ['how it felt'] : [])
-        expect(readRecordingCsv(text)).toEqual({ ok: true, left: [], recording: rest })
+        expect(readRecordingCsv(text)).toEqual({ ok: true, left: [], notes: [], others: [], recording: rest })
       }),
       { numRuns: 200 },
     )
@@ -88,9 +90,7 @@ describe('a recording as a table', () => {
     ['a,b\n1,2', 'no column `t`', 1],
     ['t,metres', 'no samples', 1],
     ['t,metres\n0,0', 'when it began', 2],
-    ['t,startedAt\n0,2026-03-31T06:00:00Z\n0,', 'does not go on', 3],
-    ['t,startedAt\n,2026-03-31T06:00:00Z', 'without its time', 2],
-    ['t,metres,startedAt\n0,far,2026-03-31T06:00:00Z', 'metres is no number: far', 2],
+    ['t,startedAt\n,2026-03-31T06:00:00Z', 'no sample has a time', 2],
     ['t,startedAt,marks\n0,2026-03-31T06:00:00Z,dance@3', 'no mark of a recording: dance@3', 2],
     ['t,startedAt,sport\n0,2026-03-31T06:00:00Z,row', 'a sport is', 2],
   ])('that is none says what is wrong and where: %j', (text, problem, line) => {
@@ -106,7 +106,7 @@ describe('a recording as GPX', () => {
       fc.property(recordings(true), recording => {
         const written = recordingGpx(recording)!
         expect(written.left).toEqual([])
-        expect(readRecordingGpx(written.text)).toEqual({ ok: true, left: [], recording })
+        expect(readRecordingGpx(written.text)).toEqual({ ok: true, left: [], notes: [], others: [], recording })
       }),
       { numRuns: 200 },
     )
@@ -138,7 +138,7 @@ describe('a recording as GPX', () => {
     const taken = readRecordingGpx(text)
     expect(taken).toMatchObject({
       ok: true,
-      left: ['1 points whose time is missing or does not go on'],
+      left: ['1 point whose time is missing or does not go on'],
       recording: {
         sport: 'run',
         samples: { t: [0, 5, 30], heartRate: [141, null, null], cadence: [88, null, null], altitude: [12, 12, 12] },
@@ -152,13 +152,13 @@ describe('a recording as GPX', () => {
     expect(taken.ok && taken.recording.samples.metres[2]).toBeCloseTo(22.2, 1)
   })
   it.each([
-    ['<gpx><trk>', 'no XML'],
+    ['<gpx><trk>', 'unclosed tag'],
     ['<gpx></gpx>', 'no track'],
-    ['<gpx><trk><trkseg><trkpt lat="1" lon="2"/></trkseg></trk></gpx>', 'no time'],
+    ['<gpx><trk><trkseg><trkpt lat="1" lon="2"/></trkseg></trk></gpx>', 'no point has a time'],
     ['not at all', 'no XML'],
-    [`<gpx>${'<a>'.repeat(50_000)}${'</a>'.repeat(50_000)}</gpx>`, 'no XML that can be read'],
+    [`<gpx>${'<a>'.repeat(50_000)}${'</a>'.repeat(50_000)}</gpx>`, 'no track'],
     ['<!DOCTYPE gpx [<!ENTITY x SYSTEM "file:///etc/passwd">]><gpx><trk><name>&x;</name></trk></gpx>', 'no XML that can be read'],
-    ['<gpx><__proto__><constructor/></__proto__></gpx>', 'no XML that can be read'],
+    ['<gpx><__proto__><constructor/></__proto__></gpx>', 'no track'],
   ])('that is none says so: %.80j', (text, problem) => {
     const taken = readRecordingGpx(text)
     expect(!taken.ok && taken.problem).toContain(problem)

@@ -6,6 +6,8 @@ import { timesOf } from '../wrist/program/program'
 import type { RecordedStep } from './align'
 import { alignByMarks, movingSeconds } from './align'
 import { alignUnmarked } from './align-unmarked'
+import type { StepBoundary } from './boundaries'
+import { withBoundaries } from './boundaries'
 import type { Means, StepReason } from './judge-step'
 import { judge, meansOf, reasonOf, round1 } from './judge-step'
 import type { PlannedStep } from './planned-steps'
@@ -229,13 +231,14 @@ function tellLengths(steps: readonly ScoredStep[], found: number, planned: reado
  * nothing was recorded that could tell, every step is unknown.
  *
  * @param athlete whose steadiness tells what is uneven
+ * @param boundaries where the athlete says that steps began, beside what was found
  */
-export function score(program: Program, recording: Recording, athlete: Athlete): Score {
+export function score(program: Program, recording: Recording, athlete: Athlete, boundaries: readonly StepBoundary[] = []): Score {
   const marked = alignByMarks(recording)
   const planned = [...plannedSteps(program.items)]
   const unmarked = marked.length === 0 ? alignUnmarked(program, recording) : null
   if (marked.length === 0 && !unmarked) return notAligned(planned, recording)
-  const recordedSteps = unmarked?.steps ?? marked
+  const recordedSteps = withBoundaries(recording, unmarked?.steps ?? marked, boundaries)
   const all = besidePlan(program, recording, recordedSteps, planned, athlete)
   const placed = 1 - all.filter(step => step.status === 'extra').length / recordedSteps.length
   const confidence = unmarked?.confidence ?? (recording.program === digestOf(program) ? 1 : Math.round(placed * 90) / 100)

@@ -4,7 +4,8 @@ import type { BandUnit, DistanceUnit } from '../quantity/units'
 
 export type Sport = 'run' | 'ride' | 'swim'
 export type SessionSport = Sport | 'multi'
-export const isSessionSport = (text: string): text is SessionSport => ['run', 'ride', 'swim', 'multi'].includes(text)
+export const sessionSports = ['run', 'ride', 'swim', 'multi'] as const satisfies readonly SessionSport[]
+export const isSessionSport = (text: string): text is SessionSport => (sessionSports as readonly string[]).includes(text)
 export type Role = 'warm-up' | 'work' | 'recovery' | 'rest' | 'cool-down' | 'transition'
 export type Manner = 'walk' | 'jog' | 'float' | 'stride'
 export type PlainPlaceKind = 'road' | 'trail' | 'treadmill' | 'outdoors' | 'trainer' | 'open-water'

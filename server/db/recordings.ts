@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import {
   bigint,
   doublePrecision,
@@ -14,6 +15,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Burden } from '../../core/plan/burden'
 import type { Cord } from '../../core/reckon/cord'
+import type { StepBoundary } from '../../core/record/boundaries'
 import type { Score } from '../../core/record/score'
 import { bytea, createdAt, owner, ownerPolicy } from './accounts'
 import { session, watch } from './schema'
@@ -38,8 +40,16 @@ export const recording = pgTable(
     /** The program it was carried out from; it may name one that nobody here knows. */
     programDigest: text('program_digest'),
     samples: bytea('samples').notNull(),
+    /** Hours slept the night before, as the athlete says. */
+    slept: doublePrecision('slept'),
+    /** Where the athlete says that steps began, beside what was found. */
+    boundaries: jsonb('boundaries').$type<StepBoundary[]>(),
+    /** Another device's recording of what this one holds; it is put aside as removed, and can take its place. */
+    copyOf: uuid('copy_of'),
     felt: jsonb('felt').$type<{ rpe?: number; note?: string; pain?: boolean }>(),
     score: jsonb('score').$type<Score>(),
+    /** Of the score, so that a search need not unpack each. */
+    held: doublePrecision('held').generatedAlwaysAs(sql`(score->'totals'->>'held')::double precision`),
     /** Its picture; null where nothing tells its steps, or until it is listed. */
     cord: jsonb('cord').$type<Cord>(),
     /** What it weighed: as it was felt, and by heart rate; null until it is looked at in a week. */
@@ -55,6 +65,23 @@ export const recording = pgTable(
     uniqueIndex('recording_once').on(table.ownerId, table.digest),
     index('recording_by_start').on(table.ownerId, table.startedAt),
     ownerPolicy('recording'),
+  ],
+)
+
+/** The file that a recording came in, byte for byte, compressed. */
+export const recordingOriginal = pgTable(
+  'recording_original',
+  {
+    recordingId: uuid('recording_id').notNull(),
+    ownerId: owner(),
+    name: text('name').notNull(),
+    content: bytea('content').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [
+    foreignKey({ columns: [table.ownerId, table.recordingId], foreignColumns: [recording.ownerId, recording.id] }).onDelete('cascade'),
+    primaryKey({ columns: [table.ownerId, table.recordingId] }),
+    ownerPolicy('recording_original'),
   ],
 )
 

@@ -7,6 +7,7 @@ import { asOwner } from '../db/client'
 import { arrival, holding, transfer } from '../db/schema'
 import type { Turn } from './lease'
 import { storeRecording } from './recording'
+import { putCopiesAside } from './taken-recording'
 import { findProgram } from './program'
 
 const noteEvery = 300
@@ -85,6 +86,7 @@ export function deskStore(database: Database, owner: string, turn: Turn, clockAh
       asOwner(database, owner, async tx => {
         const found = taken.program ? await findProgram(tx, taken.program) : null
         const id = await storeRecording(tx, taken, { watchId, clockAhead, ...(found ?? {}) })
+        await putCopiesAside(tx, id)
         await tx.delete(arrival).where(partsOf(record.digest))
         return id
       }),

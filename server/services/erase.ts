@@ -2,7 +2,7 @@ import { createHmac, timingSafeEqual } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import type { EraseAsked } from '../../shared/api'
 import type { OwnerTransaction } from '../db/client'
-import { recording } from '../db/recordings'
+import { recording, recordingOriginal } from '../db/recordings'
 import { calendarFeed, demoDay, planDismissal, planEdit, planEntry, planShape, pushRoutine } from '../db/plan'
 import { arrival, athleteRevision, fitChoice, holding, program, revision, session, transfer, watch } from '../db/schema'
 import { eraseAccount } from './account'
@@ -45,6 +45,7 @@ const owned = [
   fitChoice,
   watch,
   planEntry,
+  recordingOriginal,
   recording,
   program,
   revision,

@@ -1,6 +1,4 @@
 import { randomUUID } from 'node:crypto'
-import { readRecordingCsv } from '../../core/exchange/recording-csv'
-import { readRecordingGpx } from '../../core/exchange/recording-gpx'
 import { printSession } from '../../core/script/print'
 import { readScript } from '../../core/script/reader/read-script'
 import type { Session } from '../../core/session/document'
@@ -14,8 +12,8 @@ import type { Archive } from './archive/unpack'
 import { FileFault, openArchive } from './archive/unpack'
 import { currentStandpoint } from './athlete'
 import { problemOfFault } from './fault'
+import { importRecordings, isRecording, recordingsIn } from './import-recordings'
 import { Problem } from './problem'
-import { storeRecording } from './recording'
 import { importSession, loadSession, saveSession } from './session'
 import { refuseUnsound } from './sound-input'
 
@@ -31,12 +29,7 @@ export async function exportOne(tx: OwnerTransaction, id: string, form: 'script'
 const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
 
 async function importDocument(tx: OwnerTransaction, value: unknown): Promise<string[]> {
-  refuseUnsound(value, 'document')
-  const { format, sessions } = (typeof value === 'object' && value !== null ? value : {}) as { format?: unknown; sessions?: unknown }
-  if (format === 'agonis.recording') {
-    await storeRecording(tx, value, {})
-    return ['Without a plan']
-  }
+  const { sessions } = (typeof value === 'object' && value !== null ? value : {}) as { sessions?: unknown }
   const titles: string[] = []
   for (const document of Array.isArray(sessions) ? (sessions as unknown[]) : [value])
     titles.push((await importSession(tx, randomUUID(), document)).title)
@@ -55,24 +48,17 @@ async function importText(tx: OwnerTransaction, text: string): Promise<string[]>
   return titles
 }
 
-/** A recording in a form of others; null where the name tells none. */
-function recordingIn(name: string, text: string): unknown {
-  const taken = /\.gpx$/i.test(name) ? readRecordingGpx(text) : /\.csv$/i.test(name) ? readRecordingCsv(text) : null
-  if (taken && !taken.ok)
-    throw new FileFault(
-      `${taken.problem[0]!.toUpperCase()}${taken.problem.slice(1)}${taken.line === undefined ? '' : `, line ${taken.line}`}.`,
-    )
-  return taken && taken.recording
-}
-
 async function takeOne(transaction: Transaction, file: string, content: Uint8Array): Promise<ImportedFile> {
   const text = new TextDecoder('utf-8', { fatal: true }).decode(content)
-  const recording = recordingIn(file, text)
-  const titles = await transaction(async tx => {
-    if (recording !== null) return importDocument(tx, recording)
-    return /^\s*[{[]/.test(text) ? importDocument(tx, JSON.parse(text)) : importText(tx, text)
+  const recordings = recordingsIn(file, text)
+  return transaction(async tx => {
+    if (recordings) return importRecordings(tx, file, content, recordings)
+    if (!/^\s*[{[]/.test(text)) return { file, titles: await importText(tx, text) }
+    const value: unknown = JSON.parse(text)
+    refuseUnsound(value, 'document')
+    if (isRecording(value)) return importRecordings(tx, file, content, [{ recording: value, said: [] }])
+    return { file, titles: await importDocument(tx, value) }
   })
-  return { file, titles }
 }
 
 /** What is said of a file that does not fit; a fault that is none of the file's goes on up. */

@@ -25,7 +25,15 @@ export async function setPlanOf(tx: OwnerTransaction, id: string, sessionId: str
   if (done.marks.some(({ kind }) => kind === 'step'))
     throw new Problem(409, 'A watch led this one: it is beside what it was carried out from.', 'params.id', 'Nothing was changed.')
   if (sessionId === null) {
-    const without = { title: 'Without a plan', sessionId: null, programDigest: null, score: null, cord: null, burden: null }
+    const without = {
+      title: 'Without a plan',
+      boundaries: null,
+      sessionId: null,
+      programDigest: null,
+      score: null,
+      cord: null,
+      burden: null,
+    }
     await tx.update(recording).set(without).where(eq(recording.id, id))
     return loadRecording(tx, id)
   }
@@ -41,6 +49,7 @@ export async function setPlanOf(tx: OwnerTransaction, id: string, sessionId: str
     .set({
       title: program.name,
       sessionId,
+      boundaries: null,
       programDigest: digestOf(program),
       score: judged,
       seconds: judged.totals.seconds,

@@ -1,6 +1,6 @@
 import { promisify } from 'node:util'
 import { gunzip, gzip } from 'node:zlib'
-import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { validateRecording } from '../../core/formats/validate'
 import type { Recording, Samples } from '../../core/record/recording'
 import type { Mark, MarkKind } from '../../core/wrist/engine/marks'
@@ -8,15 +8,17 @@ import { checkRecording } from '../../core/record/recording'
 import type { Score } from '../../core/record/score'
 import { currentAthlete, currentStandpoint } from './athlete'
 import { doneCord } from '../../core/record/done-cord'
+import type { StepBoundary } from '../../core/record/boundaries'
 import { score } from '../../core/record/score'
 import type { SessionSport } from '../../core/session/document'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { Program } from '../../core/wrist/program/program'
 import type { OwnerTransaction } from '../db/client'
-import { mark, recording } from '../db/recordings'
+import { mark, recording, recordingOriginal } from '../db/recordings'
 import { program } from '../db/schema'
 import { findProgram, keepProgram, sessionOf } from './program'
-import type { Felt, Listed, LoggedRecording, LogRow } from '../../shared/api'
+import type { Felt, LoggedRecording } from '../../shared/api'
+import type { CopyAside } from '../../shared/log'
 import { notFound, Problem } from './problem'
 
 const zip = promisify(gzip)
@@ -31,6 +33,8 @@ export interface Origin {
   program?: Program
   revision?: number | null
   clockAhead?: number
+  /** What the athlete has said of it, where it was here before. */
+  said?: { title?: string; slept?: number | null; boundaries?: StepBoundary[] }
 }
 
 const isThere = (id: string) => and(eq(recording.id, id), isNull(recording.removedAt))
@@ -39,7 +43,7 @@ const isThere = (id: string) => and(eq(recording.id, id), isNull(recording.remov
 const clockTolerance = 60
 
 /** A recording that fits its format and holds together; anything else is a problem that says where. */
-function soundRecording(value: unknown): Recording {
+export function soundRecording(value: unknown): Recording {
   const validated = validateRecording(value)
   if (!validated.ok) {
     const { pointer, problem } = validated.problems[0]!
@@ -77,13 +81,16 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
   const { program } = origin
   const clockAhead = Math.abs(origin.clockAhead ?? 0) > clockTolerance ? origin.clockAhead! : 0
   if (program) await keepProgram(tx, program, { sessionId: origin.sessionId ?? null, revision: origin.revision ?? null })
-  const judged = program ? score(program, taken, (await currentAthlete(tx)).athlete) : null
+  const { title, slept = null, boundaries = [] } = origin.said ?? {}
+  const judged = program ? score(program, taken, (await currentAthlete(tx)).athlete, boundaries) : null
   const [row] = await tx
     .insert(recording)
     .values({
       ...(origin.id ? { id: origin.id } : {}),
       digest,
-      title: program?.name ?? 'Without a plan',
+      title: title ?? program?.name ?? 'Without a plan',
+      slept,
+      boundaries: boundaries.length > 0 ? boundaries : null,
       sport: taken.sport,
       startedAt: new Date(Date.parse(taken.startedAt) - clockAhead * 1000),
       clockAhead: clockAhead || null,
@@ -100,7 +107,11 @@ export async function storeRecording(tx: OwnerTransaction, value: unknown, origi
     .onConflictDoNothing()
     .returning({ id: recording.id })
   if (!row) {
-    const [known] = await tx.update(recording).set({ removedAt: null }).where(eq(recording.digest, digest)).returning({ id: recording.id })
+    const [known] = await tx
+      .update(recording)
+      .set({ removedAt: null, copyOf: null })
+      .where(eq(recording.digest, digest))
+      .returning({ id: recording.id })
     return known ? known.id : storeRecording(tx, value, { ...origin, id: undefined })
   }
   await storeMarks(tx, row.id, taken.marks)
@@ -126,42 +137,15 @@ export async function drawCords(tx: OwnerTransaction): Promise<void> {
   }
 }
 
-/** What was done, newest first, a page at a time. */
-export async function listRecordings(tx: OwnerTransaction, limit: number, offset: number): Promise<Listed<LogRow>> {
-  await drawCords(tx)
+/** Recordings of other devices that were put aside for one. */
+async function copiesOf(tx: OwnerTransaction, id: string): Promise<CopyAside[]> {
   const rows = await tx
-    .select({
-      id: recording.id,
-      title: recording.title,
-      sport: recording.sport,
-      startedAt: recording.startedAt,
-      seconds: recording.seconds,
-      metres: recording.metres,
-      totals: sql<Score['totals'] | null>`${recording.score}->'totals'`,
-      felt: recording.felt,
-      cord: recording.cord,
-    })
+    .select({ id: recording.id, sport: recording.sport, startedAt: recording.startedAt, name: recordingOriginal.name })
     .from(recording)
-    .where(isNull(recording.removedAt))
-    .orderBy(desc(recording.startedAt))
-    .limit(limit)
-    .offset(offset)
-  const [count] = await tx
-    .select({ total: sql<number>`count(*)::int` })
-    .from(recording)
-    .where(isNull(recording.removedAt))
-  return {
-    total: count!.total,
-    rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
-      ...row,
-      sport: row.sport as SessionSport,
-      startedAt: startedAt.toISOString(),
-      held: totals?.held ?? null,
-      done: totals?.done ?? null,
-      planned: totals?.planned ?? null,
-      rpe: felt?.rpe ?? null,
-    })),
-  }
+    .leftJoin(recordingOriginal, eq(recordingOriginal.recordingId, recording.id))
+    .where(and(eq(recording.copyOf, id), isNotNull(recording.removedAt)))
+    .orderBy(asc(recording.startedAt))
+  return rows.map(({ sport, name, startedAt, ...row }) => ({ ...row, name: name ?? sport, startedAt: startedAt.toISOString() }))
 }
 
 /** One recording whole, with the program it was carried out from and its score. */
@@ -171,9 +155,14 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
   const marks = await tx.select().from(mark).where(eq(mark.recordingId, id)).orderBy(asc(mark.position))
   const samples = JSON.parse((await unzip(row.samples)).toString('utf8')) as Samples
   const kept = row.programDigest === null ? null : await findProgram(tx, row.programDigest)
+  const [original] = await tx.select({ name: recordingOriginal.name }).from(recordingOriginal).where(eq(recordingOriginal.recordingId, id))
   return {
     id,
     title: row.title,
+    slept: row.slept,
+    boundaries: row.boundaries ?? [],
+    original: original?.name ?? null,
+    copies: await copiesOf(tx, id),
     sessionId: row.sessionId,
     score: row.score,
     program: kept?.program ?? null,
@@ -202,9 +191,13 @@ export async function loadRecording(tx: OwnerTransaction, id: string): Promise<L
 export const hasRecording = async (tx: OwnerTransaction, id: string): Promise<boolean> =>
   (await tx.select({ id: recording.id }).from(recording).where(isThere(id))).length > 0
 
-/** Keeps how it felt. */
-export async function keepFelt(tx: OwnerTransaction, id: string, felt: Felt): Promise<void> {
-  const kept = await tx.update(recording).set({ felt, burden: null }).where(isThere(id)).returning({ id: recording.id })
+/** Keeps how it felt, and the hours slept before it. */
+export async function keepFelt(tx: OwnerTransaction, id: string, { slept, ...felt }: Felt & { slept?: number }): Promise<void> {
+  const kept = await tx
+    .update(recording)
+    .set({ felt, slept: slept ?? null, burden: null })
+    .where(isThere(id))
+    .returning({ id: recording.id })
   if (kept.length === 0) throw notFound('recording', 'params.id')
 }
 
@@ -217,7 +210,7 @@ export async function removeRecording(tx: OwnerTransaction, id: string): Promise
 export async function restoreRecording(tx: OwnerTransaction, id: string): Promise<void> {
   const restored = await tx
     .update(recording)
-    .set({ removedAt: null })
+    .set({ removedAt: null, copyOf: null })
     .where(and(eq(recording.id, id), isNotNull(recording.removedAt)))
     .returning({ id: recording.id })
   if (restored.length === 0) throw notFound('removed recording', 'params.id')

@@ -5,6 +5,7 @@ import type { OwnerTransaction } from '../db/client'
 import { Problem } from './problem'
 import { storeRecording } from './recording'
 import { loadSession } from './session'
+import { putCopiesAside } from './taken-recording'
 
 export interface Brought {
   recording?: unknown
@@ -38,12 +39,11 @@ export async function takeIn(tx: OwnerTransaction, { recording, program, session
   }
   const kept = session === undefined ? null : await loadSession(tx, session)
   const isOfRevision = kept !== null && digestOf(kept.document) === validated.value.from.session
-  return {
-    id: await storeRecording(tx, recording, {
-      program: validated.value,
-      sessionId: session ?? null,
-      revision: isOfRevision ? kept.number : null,
-    }),
-    digest: digestOf(recording),
-  }
+  const id = await storeRecording(tx, recording, {
+    program: validated.value,
+    sessionId: session ?? null,
+    revision: isOfRevision ? kept.number : null,
+  })
+  await putCopiesAside(tx, id)
+  return { id, digest: digestOf(recording) }
 }

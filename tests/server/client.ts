@@ -28,6 +28,8 @@ export interface Person {
   watch: string
   address: string
   ask: <T = Record<string, unknown>>(method: string, path: string, body?: unknown) => Promise<Answer<T>>
+  /** As `ask`, with bytes as they are, and the answer as it comes. */
+  send: (method: string, path: string, bytes?: Uint8Array | string) => Promise<Response>
 }
 
 export async function newPerson(name: string): Promise<Person> {
@@ -42,15 +44,17 @@ export async function newPerson(name: string): Promise<Person> {
     return made!.id
   })
   await pairStandin(database, owner, watchId)
-  const ask = async <T>(method: string, path: string, body?: unknown): Promise<Answer<T>> => {
-    const response = await fetch(`${inject('address')}/api${path}`, {
+  const send = (method: string, path: string, bytes?: Uint8Array | string) =>
+    fetch(`${inject('address')}/api${path}`, {
       method,
       headers: { authorization: `Bearer ${token}` },
-      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(bytes === undefined ? {} : { body: bytes as BodyInit }),
     })
+  const ask = async <T>(method: string, path: string, body?: unknown): Promise<Answer<T>> => {
+    const response = await send(method, path, body === undefined || typeof body === 'string' ? body : JSON.stringify(body))
     return { status: response.status, body: (await response.json()) as T }
   }
-  return { owner, token, watch: watchId, address, ask }
+  return { owner, token, watch: watchId, address, ask, send }
 }
 
 /** A session of this person, as the server keeps it. */
@@ -63,11 +67,7 @@ export async function newSession(person: Person, script: string): Promise<string
 
 /** Sends a file to be taken in, as its bytes. */
 export async function importFile(person: Person, name: string, bytes: Uint8Array | string) {
-  const response = await fetch(`${inject('address')}/api/import?name=${encodeURIComponent(name)}`, {
-    method: 'POST',
-    headers: { authorization: `Bearer ${person.token}` },
-    body: bytes as BodyInit,
-  })
+  const response = await person.send('POST', `/import?name=${encodeURIComponent(name)}`, bytes)
   return { status: response.status, body: (await response.json()) as { files: ImportedFile[]; problem?: string } }
 }
 

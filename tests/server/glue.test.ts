@@ -17,7 +17,8 @@ import { listPlan, movePlanned, planSession } from '../../server/services/plan'
 import { editPlan } from '../../server/services/plan-edit'
 import { dryRun, push } from '../../server/services/push'
 import { keepProgram } from '../../server/services/program'
-import { listRecordings, loadRecording, storeRecording } from '../../server/services/recording'
+import { listRecordings } from '../../server/services/log-list'
+import { loadRecording, storeRecording } from '../../server/services/recording'
 import { copySession, loadSession, saveSession } from '../../server/services/session'
 import { archiveSession, listSessions, tagSession } from '../../server/services/shelf'
 import { startTransfer } from '../../server/services/transfer'
@@ -211,7 +212,7 @@ describe('the log', () => {
     const origin = { program: made, sessionId: id, clockAhead: 3600 }
     const first = await inAnns(tx => storeRecording(tx, recording, origin))
     expect(await inAnns(tx => storeRecording(tx, recording, origin))).toBe(first)
-    const { rows } = await inAnns(tx => listRecordings(tx, 50, 0))
+    const { rows } = await inAnns(tx => listRecordings(tx, {}, 50, 0))
     expect(rows.filter(row => row.title === 'Dated').map(row => row.startedAt)).toEqual(['2026-03-30T05:00:00.000Z'])
   })
   it('has its session gone with a word of it left', async () => {

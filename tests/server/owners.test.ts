@@ -65,6 +65,10 @@ describe("somebody else's id", () => {
     ['recording, restore', 'POST', of => `/recordings/${of.recording}/restore`],
     ['recording, its plan', 'PUT', of => `/recordings/${of.recording}/plan`, { session: null }],
     ['recording, next', 'POST', of => `/recordings/${of.recording}/next`, { kind: 'repeat', day: '2036-03-31' }],
+    ['recording, its file', 'GET', of => `/recordings/${of.recording}/original`],
+    ['recording, what it was', 'PUT', of => `/recordings/${of.recording}/facts`, { title: 'Mine' }],
+    ['recording, a copy instead', 'POST', of => `/recordings/${of.recording}/instead`],
+    ['recording, its steps', 'PUT', of => `/recordings/${of.recording}/boundaries`, { boundaries: [] }],
     ['recording, felt', 'PUT', of => `/recordings/${of.recording}/felt`, { rpe: 5 }],
     ['transfer', 'GET', of => `/transfers/${of.transfer}`],
     ['transfer, resume', 'POST', of => `/transfers/${of.transfer}/resume`],
@@ -175,7 +179,7 @@ describe('row-level security itself', () => {
       select c.relname as name, c.relrowsecurity as secured
       from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'owner_id'
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace`)
-    expect(rows.length).toBe(21)
+    expect(rows.length).toBe(22)
     expect(rows.filter(row => !row.secured)).toEqual([])
   })
 
@@ -188,7 +192,7 @@ describe('row-level security itself', () => {
           join pg_attribute a on a.attrelid = t.oid and a.attnum = k.number order by k.place) as columns
       from pg_index i join pg_class t on t.oid = i.indrelid join pg_attribute o on o.attrelid = t.oid and o.attname = 'owner_id'
       where i.indisunique and t.relnamespace = 'public'::regnamespace`)
-    expect(keys.filter(key => key.primary).length).toBe(21)
+    expect(keys.filter(key => key.primary).length).toBe(22)
     expect(keys.filter(key => key.primary && key.columns[0] !== 'owner_id')).toEqual([])
     expect(keys.filter(key => !entrances.includes(key.name) && !key.columns.includes('owner_id'))).toEqual([])
     const references = await ownerDatabase.execute<{ name: string; definition: string }>(sql`

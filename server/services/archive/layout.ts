@@ -18,6 +18,7 @@ const short = (id: string) => id.slice(0, 8)
 export const sessionFile = (title: string, id: string) => `sessions/${fileNameOf(title)}-${short(id)}`
 export const wordingsFile = (id: string) => `wordings/${id}.json`
 export const programFile = (digest: string) => `programs/${digest}.json`
+export const originalFile = (id: string) => `originals/${id}`
 export const recordingFile = (startedAt: string, title: string, id: string) =>
   `recordings/${startedAt.slice(0, 10)}-${fileNameOf(title)}-${short(id)}.json`
 
@@ -68,7 +69,25 @@ export const indexShape = object({
     }),
   ).required(),
   recordings: array(
-    object({ id: uuid(), file: file(), session: string().uuid().nullable().defined(), program: string().length(64).nullable().defined() }),
+    object({
+      id: uuid(),
+      file: file(),
+      session: string().uuid().nullable().defined(),
+      program: string().length(64).nullable().defined(),
+      title: string().max(500),
+      slept: number().min(0).max(24).nullable(),
+      boundaries: array(
+        object({
+          path: string().max(40).required(),
+          round: array(number().integer().required()).max(6).required(),
+          startsAt: number().min(0).max(604_800).required(),
+        }),
+      ).max(20_000),
+      /** The file it came in: where it lies here, and what it was called. */
+      original: object({ file: file(), name: string().max(300).required() })
+        .nullable()
+        .default(null),
+    }),
   ).required(),
   watches: array(
     object({

@@ -22,6 +22,7 @@ import { Problem } from '../problem'
 import { findProgram, keepProgram } from '../program'
 import { hasRecording, storeRecording } from '../recording'
 import { refuseUnsound } from '../sound-input'
+import { keepOriginal } from '../taken-recording'
 import { addWatch, changeWatch } from '../watch'
 import type { ArchiveIndex, Wordings } from './layout'
 import {
@@ -207,15 +208,18 @@ async function takeRecording(
   ids: Ids,
 ): Promise<ImportedFile> {
   const value = await jsonIn(archive, entry.file)
+  const original = entry.original && archive.has(entry.original.file) ? await archive.read(entry.original.file) : null
   return transaction(async tx => {
     if (await hasRecording(tx, entry.id)) return { file: entry.file, titles: [], note: hereAlready }
     const kept = entry.program === null ? null : await findProgram(tx, entry.program)
-    await storeRecording(tx, value, {
+    const id = await storeRecording(tx, value, {
       id: entry.id,
+      said: { title: entry.title, slept: entry.slept, boundaries: entry.boundaries },
       sessionId: (entry.session && ids.get(entry.session)) ?? null,
       ...(kept ? { program: kept.program } : {}),
     })
-    return { file: entry.file, titles: [kept?.program.name ?? 'Without a plan'] }
+    if (original) await keepOriginal(tx, id, entry.original!.name, original)
+    return { file: entry.file, titles: [entry.title ?? kept?.program.name ?? 'Without a plan'] }
   })
 }
 

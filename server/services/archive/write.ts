@@ -1,16 +1,17 @@
 import { asc, eq, inArray, isNull } from 'drizzle-orm'
 import { strToU8, Zip, ZipDeflate } from 'fflate'
 import type { OwnerTransaction, Transaction } from '../../db/client'
-import { recording } from '../../db/recordings'
+import { recording, recordingOriginal } from '../../db/recordings'
 import { planEntry } from '../../db/plan'
 import { athleteRevision, program, revision, session, watch } from '../../db/schema'
 import { loadRecording } from '../recording'
+import { originalOf } from '../taken-recording'
 import type { ArchiveIndex, Wordings } from './layout'
-import { athleteHistoryName, athleteName, indexName, programFile, recordingFile, sessionFile, wordingsFile } from './layout'
+import { athleteHistoryName, athleteName, indexName, originalFile, programFile, recordingFile, sessionFile, wordingsFile } from './layout'
 
 /** The same content is the same bytes, whenever it is written. */
 const madeAt = '1990-01-01T00:00:00Z'
-type File = [name: string, text: string]
+type File = [name: string, content: string | Uint8Array]
 
 const pretty = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`
 
@@ -26,8 +27,12 @@ async function indexOf(tx: OwnerTransaction): Promise<ArchiveIndex> {
       startedAt: recording.startedAt,
       session: recording.sessionId,
       program: recording.programDigest,
+      slept: recording.slept,
+      boundaries: recording.boundaries,
+      original: recordingOriginal.name,
     })
     .from(recording)
+    .leftJoin(recordingOriginal, eq(recordingOriginal.recordingId, recording.id))
     .where(isNull(recording.removedAt))
     .orderBy(asc(recording.startedAt), asc(recording.id))
   const programs = await tx
@@ -62,6 +67,10 @@ async function indexOf(tx: OwnerTransaction): Promise<ArchiveIndex> {
       file: recordingFile(row.startedAt.toISOString(), row.title, row.id),
       session: ofShelf(row.session),
       program: row.program,
+      title: row.title,
+      ...(row.slept === null ? {} : { slept: row.slept }),
+      ...(row.boundaries === null ? {} : { boundaries: row.boundaries }),
+      original: row.original === null ? null : { file: originalFile(row.id), name: row.original },
     })),
     watches: watches.map(({ name, profile, link, standing }) => ({ name, profile, link, standing })),
   }
@@ -111,8 +120,10 @@ async function* filesOf(transaction: Transaction): AsyncGenerator<File> {
     )
     for (const row of rows) yield [programFile(row.digest), pretty(JSON.parse(row.document))]
   }
-  for (const { id, file } of index.recordings)
+  for (const { id, file, original } of index.recordings) {
     yield [file, `${JSON.stringify((await transaction(tx => loadRecording(tx, id))).recording)}\n`]
+    if (original) yield [original.file, (await transaction(tx => originalOf(tx, id))).bytes]
+  }
 }
 
 /**
@@ -126,11 +137,11 @@ export async function* writeArchive(transaction: Transaction): AsyncGenerator<Ui
     if (error) throw error
     ready.push(part)
   })
-  for await (const [name, text] of filesOf(transaction)) {
+  for await (const [name, content] of filesOf(transaction)) {
     const entry = new ZipDeflate(name, { level: 6 })
     entry.mtime = madeAt
     zip.add(entry)
-    entry.push(strToU8(text), true)
+    entry.push(typeof content === 'string' ? strToU8(content) : content, true)
     yield* ready.splice(0)
   }
   zip.end()

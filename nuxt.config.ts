@@ -49,6 +49,7 @@ export default defineNuxtConfig({
         imports: [
           'useClipboard',
           'useDebounceFn',
+          'useDropZone',
           'useEventListener',
           'useEventSource',
           'useFileDialog',

@@ -1,6 +1,6 @@
 import { isDate } from '~~/core/quantity/day'
 import type { DateParts } from '~~/core/words/date'
-import { sayDay, sayDayOf, sayTimeOf, usualForms } from '~~/core/words/date'
+import { sayDay, sayDayOf, sayMonth, sayTimeOf, usualForms } from '~~/core/words/date'
 
 /** Days and times in the athlete's form, by the one clock of their zone. */
 export function useDates() {
@@ -14,6 +14,7 @@ export function useDates() {
   return {
     /** A day of the calendar, ISO date; the name of a day as it stands. */
     day: (day: string, parts: DateParts = { weekday: 'short' }) => (isDate(day) ? sayDay(day, parts, forms.value) : day),
+    monthOf: (day: string) => sayMonth(day, forms.value),
     /** The day of an instant, and its time. */
     dayOf,
     timeOf,

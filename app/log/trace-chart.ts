@@ -11,6 +11,8 @@ export interface TraceChart {
   heart: (number | null)[][]
   /** Elapsed seconds of the end. */
   last: number
+  /** Elapsed seconds that are seen. */
+  seen: { from: number; to: number }
   /** What the upper axis spans, in the unit of the intensity; of a pace seconds, smaller further up. */
   span: { min: number; max: number }
   /** Corners of the bands, as the chart library takes them. */
@@ -18,13 +20,17 @@ export interface TraceChart {
   starts: { xAxis: number }[]
 }
 
+/** Where the plot begins and ends, in pixels from the edges of the chart. */
+export const plotEdges = { left: 58, right: 14 } as const
+
 type Tokens = ReturnType<typeof chartTokens>
 const clock = (value: number) => formatTime(Math.round(value))
 const axisText = (tokens: Tokens) => ({ color: tokens.faint, fontFamily: tokens.font, fontSize: 12.5 })
 const amountOf = (name: TraceChart['name']) => (value: number) => (name === 'pace' ? clock(value) : String(Math.round(value * 10) / 10))
 
-function timeAxes({ last }: TraceChart, tokens: Tokens) {
-  const tick = [60, 300, 600, 900, 1200, 1800, 3600, 7200].find(seconds => last / seconds <= 8) ?? 14400
+function timeAxes({ last, seen }: TraceChart, tokens: Tokens) {
+  const length = seen.to - seen.from
+  const tick = [5, 10, 30, 60, 300, 600, 900, 1200, 1800, 3600, 7200].find(seconds => length / seconds <= 8) ?? 14400
   const axis = {
     type: 'value' as const,
     min: 0,
@@ -98,8 +104,8 @@ export function traceChart(chart: TraceChart) {
     animation: false,
     textStyle: { fontFamily: tokens.font },
     grid: [
-      { left: 58, right: 14, top: 26, height: 168 },
-      { left: 58, right: 14, top: 226, height: 92 },
+      { left: plotEdges.left, right: plotEdges.right, top: 26, height: 168 },
+      { left: plotEdges.left, right: plotEdges.right, top: 226, height: 92 },
     ],
     tooltip: {
       trigger: 'axis' as const,
@@ -112,6 +118,18 @@ export function traceChart(chart: TraceChart) {
       },
     },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
+    dataZoom: [
+      {
+        type: 'inside' as const,
+        xAxisIndex: [0, 1],
+        filterMode: 'none' as const,
+        zoomOnMouseWheel: 'ctrl' as const,
+        moveOnMouseWheel: false,
+        startValue: chart.seen.from,
+        endValue: chart.seen.to,
+        minValueSpan: 20,
+      },
+    ],
     xAxis: timeAxes(chart, tokens),
     yAxis: valueAxes(chart, tokens),
     series: series(chart, tokens),

@@ -707,7 +707,87 @@ export const logIdPage = {
   takeItOutOf: 'Take it out of the log',
 }
 
+export const logRecordingFiles = {
+  moreFiles: (most: Said) => `It holds more than ${most} files; take it in in several parts.`,
+  archiveInArchive: 'An archive within an archive is not opened; unpack it first.',
+  noForm: 'No form of a recording: .gpx, .csv or .json.',
+  damaged: 'It is damaged and cannot be unpacked.',
+  cutOff: 'The archive is cut off in the middle of it.',
+  tooLarge: (megabytes: Said) => `It is larger than ${megabytes} MB, the limit.`,
+  emptyArchive: 'The archive is empty.',
+  isSession: 'It is a session, not a recording: the Shelf takes it in.',
+  isNoRecording: 'It is no recording of Agonis.',
+  noText: 'It is not text in UTF-8.',
+  isEmpty: 'It is empty.',
+  noJson: (problem: Said) => `It is not JSON: ${problem}.`,
+  noRecording: (problem: Said, line: number | undefined) => `It is no recording: ${problem}${line === undefined ? '' : `, line ${line}`}.`,
+}
+
+export const composablesTakeRecordings = {
+  couldNotBeRead: 'The file could not be read.',
+  dropItAgain: 'Drop the file again: what is in the log already is known.',
+  isCopyOf: (title: Said) => `another device's copy of ${title}, put aside there`,
+  leftOut: (what: Said) => `left out: ${what}`,
+  clockWasWrong: (day: Said) => `it says ${day}: its clock was wrong; put right on its page when it began`,
+}
+
+export const logTakeIn = {
+  letGo: 'Let go to take them in.',
+  reading: (done: Said, count: Said) => `${done} of ${count} read`,
+  progress: 'How much is read',
+  cancel: 'Cancel the rest',
+  takenIn: (count: number) => `${count} ${count === 1 ? 'recording' : 'recordings'} taken in.`,
+  wereHere: (count: Said) => `${count} known before.`,
+  putAside: (count: number) => `${count} put aside as ${count === 1 ? 'a copy' : 'copies'} of another device.`,
+  refused: (count: number) => `${count} ${count === 1 ? 'file' : 'files'} not taken in.`,
+  andMore: 'and more like these',
+  fine: 'Fine',
+}
+
+export const logByHand = {
+  byHand: 'Entry by hand',
+  sport: 'Sport',
+  day: 'Day',
+  begun: 'Begun at',
+  howLong: 'Time',
+  howFar: (unit: Said) => `Distance, ${unit}`,
+  heart: 'Heart rate, mean',
+  note: 'Note',
+  keep: 'Keep it',
+  never: 'Leave it',
+}
+
+export const logFind = {
+  find: 'Find in the log',
+  words: 'headwind, quay, 6 x 1 km',
+  sport: 'Sport',
+  anySport: 'every sport',
+  held: 'Held',
+  anyHeld: 'held or not',
+  heldWell: 'held, 70 % and more',
+  heldBadly: 'held under 70 %',
+  unplanned: 'without a plan',
+  place: 'Place',
+  anyPlace: 'every place',
+  places: { 'pool': 'pool', 'track': 'track', 'trainer': 'trainer', 'treadmill': 'treadmill', 'open-water': 'open water' },
+  length: 'Length',
+  anyLength: 'every length',
+  upTo: (words: Said) => `up to ${words}`,
+  between: (low: Said, high: Said) => `${low} to ${high}`,
+  over: (words: Said) => `over ${words}`,
+  months: 'Months',
+  everyMonth: 'every month',
+  more: 'Narrow it',
+  all: 'Show all',
+}
+
 export const logIndexPage = {
+  takeIn: 'Take in files',
+  byHand: 'Enter by hand',
+  trends: 'What moves',
+  orDropThem: 'Recordings of any device, dropped on this page, are taken in: GPX, CSV, JSON or a zip of them.',
+  sums: (count: Said, time: Said, distance: Said) => `${count} done, ${time}${distance}`,
+  nothingLikeThat: 'Nothing in the log is like that.',
   feltOf10: (rpe: Said) => `felt ${rpe} of 10`,
   log: 'Log',
   nothingIsDoneYet: 'Nothing is done yet. Send a session to a watch and carry it out: the recording comes home to this page.',

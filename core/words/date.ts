@@ -40,6 +40,10 @@ export function sayDay(day: string, { weekday, year }: DateParts = {}, { dates }
   return name ? `${name} ${said}` : said
 }
 
+/** The month of a day: `Mar 2026`, or `2026-03`. */
+export const sayMonth = (day: string, { dates }: DateForms = usualForms): string =>
+  dates === 'iso' ? day.slice(0, 7) : `${monthNames[Number(day.slice(5, 7)) - 1]} ${day.slice(0, 4)}`
+
 /** The day of an instant in a zone, as the athlete wants it said. */
 export const sayDayOf = (instant: Date, timeZone: string, parts: DateParts = {}, forms: DateForms = usualForms): string =>
   sayDay(dayInZone(instant, timeZone), parts, forms)

@@ -9,6 +9,7 @@ import { paceMetres, paceUnitWords } from '~~/core/athlete/say-target'
 import { traceChart } from '~/log/trace-chart'
 import { logChart as texts } from '~/texts/en'
 
+/** The traces over the steps, with the bands that were meant. Seen whole, or in part: by keys, by the pointer, or by a step chosen. */
 const props = defineProps<{
   recording: Recording
   score: Score | null
@@ -17,7 +18,19 @@ const props = defineProps<{
   reading: PaceReading
   /** Metres of a length where it was swum in a pool. */
   poolLength: number | null
+  /** The step that is looked at. */
+  chosen: number | null
+  isBusy: boolean
 }>()
+const emit = defineEmits<{ move: [index: number, startsAt: number] }>()
+const last = computed(() => props.recording.samples.t.at(-1) ?? 1)
+const { seen, keys, zoom, whole, follow } = useSeenSpan(last)
+const chosenStep = computed(() => (props.chosen === null ? null : (props.score?.steps[props.chosen] ?? null)))
+watch(chosenStep, step => {
+  if (step?.startsAt == null || step.endsAt == null) return whole()
+  const room = Math.max(20, (step.endsAt - step.startsAt) * 0.25)
+  seen.value = { from: Math.max(0, step.startsAt - room), to: Math.min(last.value, step.endsAt + room) }
+})
 
 /** Slower than this nobody moves on: the trace would leave the chart. */
 const slowest = 0.4
@@ -76,7 +89,8 @@ const option = computed(() =>
     unit: props.byPower ? 'W' : paceUnitWords[props.reading],
     intensity: intensity.value,
     heart: (props.recording.samples.heartRate ?? []).map((value, index) => [props.recording.samples.t[index]!, value]),
-    last: props.recording.samples.t.at(-1) ?? 1,
+    last: last.value,
+    seen: seen.value,
     span: span.value,
     bands: ribbons.value,
     starts: starts.value,
@@ -85,10 +99,27 @@ const option = computed(() =>
 </script>
 
 <template>
-  <div class="chart">
-    <LazyChartPicture :option="option" :label="texts.andHeartRateOver(byPower ? texts.power : texts.pace)" />
+  <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
+  <div class="chart" tabindex="0" role="group" :aria-label="texts.keysOfTheChart" data-test="trace" @keydown="keys">
+    <LazyChartPicture :option="option" :label="texts.andHeartRateOver(byPower ? texts.power : texts.pace)" @datazoom="follow" />
+    <LazyLogStartHandle
+      v-if="chosen !== null && chosenStep?.startsAt != null"
+      :key="chosen"
+      :starts-at="chosenStep.startsAt"
+      :seen="seen"
+      :least="(score?.steps[chosen - 1]?.startsAt ?? -1) + 1"
+      :most="(chosenStep.endsAt ?? last) - 1"
+      :is-busy="isBusy"
+      @move="startsAt => emit('move', chosen!, startsAt)" />
   </div>
-  <p class="faint legend">{{ texts.blackWhatWasDone }}</p>
+  <p class="faint legend">
+    {{ texts.blackWhatWasDone }}
+    <span class="zoom">
+      <el-button link type="primary" data-test="closer" @click="zoom(0.5)">{{ texts.closer }}</el-button>
+      <el-button link type="primary" @click="zoom(2)">{{ texts.wider }}</el-button>
+      <el-button link type="primary" data-test="whole" @click="whole">{{ texts.whole }}</el-button>
+    </span>
+  </p>
 </template>
 
 <style scoped>
@@ -99,5 +130,11 @@ const option = computed(() =>
 .chart {
   width: 100%;
   height: 350px;
+  position: relative;
+}
+.zoom {
+  display: inline-flex;
+  gap: 12px;
+  margin-left: 14px;
 }
 </style>

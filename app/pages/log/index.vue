@@ -2,27 +2,49 @@
 import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { Listed, LogRow } from '~~/shared/api'
+import type { LogRow } from '~~/shared/api'
+import type { FoundRecordings, LogQuery } from '~~/shared/log'
 import { logIndexPage as texts } from '~/texts/en'
 
 useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
 const rows = ref<LogRow[]>([])
-const total = ref(0)
+const found = shallowRef<Omit<FoundRecordings, 'rows'>>({ total: 0, seconds: 0, metres: 0, months: [] })
+const route = useRoute()
+const query = ref<LogQuery>({ ...(route.query as LogQuery) })
 const { problem, guarded } = useGuarded()
 const isLoading = ref(true)
+const isByHand = ref(false)
+const takeIn = useTemplateRef<{ open: () => void }>('takeIn')
+const page = useTemplateRef<HTMLElement>('page')
+let asked = 0
 
 async function load(offset = 0) {
+  const own = ++asked
   await guarded(async () => {
     if (!athletes.isLoaded) await athletes.load()
-    const found = await api<Listed<LogRow>>(`/recordings?limit=100&offset=${offset}`)
-    rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]
-    total.value = found.total
+    const words = new URLSearchParams({ limit: '100', offset: String(offset) })
+    for (const [name, value] of Object.entries(query.value)) words.set(name, String(value))
+    const { rows: next, ...rest } = await api<FoundRecordings>(`/recordings?${words}`)
+    if (own !== asked) return
+    rows.value = offset === 0 ? next : [...rows.value, ...next]
+    found.value = rest
   })
   isLoading.value = false
 }
 onMounted(() => load())
+watch(query, () => {
+  void navigateTo({ query: query.value as Record<string, string> }, { replace: true })
+  void load()
+})
 useChanges(['recording'], () => rows.value.length <= 100 && load())
+const isAsked = computed(() => Object.keys(query.value).length > 0)
+const sums = computed(() => {
+  const { total, seconds, metres } = found.value
+  const sport = query.value.sport
+  const unit = sport && sport !== 'multi' ? unitsOf(athletes.athlete)[sport] : 'km'
+  return texts.sums(total, sayDuration(Math.round(seconds / 60) * 60), metres > 0 ? `, ${sayDistance(metres, unit)}` : '')
+})
 
 const { dayOf: day } = useDates()
 function facts(row: LogRow): string {
@@ -39,13 +61,26 @@ function facts(row: LogRow): string {
 </script>
 
 <template>
-  <div class="page">
-    <h1>{{ texts.log }}</h1>
+  <div ref="page" class="page">
+    <div class="top">
+      <h1>{{ texts.log }}</h1>
+      <LogFind v-model="query" :months="found.months" />
+      <span class="acts">
+        <NuxtLink to="/log/trends" data-test="trends">{{ texts.trends }}</NuxtLink>
+        <el-button link type="primary" data-test="by-hand-open" @click="isByHand = !isByHand">{{ texts.byHand }}</el-button>
+        <el-button type="primary" data-test="take-in-open" @click="takeIn?.open()">{{ texts.takeIn }}</el-button>
+      </span>
+    </div>
+    <LogTakeIn ref="takeIn" :page="page" @kept="load()" />
+    <LazyLogByHand v-if="isByHand" @kept="id => navigateTo(`/log/${id}`)" @close="isByHand = false" />
     <p v-if="problem" class="said error" role="alert">
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
     </p>
     <p v-if="!isLoading && rows.length === 0 && !problem" class="faint">
-      {{ texts.nothingIsDoneYet }} <NuxtLink to="/watches">{{ texts.toTheWatches }}</NuxtLink>
+      <template v-if="isAsked">{{ texts.nothingLikeThat }}</template>
+      <template v-else
+        >{{ texts.nothingIsDoneYet }} <NuxtLink to="/watches">{{ texts.toTheWatches }}</NuxtLink></template
+      >
     </p>
     <ol v-else class="rows" data-test="log" :aria-busy="isLoading">
       <li v-for="row in rows" :key="row.id" data-test="row">
@@ -63,15 +98,26 @@ function facts(row: LogRow): string {
     </ol>
     <Waiting v-if="isLoading" :words="texts.lookingInTheLog" />
     <p v-else-if="rows.length > 0" class="faint">
-      {{ texts.ofHeldTheShare(rows.length, total) }}
-      <el-button v-if="rows.length < total" link type="primary" @click="load(rows.length)">{{ texts.showMore }}</el-button>
+      {{ sums }}. {{ texts.ofHeldTheShare(rows.length, found.total) }}
+      <el-button v-if="rows.length < found.total" link type="primary" @click="load(rows.length)">{{ texts.showMore }}</el-button>
     </p>
+    <p class="faint">{{ texts.orDropThem }}</p>
   </div>
 </template>
 
 <style scoped>
-h1 {
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
   margin-bottom: 12px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
 }
 .rows {
   list-style: none;

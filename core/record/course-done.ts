@@ -1,0 +1,56 @@
+import type { Standpoint } from '../athlete/standpoint'
+import { abilityOf } from '../athlete/ability'
+import { flatSpeedOf } from '../athlete/grade'
+import type { IntensitySegment } from '../forecast/intensity'
+import type { UsedForecast } from '../forecast/level'
+import { usedOf } from '../forecast/level'
+import { firstWhere } from '../quantity/search'
+import { metresAt } from './align'
+import type { Recording } from './recording'
+import { meanBetween, movingBetween, pausesOf } from './splits'
+
+/** Seconds of a stretch whose intensity is taken as one. */
+const stretch = 15
+/** Slopes are told over no fewer metres than that. */
+const slopeOver = 30
+
+/**
+ * The share used by what was done: each fifteen seconds at its mean power on the bike, at its mean speed on foot, hills by their
+ * cost, and in the water. Pauses are rest.
+ *
+ * @returns null where the sport is more than one, or its numbers are not known
+ */
+export function usedDone(recording: Recording, standpoint: Standpoint): UsedForecast | null {
+  const { sport, samples } = recording
+  if (sport === 'multi') return null
+  const ability = abilityOf(standpoint, sport)
+  if (!ability) return null
+  const { t, power, altitude } = samples
+  const pauses = pausesOf(recording)
+  const end = t.at(-1) ?? 0
+  const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
+  /** Told over a little more than the stretch, so that an unsteady instrument makes no hills. */
+  const slopeAround = (from: number, to: number): number => {
+    const [before, after] = [Math.max(0, from - stretch), Math.min(end, to + stretch)]
+    const [low, high] = [altitude?.[indexAt(before)] ?? null, altitude?.[indexAt(after)] ?? null]
+    const way = (metresAt(recording, after) ?? 0) - (metresAt(recording, before) ?? 0)
+    return low === null || high === null || way < slopeOver ? 0 : (high - low) / way
+  }
+  const intensityOf = (from: number, to: number, seconds: number): number | null => {
+    const [first, last] = [indexAt(from), indexAt(to)]
+    if (sport === 'ride') return meanBetween(power, first, last)
+    const [start, finish] = [metresAt(recording, from), metresAt(recording, to)]
+    if (start === null || finish === null) return null
+    return flatSpeedOf((finish - start) / seconds, sport === 'run' ? slopeAround(from, to) : 0)
+  }
+  const segments: IntensitySegment[] = []
+  for (let from = 0; from < end; from += stretch) {
+    const to = Math.min(end, from + stretch)
+    const moving = movingBetween(pauses, from, to)
+    const value = moving > 0 ? intensityOf(from, to, to - from) : 0
+    const share = value === null ? 0 : Math.max(0, value) / ability.critical
+    segments.push({ path: '', round: [], role: 'work', sport, seconds: to - from, from: share, to: share })
+  }
+  const isKnown = segments.some(({ from }) => from > 0)
+  return isKnown ? usedOf({ segments, leftOut: [], missing: [] }, standpoint) : null
+}

@@ -1,0 +1,36 @@
+import type { Item, Session, Sport, Step } from '../session/document'
+import type { FoundIntervals } from './find-intervals'
+
+/** Less than that before or behind is no part of a session, in seconds. */
+const worthAStep = 120
+
+/** A session of repeats that were found in a recording, to be kept: warm-up, the repeats at their mean, cool-down. */
+export function sessionOfFound(found: FoundIntervals, sport: Sport): Session {
+  const timed = (role: Step['role'], seconds: number): Item => ({ kind: 'step', role, end: { on: 'time', seconds } })
+  const [unit, metres] = sport === 'swim' ? (['s/100m', 100] as const) : (['s/km', 1000] as const)
+  const value = found.of === 'power' ? Math.round(found.mean) : Math.round(metres / found.mean)
+  const work: Step = {
+    kind: 'step',
+    role: 'work',
+    end: found.metres === null ? { on: 'time', seconds: found.seconds } : { on: 'distance', value: found.metres, unit: 'm' },
+    target:
+      found.of === 'power'
+        ? { of: 'power', unit: 'W', easiest: value, hardest: value }
+        : { of: 'pace', unit, easiest: value, hardest: value },
+  }
+  return {
+    format: 'agonis.session',
+    version: 1,
+    sport,
+    items: [
+      ...(found.warmUpSeconds >= worthAStep ? [timed('warm-up', found.warmUpSeconds)] : []),
+      {
+        kind: 'block',
+        repeat: { times: found.count },
+        lastRecovery: 'drop',
+        items: [work, timed(sport === 'swim' ? 'rest' : 'recovery', found.recoverySeconds)],
+      },
+      ...(found.coolDownSeconds >= worthAStep ? [timed('cool-down', found.coolDownSeconds)] : []),
+    ],
+  }
+}

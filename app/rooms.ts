@@ -25,6 +25,7 @@ const inner: readonly Room[] = [
   { to: '/phone', name: texts.thisPhoneAsA, about: texts.leadsYouThroughA },
   { to: '/help', name: texts.help, about: texts.whatEachRoomIs },
   { to: '/about', name: texts.aboutAgonis, about: texts.whatItIsWhich },
+  { to: '/passed', name: texts.passedOn, about: texts.aSessionThatCame },
   { to: '/card', name: texts.onPaper, about: texts.theSessionOnAn },
   { to: '/sign-in', name: texts.signIn, about: texts.agonisTurnsALine },
   { to: '/join', name: texts.comeIn, about: texts.agonisTurnsALine },

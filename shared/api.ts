@@ -2,7 +2,6 @@ import type { Athlete } from '../core/athlete/athlete'
 import type { Recording } from '../core/record/recording'
 import type { StepBoundary } from '../core/record/boundaries'
 import type { Score } from '../core/record/score'
-import type { CopyAside } from './log'
 import type { Cord } from '../core/reckon/cord'
 import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/program/compare'
@@ -197,6 +196,14 @@ export interface LogRow {
   planned: number | null
   rpe: number | null
   cord: Cord | null
+}
+
+/** A recording of another device that was put aside. */
+export interface CopyAside {
+  id: string
+  /** The file it came in, or the sport. */
+  name: string
+  startedAt: string
 }
 
 export interface LoggedRecording {

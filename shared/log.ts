@@ -40,11 +40,3 @@ export interface TakenIn {
   /** The recording of another device that holds the same; this one is put aside. */
   copyOf: { id: string; title: string } | null
 }
-
-/** A recording of another device that was put aside. */
-export interface CopyAside {
-  id: string
-  /** The file it came in, or the sport. */
-  name: string
-  startedAt: string
-}

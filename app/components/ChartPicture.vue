@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
-import { DataZoomInsideComponent, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent, TooltipComponent } from 'echarts/components'
+import {
+  DataZoomInsideComponent,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  TooltipComponent,
+} from 'echarts/components'
 import type { EChartsCoreOption } from 'echarts/core'
 import { use } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'

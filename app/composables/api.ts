@@ -18,8 +18,8 @@ export class ApiError extends Error {
 
 /** Whoever is not known any more is led to signing in, and back to where they were. What they typed stays in the browser. */
 function leaveForSignIn() {
-  const { pathname, search } = window.location
-  if (pathname !== '/sign-in') window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
+  const { pathname, search, hash } = window.location
+  if (pathname !== '/sign-in') window.location.assign(`/sign-in?to=${encodeURIComponent(pathname + search + hash)}`)
 }
 
 /**

@@ -13,7 +13,9 @@ export function useSeenSpan(last: Ref<number>) {
 
   function show(from: number, length: number): void {
     const long = Math.min(last.value, Math.max(shortest, length))
-    const begin = Math.min(Math.max(0, from), last.value - long)
+    /** On a whole mark of the axis, so that its times are round. */
+    const mark = long > 1200 ? 60 : 10
+    const begin = Math.floor(Math.min(Math.max(0, from), last.value - long) / mark) * mark
     seen.value = { from: begin, to: begin + long }
   }
   const zoom = (by: number) => {
@@ -46,5 +48,5 @@ export function useSeenSpan(last: Ref<number>) {
     const span = { from: (start / 100) * last.value, to: (end / 100) * last.value }
     if (Math.abs(span.from - seen.value.from) + Math.abs(span.to - seen.value.to) > 0.5) seen.value = span
   }
-  return { seen, keys, zoom, whole, follow }
+  return { seen, keys, show, zoom, whole, follow }
 }

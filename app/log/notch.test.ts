@@ -16,7 +16,10 @@ describe('the notch of a step', () => {
     stepOf('5', undefined),
   ])
   it('lies in its band where the mean did, on one axis for all of a measure', () => {
-    const [slow, fast, power, felt, free] = notchesOf([done('1', 3.1), done('2', 4.4), done('3', null, 230), done('4', 3), done('5', 3)], steps)
+    const [slow, fast, power, felt, free] = notchesOf(
+      [done('1', 3.1), done('2', 4.4), done('3', null, 230), done('4', 3), done('5', 3)],
+      steps,
+    )
     expect(slow!.at!).toBeGreaterThan(slow!.from)
     expect(slow!.at!).toBeLessThan(slow!.to)
     expect(slow!.to).toBeLessThan(fast!.from)

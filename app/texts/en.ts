@@ -621,6 +621,10 @@ export const keysSheet = {
 }
 
 export const logChart = {
+  keysOfTheChart: 'Arrows move along, + and - go closer and wider, 0 shows all',
+  closer: 'Closer',
+  wider: 'Wider',
+  whole: 'All of it',
   power: 'Power',
   pace: 'Pace',
   andHeartRateOver: (byPower: Said) => `${byPower} and heart rate over time; the table below says the same step by step`,
@@ -628,6 +632,7 @@ export const logChart = {
 }
 
 export const logFelt = {
+  slept: 'Slept, hours',
   howItFelt: 'How it felt',
   effort: 'Effort',
   notSaid: 'not said',
@@ -660,18 +665,6 @@ export const logPlanOf = {
 export const logIdPage = {
   log: 'Log',
   agonis: (title: Said) => `${title} · Agonis`,
-  cutShort: 'cut short',
-  ranOver: 'ran over',
-  notKnown: 'not known',
-  tooHard: 'too hard',
-  tooEasy: 'too easy',
-  noSignal: 'no signal',
-  overTheCeiling: 'over the ceiling',
-  tooFast: 'too fast',
-  tooSlow: 'too slow',
-  round: (rounds: Said) => `, round ${rounds}`,
-  begunAt: (beganAt: Said) => ` Begun at ${beganAt}.`,
-  endedEarlyIn: (endedAt: Said) => ` Ended early in ${endedAt}.`,
   theRecordingHasNo: 'The recording has no marks of the watch, so nothing is claimed about its steps.',
   held: (held: Said) => `, ${held} % held`,
   round2: (worst: Said) => `, round ${worst}`,
@@ -688,23 +681,129 @@ export const logIdPage = {
   carriedOutAsIt: 'Carried out as it was changed on the watch; it is judged by that.',
   saidOnTheWay: (join: Said) => `Said on the way: ${join}.`,
   itWasCarriedOut: 'It was carried out without a plan.',
+  putRight: 'put right',
+  startsMoved: (count: number) =>
+    `${count === 1 ? 'One step begins' : `${count} steps begin`} where you put ${count === 1 ? 'it' : 'them'}.`,
+  asFound: 'As it was found',
+  takeItOutOf: 'Take it out of the log',
+}
+
+export const logLoggedSteps = {
+  statuses: {
+    'done': 'done',
+    'cut-short': 'cut short',
+    'ran-over': 'ran over',
+    'skipped': 'skipped',
+    'merged': 'merged',
+    'moved': 'moved',
+    'extra': 'extra',
+    'unknown': 'not known',
+  },
+  reasons: { 'too-hard': 'too hard', 'too-easy': 'too easy', 'uneven': 'uneven', 'no-signal': 'no signal', 'ceiling': 'over the ceiling' },
+  tooFast: 'too fast',
+  tooSlow: 'too slow',
+  of: (count: Said, times: Said) => `${count} of ${times}`,
+  round: (rounds: Said) => `, round ${rounds}`,
+  begunAt: (beganAt: Said) => ` Begun at ${beganAt}.`,
+  endedEarlyIn: (endedAt: Said) => ` Ended early in ${endedAt}.`,
+}
+
+export const logBeside = {
   planned: 'Planned',
-  round3: 'Round',
+  round: 'Round',
   done: 'Done',
   time: 'Time',
   distance: 'Distance',
+  band: 'Band, and its mean',
   bpm: 'bpm',
-  held2: 'Held',
-  round4: 'round',
-  time2: 'time',
-  distance2: 'distance',
-  held3: 'held',
-  asRunInWords: 'As run, in words to pass on',
+  held: 'Held',
+  lookAtIt: 'Look at it in the chart',
+}
+
+export const logStartHandle = { whereItBegan: 'Where the step began: arrows move it by a second' }
+
+export const logFindings = { ofRepeats: (step: Said, sentence: Said) => `${step}: ${sentence}` }
+
+export const logSplits = {
+  splits: (every: Said) => `In stretches of ${every}`,
+  slower: (percent: Said) => `The second half was ${percent} % slower than the first.`,
+  faster: (percent: Said) => `The second half was ${percent} % faster than the first.`,
+  at: 'At',
+  time: 'Time',
+  bpm: 'bpm',
+  climbed: 'Climbed',
+}
+
+export const logTrack = {
+  theWay: 'The way, north up',
+  heavyIsWork: 'Heavy: the work. North is up; the square is the start.',
+  northIsUp: 'North is up; the square is the start.',
+}
+
+export const logFacts = {
+  putRight: 'Put right',
+  title: 'Title',
+  day: 'Day',
+  at: 'Begun at',
+  sport: 'Sport',
+  keep: 'Keep it so',
+  never: 'Leave it',
+}
+
+export const logCopies = {
+  another: (name: Said, time: Said) => `Another device recorded it too: ${name}, from ${time}. It is put aside.`,
+  instead: 'Take that one instead',
+}
+
+export const logUnplanned = {
+  looksLike: (count: Said, length: Said, how: Said, rest: Said) =>
+    `It looks like ${count} x about ${length}, at ${how}, with ${rest} between.`,
+  keep: 'Keep that as a session',
+}
+
+export const logPassOn = {
+  passOn: 'Pass it on, or keep it',
+  goesAlong: 'Goes along only where ticked:',
+  ticks: { position: 'positions', heart: 'heart rate', start: 'when it was', message: 'how it felt, and the note' },
+  inWords: 'In words',
   theSessionWithIts: 'The session with its results',
-  copy: 'Copy',
+  copyWords: 'Copy the words',
+  copyLink: 'Copy a link',
   copied: 'copied',
-  pastedAtTheDesk: 'Pasted at the Desk it reads back, results kept.',
-  takeItOutOf: 'Take it out of the log',
+  linkCopied: 'link copied',
+  linkCarries: 'The link carries the session in itself: no server sees it, and any Agonis opens it.',
+  tooLong: 'Too long for a link; copy the words.',
+  asFile: 'As a file',
+  original: (name: Said) => `The file it came in, ${name}`,
+  inIt: (parts: Said) => `In it: ${parts}.`,
+  parts: {
+    time: 'time',
+    distance: 'distance',
+    power: 'power',
+    heart: 'heart rate',
+    position: 'positions',
+    start: 'when it was',
+    message: 'how it felt',
+  },
+  leftOut: (what: Said) => `Left out: ${what}.`,
+  noPositions: 'GPX holds positions only, and there are none in it: tick them, or take CSV or JSON.',
+  asSession: 'As a session',
+  keepDone: 'Keep it as it was done',
+  asItWasDone: 'A session with the rounds you did, at what you held.',
+}
+
+export const passedPage = {
+  passedOn: 'Passed on',
+  agonis: (title: Said) => `${title} · Agonis`,
+  somebodyPassed: 'Somebody passed this session on to you; the link carries it.',
+  carriedOutOn: (day: Said) => ` Carried out on ${day}.`,
+  theSession: 'The session',
+  keepIt: 'Keep it on the Shelf',
+  atTheDesk: 'Look at it at the Desk',
+  howToAnswer: 'Once you have carried it out, its page in the Log has words and a link to answer with.',
+  carriesNone: 'This link carries no session: it was cut off on its way, or comes from a later Agonis.',
+  pasteALink: 'Paste the link that you got',
+  likeThis: 'http://…/passed#a1.…',
 }
 
 export const logRecordingFiles = {
@@ -1213,6 +1312,8 @@ export const pluginsPopperPlace = { whatCanBeChosen: 'What can be chosen' }
 export const roomOpening = { agonis: (name: Said) => `${name} · Agonis`, opening: 'Opening …' }
 
 export const rooms = {
+  passedOn: 'Passed on',
+  aSessionThatCame: 'A session that came in a link.',
   today: 'Today',
   whatIsOnToday: 'What is on today, what is on the watch, and what waits for a decision.',
   desk: 'Desk',

@@ -48,9 +48,7 @@ export function gpxReader(): { write: (part: string) => void; end: () => GpxTrac
   let row = -1
   let [isInPoint, leaf, text]: [boolean, Leaf | 'type' | 'rest' | null, string] = [false, null, '']
   const parser = new SaxesParser({ xmlns: false, position: true })
-  const fail = (problem: string) => {
-    fault ??= { problem, line: parser.line }
-  }
+  const fail = (problem: string) => (fault ??= { problem, line: parser.line })
   const beginPoint = ({ lat = '', lon = '' }: Record<string, string>) => {
     row = track!.at.length
     isInPoint = true

@@ -17,7 +17,8 @@ const sameHour = 0.8
 const overlapping = (id: string) => sql`exists (
   select 1 from recording mine where mine.owner_id = ${recording.ownerId} and mine.id = ${id} and mine.sport = ${recording.sport}
     and mine.seconds > 0 and ${recording.seconds} > 0
-    and extract(epoch from least(mine.started_at + make_interval(secs => mine.seconds), ${recording.startedAt} + make_interval(secs => ${recording.seconds}))
+    and extract(epoch from
+      least(mine.started_at + make_interval(secs => mine.seconds), ${recording.startedAt} + make_interval(secs => ${recording.seconds}))
       - greatest(mine.started_at, ${recording.startedAt})) >= ${sameHour} * least(mine.seconds, ${recording.seconds}))`
 
 const isLed = sql<boolean>`${recording.programDigest} is not null`

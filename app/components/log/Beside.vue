@@ -47,13 +47,14 @@ const width = 120
               :title="texts.lookAtIt"
               data-test="choose-step"
               @click="choose(index)"
-              >{{ said.wordsOf(step) }}</el-button
-            ><template v-else>{{ said.wordsOf(step) }}</template>
+              >{{ said.wordsOf(step) }}</el-button><template v-else>{{ said.wordsOf(step) }}</template>
           </td>
           <td class="mono faint" :data-label="texts.round">{{ said.roundOf(step) }}</td>
           <td>
-            <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{ said.statusOf(step) }}</span
-            ><template v-if="step.reason">, {{ said.reasonOf(step) }}</template>
+            <span :class="step.status === 'done' ? (step.reason ? 'doubt' : 'good') : 'bad'">{{ said.statusOf(step) }}</span><template
+              v-if="step.reason"
+              >, {{ said.reasonOf(step) }}</template
+            >
           </td>
           <td class="number" :data-label="texts.time">{{ step.seconds === null ? '–' : formatTime(Math.round(step.seconds)) }}</td>
           <td class="number" :data-label="texts.distance">

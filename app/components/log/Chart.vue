@@ -24,12 +24,12 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ move: [index: number, startsAt: number] }>()
 const last = computed(() => props.recording.samples.t.at(-1) ?? 1)
-const { seen, keys, zoom, whole, follow } = useSeenSpan(last)
+const { seen, keys, show, zoom, whole, follow } = useSeenSpan(last)
 const chosenStep = computed(() => (props.chosen === null ? null : (props.score?.steps[props.chosen] ?? null)))
 watch(chosenStep, step => {
   if (step?.startsAt == null || step.endsAt == null) return whole()
   const room = Math.max(20, (step.endsAt - step.startsAt) * 0.25)
-  seen.value = { from: Math.max(0, step.startsAt - room), to: Math.min(last.value, step.endsAt + room) }
+  show(step.startsAt - room, step.endsAt - step.startsAt + 2 * room)
 })
 
 /** Slower than this nobody moves on: the trace would leave the chart. */

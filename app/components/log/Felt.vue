@@ -3,9 +3,14 @@ import type { Felt } from '~~/shared/api'
 import type { ApiProblem } from '~/composables/api'
 import { logFelt as texts } from '~/texts/en'
 
-const props = defineProps<{ id: string; felt: Felt | undefined }>()
+const props = defineProps<{ id: string; felt: Felt | undefined; slept: number | null }>()
 const draft = `felt.${props.id}`
-const felt = reactive({ rpe: props.felt?.rpe, note: props.felt?.note ?? '', pain: props.felt?.pain ?? false })
+const felt = reactive({
+  rpe: props.felt?.rpe,
+  note: props.felt?.note ?? '',
+  pain: props.felt?.pain ?? false,
+  slept: props.slept ?? undefined,
+})
 const state = ref<'' | 'kept'>('')
 const problem = ref<ApiProblem | null>(null)
 
@@ -19,6 +24,7 @@ const keep = useDebounceFn(async () => {
         ...(felt.rpe === undefined ? {} : { rpe: felt.rpe }),
         ...(felt.note ? { note: felt.note } : {}),
         ...(felt.pain ? { pain: true } : {}),
+        ...(felt.slept === undefined || felt.slept === null ? {} : { slept: felt.slept }),
       },
     })
     if (JSON.stringify(felt) === typedBefore(draft)) forgetTyped(draft)
@@ -48,6 +54,10 @@ onMounted(() => {
         <el-select v-model="felt.rpe" clearable :value-on-clear="() => undefined" :placeholder="texts.notSaid">
           <el-option v-for="value in 11" :key="value" :value="value - 1" :label="texts.of10(value - 1)" /> </el-select
       ></label>
+      <label
+        >{{ texts.slept }}
+        <el-input-number v-model="felt.slept" :min="0" :max="24" :step="0.5" :value-on-clear="undefined" :controls="false" class="slept"
+      /></label>
       <label class="note">{{ texts.note }} <el-input v-model="felt.note" maxlength="4096" /></label>
       <el-checkbox v-model="felt.pain">{{ texts.somethingHurt }}</el-checkbox>
       <span role="status" class="good">{{ state }}</span>
@@ -73,6 +83,9 @@ label {
   display: flex;
   gap: 8px;
   align-items: center;
+}
+.slept {
+  width: 92px;
 }
 .note {
   flex: 1;

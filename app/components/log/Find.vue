@@ -73,6 +73,7 @@ defineExpose({ clear })
     <el-button v-if="Object.keys(query).length > 0" link type="primary" data-test="log-all" @click="clear">{{ texts.all }}</el-button>
     <div v-if="isOpen" class="narrow">
       <el-select
+        :empty-values="[null, undefined]"
         :model-value="query.sport ?? ''"
         :aria-label="texts.sport"
         append-to="#room"
@@ -82,6 +83,7 @@ defineExpose({ clear })
         <el-option v-for="sport in sessionSports" :key="sport" :value="sport" :label="sport" />
       </el-select>
       <el-select
+        :empty-values="[null, undefined]"
         :model-value="query.held ?? ''"
         :aria-label="texts.held"
         append-to="#room"
@@ -89,11 +91,12 @@ defineExpose({ clear })
         <el-option value="" :label="texts.anyHeld" />
         <el-option v-for="(name, value) in held" :key="value" :value="value" :label="name" />
       </el-select>
-      <el-select :model-value="length" :aria-label="texts.length" append-to="#room" @change="askLength">
+      <el-select :empty-values="[null, undefined]" :model-value="length" :aria-label="texts.length" append-to="#room" @change="askLength">
         <el-option value="" :label="texts.anyLength" />
         <el-option v-for="one in lengths" :key="one.key" :value="one.key" :label="one.name" />
       </el-select>
       <el-select
+        :empty-values="[null, undefined]"
         :model-value="query.place ?? ''"
         :aria-label="texts.place"
         append-to="#room"
@@ -101,7 +104,13 @@ defineExpose({ clear })
         <el-option value="" :label="texts.anyPlace" />
         <el-option v-for="[value, name] in places" :key="value" :value="value" :label="name" />
       </el-select>
-      <el-select :model-value="month" :aria-label="texts.months" append-to="#room" data-test="log-month" @change="askMonth">
+      <el-select
+        :empty-values="[null, undefined]"
+        :model-value="month"
+        :aria-label="texts.months"
+        append-to="#room"
+        data-test="log-month"
+        @change="askMonth">
         <el-option value="" :label="texts.everyMonth" />
         <el-option v-for="one in years" :key="one.year" :value="one.year" :label="`${one.year} · ${one.count}`" />
         <el-option v-for="one in months" :key="one.month" :value="one.month" :label="`${dates.monthOf(one.month)} · ${one.count}`" />

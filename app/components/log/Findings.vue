@@ -19,7 +19,11 @@ function say(one: Observed): string {
     case 'repeats':
       return texts.ofRepeats(props.said.wordsOf(one), sayRepeats(one.count, one.fade, one.spread, one.best, one.worst))
     case 'drift':
-      return sayDrift(one.of === 'speed' && !props.said.byPower && props.said.reading.startsWith('min') ? 'speed' : one.of, one.share, one.seconds)
+      return sayDrift(
+        one.of === 'speed' && !props.said.byPower && props.said.reading.startsWith('min') ? 'speed' : one.of,
+        one.share,
+        one.seconds,
+      )
     case 'recovery':
       return sayRecovery(one.beats, one.after)
     case 'stops':
@@ -33,7 +37,7 @@ function say(one: Observed): string {
 const used = computed(() => {
   const { recording, session } = props.logged
   const done = usedDone(recording, athletes.standpoint)
-  if (!done) return []
+  if (!done || done.used.likely === null) return []
   const forecast = session && usedOf(courseOf(session, reckon(session, athletes.standpoint).flat, athletes.standpoint), athletes.standpoint)
   return [sayUsed(done.used.likely, forecast?.used.likely ?? null)]
 })

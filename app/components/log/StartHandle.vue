@@ -4,18 +4,12 @@ import { plotEdges } from '~/log/trace-chart'
 import { logStartHandle as texts } from '~/texts/en'
 
 /** The start of the chosen step over the chart: dragged, or moved by arrows a second at a time, and put there when it is let go. */
-const props = defineProps<{
-  startsAt: number
-  seen: { from: number; to: number }
-  least: number
-  most: number
-  isBusy: boolean
-}>()
+const props = defineProps<{ startsAt: number; seen: { from: number; to: number }; least: number; most: number; isBusy: boolean }>()
 const emit = defineEmits<{ move: [startsAt: number] }>()
-const at = ref(props.startsAt)
+const at = ref(Math.round(props.startsAt))
 watch(
   () => props.startsAt,
-  startsAt => (at.value = startsAt),
+  startsAt => (at.value = Math.round(startsAt)),
 )
 const share = computed(() => (at.value - props.seen.from) / Math.max(1, props.seen.to - props.seen.from))
 const plot = useTemplateRef<HTMLElement>('plot')

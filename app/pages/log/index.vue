@@ -64,13 +64,13 @@ function facts(row: LogRow): string {
   <div ref="page" class="page">
     <div class="top">
       <h1>{{ texts.log }}</h1>
-      <LogFind v-model="query" :months="found.months" />
       <span class="acts">
         <NuxtLink to="/log/trends" data-test="trends">{{ texts.trends }}</NuxtLink>
         <el-button link type="primary" data-test="by-hand-open" @click="isByHand = !isByHand">{{ texts.byHand }}</el-button>
         <el-button type="primary" data-test="take-in-open" @click="takeIn?.open()">{{ texts.takeIn }}</el-button>
       </span>
     </div>
+    <LogFind v-model="query" :months="found.months" class="narrowed" />
     <LogTakeIn ref="takeIn" :page="page" @kept="load()" />
     <LazyLogByHand v-if="isByHand" @kept="id => navigateTo(`/log/${id}`)" @close="isByHand = false" />
     <p v-if="problem" class="said error" role="alert">
@@ -111,9 +111,13 @@ function facts(row: LogRow): string {
   flex-wrap: wrap;
   gap: 10px 20px;
   align-items: center;
+  margin-bottom: 6px;
+}
+.narrowed {
   margin-bottom: 12px;
 }
 .acts {
+  margin-left: auto;
   display: flex;
   flex-wrap: wrap;
   gap: 6px 16px;

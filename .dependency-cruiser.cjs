@@ -20,7 +20,7 @@ const floors = [
   ['wrist/fit'],
   ['wrist/link'],
   ['plan'],
-  ['advise', 'calculator', 'card', 'exchange', 'find', 'formats'],
+  ['advise', 'calculator', 'card', 'exchange', 'find', 'formats', 'trends'],
 ]
 
 const rooms = floors.flat()

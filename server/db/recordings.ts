@@ -17,6 +17,7 @@ import type { Burden } from '../../core/plan/burden'
 import type { Cord } from '../../core/reckon/cord'
 import type { StepBoundary } from '../../core/record/boundaries'
 import type { Score } from '../../core/record/score'
+import type { Learnt } from '../../core/trends/learn'
 import { bytea, createdAt, owner, ownerPolicy } from './accounts'
 import { session, watch } from './schema'
 
@@ -54,6 +55,8 @@ export const recording = pgTable(
     cord: jsonb('cord').$type<Cord>(),
     /** What it weighed: as it was felt, and by heart rate; null until it is looked at in a week. */
     burden: jsonb('burden').$type<Burden>(),
+    /** What its samples tell for good; null until it is read for what moves. */
+    learnt: jsonb('learnt').$type<Learnt>(),
     /** Removed ones keep their row, so that they can be brought back. */
     removedAt: timestamp('removed_at', { withTimezone: true }),
     createdAt: createdAt(),

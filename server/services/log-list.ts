@@ -8,14 +8,13 @@ import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
 import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
+import { dayDone } from './day-done'
 import { drawCords } from './recording'
 
 const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 
 /** From so much of what was meant on, a session was held well. */
 export const heldWell = 0.7
-
-const dayIn = (zone: string) => sql`(${recording.startedAt} at time zone coalesce(${recording.timeZone}, ${zone}))::date`
 
 const heldAs: Record<NonNullable<LogQuery['held']>, SQL> = {
   well: gte(recording.held, heldWell),
@@ -30,8 +29,8 @@ function matching(query: LogQuery, zone: string): SQL | undefined {
   return and(
     isNull(recording.removedAt),
     query.sport ? eq(recording.sport, query.sport) : undefined,
-    query.from && isCalendarDay(query.from) ? sql`${dayIn(zone)} >= ${query.from}` : undefined,
-    query.to && isCalendarDay(query.to) ? sql`${dayIn(zone)} <= ${query.to}` : undefined,
+    query.from && isCalendarDay(query.from) ? sql`${dayDone(zone)} >= ${query.from}` : undefined,
+    query.to && isCalendarDay(query.to) ? sql`${dayDone(zone)} <= ${query.to}` : undefined,
     query.family ? sessionsWhere(eq(session.familyId, query.family)) : undefined,
     query.held ? heldAs[query.held] : undefined,
     query.metresFrom === undefined ? undefined : gte(recording.metres, query.metresFrom),
@@ -84,7 +83,7 @@ export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limi
     })
     .from(recording)
     .where(matches)
-  const month = sql<string>`to_char(${dayIn(zone)}, 'YYYY-MM')`
+  const month = sql<string>`left(${dayDone(zone)}, 7)`
   const months = await tx
     .select({ month, count: sql<number>`count(*)::int` })
     .from(recording)

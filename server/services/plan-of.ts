@@ -33,6 +33,7 @@ export async function setPlanOf(tx: OwnerTransaction, id: string, sessionId: str
       score: null,
       cord: null,
       burden: null,
+      learnt: null,
     }
     await tx.update(recording).set(without).where(eq(recording.id, id))
     return loadRecording(tx, id)
@@ -55,6 +56,7 @@ export async function setPlanOf(tx: OwnerTransaction, id: string, sessionId: str
       seconds: judged.totals.seconds,
       cord: null,
       burden: null,
+      learnt: null,
     })
     .where(eq(recording.id, id))
   return loadRecording(tx, id)

@@ -25,7 +25,7 @@ export async function setFacts(tx: OwnerTransaction, id: string, facts: InferTyp
     .set({
       ...(title === undefined ? {} : { title }),
       ...(startedAt === undefined ? {} : { startedAt: new Date(startedAt) }),
-      ...(sport === undefined ? {} : { sport, burden: null, cord: null }),
+      ...(sport === undefined ? {} : { sport, burden: null, cord: null, learnt: null }),
     })
     .where(eq(recording.id, id))
   return loadRecording(tx, id)

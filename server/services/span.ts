@@ -12,6 +12,7 @@ import type { OwnerTransaction } from '../db/client'
 import { planDismissal } from '../db/plan'
 import { recording } from '../db/recordings'
 import { currentStandpoint } from './athlete'
+import { dayDone } from './day-done'
 import { listPlan } from './plan'
 import { lastEdit } from './plan-edit'
 import { drawCords } from './recording'
@@ -50,7 +51,7 @@ export async function listDone(tx: OwnerTransaction, standpoint: Standpoint, fro
   const rows = await tx
     .select({
       id: recording.id,
-      day: sql<string>`to_char(${recording.startedAt} at time zone coalesce(${recording.timeZone}, ${zone}), 'YYYY-MM-DD')`,
+      day: dayDone(zone),
       startedAt: recording.startedAt,
       title: recording.title,
       sport: recording.sport,

@@ -15,7 +15,7 @@ export async function setBoundaries(tx: OwnerTransaction, id: string, boundaries
   const judged = score(program, done, (await currentAthlete(tx)).athlete, boundaries)
   await tx
     .update(recording)
-    .set({ boundaries: boundaries.length > 0 ? boundaries : null, score: judged, seconds: judged.totals.seconds, cord: null })
+    .set({ boundaries: boundaries.length > 0 ? boundaries : null, score: judged, seconds: judged.totals.seconds, cord: null, learnt: null })
     .where(eq(recording.id, id))
   return loadRecording(tx, id)
 }

@@ -10,6 +10,7 @@ import type { Session } from '../session/document'
 import { itemAt } from '../session/item-path'
 import type { NextCaution, NextReason } from '../words/next'
 import { sayCaution, sayReason } from '../words/next'
+import { fullWeek } from './full-week'
 import type { ProgressBy } from './progress'
 import { progressed } from './progress'
 
@@ -75,7 +76,7 @@ function judgeWork(judged: Judged, session: Session, { steps, totals }: Score, a
   return now.reasons.length > judged.reasons.length ? now : atLeast(now, 'progress', { code: 'held', held: totals.held, done })
 }
 
-function judge(session: Session, recording: Recording, score: Score, standpoint: Standpoint): Judged {
+function judge(session: Session, recording: Recording, score: Score, standpoint: Standpoint, hardDays: number): Judged {
   const { flat } = reckon(session, standpoint)
   const used = usedOf(courseOf(session, flat, standpoint), standpoint)
   const { rpe, pain } = recording.felt ?? {}
@@ -89,7 +90,9 @@ function judge(session: Session, recording: Recording, score: Score, standpoint:
   else if (rpe !== undefined && rpe >= 9.5 && used?.level !== 'race') judged = atLeast(judged, 'ease', { code: 'all-out', felt: rpe })
   if (used && (used.level === 'race' || used.level === 'beyond')) judged = atLeast(judged, 'repeat', { code: 'race' })
   const days = standpoint.day === null ? 0 : daysBetween(dayOfRecording(recording, standpoint.zone), standpoint.day)
-  return days > longAgo ? atLeast(judged, 'repeat', { code: 'long-ago', days }) : judged
+  if (days > longAgo) judged = atLeast(judged, 'repeat', { code: 'long-ago', days })
+  const isOneMore = used !== null && used.level !== 'easy' && used.level !== 'steady'
+  return isOneMore && hardDays >= fullWeek ? atLeast(judged, 'repeat', { code: 'full-week', days: hardDays }) : judged
 }
 
 const cautionsOf: Record<NextKind, readonly NextCaution[]> = { progress: ['step'], repeat: [], ease: [], rest: ['pain', 'doctor'] }
@@ -100,10 +103,11 @@ const cautionsOf: Record<NextKind, readonly NextCaution[]> = { progress: ['step'
  *
  * Laws, held by the tests: more pain or a higher felt effort never gives a harder proposal.
  *
+ * @param hardDays other hard days around the day it would be done on; three leave no room for a harder one
  * @returns the proposal first, then what is easier than it
  */
-export function nextOf(session: Session, recording: Recording, score: Score, standpoint: Standpoint): NextProposal[] {
-  let { worst, reasons } = judge(session, recording, score, standpoint)
+export function nextOf(session: Session, recording: Recording, score: Score, standpoint: Standpoint, hardDays = 0): NextProposal[] {
+  let { worst, reasons } = judge(session, recording, score, standpoint, hardDays)
   const harder = worst === 'progress' ? progressed(session, standpoint, 'harder') : null
   if (worst === 'progress' && !harder) [worst, reasons] = ['repeat', [...reasons, { code: 'nothing-harder' }]]
   const easier = progressed(session, standpoint, 'easier')

@@ -6,6 +6,7 @@ import type { UsedForecast } from '../forecast/level'
 import { usedOf } from '../forecast/level'
 import { firstWhere } from '../quantity/search'
 import { metresAt } from './align'
+import { shapeSignal } from './shape-signal'
 import type { Recording } from './recording'
 import { meanBetween, movingBetween, pausesOf } from './splits'
 
@@ -13,6 +14,14 @@ import { meanBetween, movingBetween, pausesOf } from './splits'
 const stretch = 15
 /** Slopes are told over no fewer metres than that. */
 const slopeOver = 30
+
+/** Samples of a swim that is counted at the walls: in most of them nothing was covered. */
+const stillInLengths = 0.6
+function isByLengths({ samples: { metres } }: Recording): boolean {
+  const known = metres.filter(value => value !== null)
+  const still = known.filter((value, index) => index > 0 && value === known[index - 1]).length
+  return still > stillInLengths * known.length
+}
 
 /**
  * The share used by what was done: each fifteen seconds at its mean power on the bike, at its mean speed on foot, hills by their
@@ -27,6 +36,8 @@ export function usedDone(recording: Recording, standpoint: Standpoint): UsedFore
   if (!ability) return null
   const { t, power, altitude } = samples
   const pauses = pausesOf(recording)
+  const swum = sport === 'swim' && isByLengths(recording) ? shapeSignal(recording, false, true)?.metres : undefined
+  const wayAt = (time: number) => (swum ? (swum[Math.min(swum.length - 1, Math.round(time))] ?? null) : metresAt(recording, time))
   const end = t.at(-1) ?? 0
   const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
   /** Told over a little more than the stretch, so that an unsteady instrument makes no hills. */
@@ -39,7 +50,7 @@ export function usedDone(recording: Recording, standpoint: Standpoint): UsedFore
   const intensityOf = (from: number, to: number, seconds: number): number | null => {
     const [first, last] = [indexAt(from), indexAt(to)]
     if (sport === 'ride') return meanBetween(power, first, last)
-    const [start, finish] = [metresAt(recording, from), metresAt(recording, to)]
+    const [start, finish] = [wayAt(from), wayAt(to)]
     if (start === null || finish === null) return null
     return flatSpeedOf((finish - start) / seconds, sport === 'run' ? slopeAround(from, to) : 0)
   }

@@ -150,6 +150,7 @@ describe('the share used by what was done', () => {
   it.each([
     ['sport run\n\nwarm-up 15:00 @ easy effort\n5 times\n  4:00 @ 5k effort\n  recovery 3:00\ncool-down 10:00 @ easy effort\n', 0.15],
     ['sport run\n\n60:00 @ easy effort\n', 0.1],
+    ['sport swim\nplace pool 25 m\n\nwarm-up 300 m\n6 times\n  200 m @ threshold effort\n  rest 0:30\n', 0.35],
     ['sport ride\n\nwarm-up 15:00 @ easy effort\n3 times\n  10:00 @ threshold effort\n  recovery 5:00\n', 0.2],
   ])('is near the forecast where the plan was carried out: %#', (script, within) => {
     const session = readScript(script, standpoint).sessions[0]!

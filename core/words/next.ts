@@ -11,6 +11,7 @@ export type NextReason =
   | { code: 'not-held'; held: number }
   | { code: 'held'; held: number | null; done: number }
   | { code: 'long-ago'; days: number }
+  | { code: 'full-week'; days: number }
   | { code: 'race' }
   | { code: 'nothing-harder' }
 export type NextCaution = 'pain' | 'doctor' | 'step'
@@ -45,6 +46,8 @@ export function sayReason(reason: NextReason): string {
         : `All of the work was done, held ${percent(reason.held)}.`
     case 'long-ago':
       return `It was ${reason.days} days ago.`
+    case 'full-week':
+      return `${reason.days} other days around it are hard already.`
     case 'race':
       return 'It asks for about all that you have shown.'
     case 'nothing-harder':

@@ -56,7 +56,7 @@ const basis = computed(() => {
           one.title
         }}</el-button>
       </p>
-      <ShelfPick :sport="logged.recording.sport" :at-most="40" :is-busy="isBusy" @pick="tell" />
+      <ShelfPick :sport="logged.recording.sport" :at-most="6" :is-busy="isBusy" @pick="tell" />
     </template>
     <ProblemAlert :problem="problem" />
   </section>

@@ -12,7 +12,11 @@ const drawing = computed(() => drawTrack(props.recording, props.work))
 
 <template>
   <figure v-if="drawing" class="track" data-test="track">
-    <svg :viewBox="`0 0 ${Math.max(200, drawing.width)} ${drawing.height + 26}`" role="img" :aria-label="texts.theWay">
+    <svg
+      :viewBox="`0 0 ${Math.max(200, drawing.width)} ${drawing.height + 26}`"
+      preserveAspectRatio="xMinYMin"
+      role="img"
+      :aria-label="texts.theWay">
       <path class="whole" :d="drawing.whole" />
       <path v-for="part in drawing.work" :key="part" class="work" :d="part" />
       <rect class="start" :x="drawing.start.x - 4" :y="drawing.start.y - 4" width="8" height="8" />

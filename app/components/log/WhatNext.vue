@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hardDaysAround } from '~~/core/plan/full-week'
 import type { NextProposal } from '~~/core/plan/next'
 import { nextOf } from '~~/core/plan/next'
 import { dayInZone, daysFrom } from '~~/core/quantity/day'
@@ -14,9 +15,11 @@ const athletes = useAthleteStore()
 const dates = useDates()
 const { problem, isBusy, guarded } = useGuarded()
 
+/** Other hard days around the day it would be done on. */
+const hardDays = ref(0)
 const proposals = computed<NextProposal[]>(() => {
   const { session, score, recording } = props.logged
-  return session && score ? nextOf(session, recording, score, athletes.standpoint) : []
+  return session && score ? nextOf(session, recording, score, athletes.standpoint, hardDays.value) : []
 })
 const kind = ref<string | null>(null)
 const chosen = computed(() => proposals.value.find(one => one.kind === kind.value) ?? proposals.value[0] ?? null)
@@ -27,6 +30,15 @@ const usualDay = computed(() => {
   return day
 })
 const day = ref<string | null>(null)
+watch(
+  () => day.value ?? usualDay.value,
+  on =>
+    guarded(async () => {
+      const { entries } = await api<PlanSpan>(`/plan/span?from=${daysFrom(on, -3)}&to=${daysFrom(on, 3)}`)
+      if (on === (day.value ?? usualDay.value)) hardDays.value = hardDaysAround(on, entries)
+    }),
+  { immediate: true },
+)
 const told = ref<PlanSpan['undo']>(null)
 const take = () =>
   guarded(async () => {

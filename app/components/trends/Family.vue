@@ -45,6 +45,8 @@ const onAxis = (mean: number, of: 'speed' | 'power') => {
   return Math.round(((mean * 3600) / (props.reading === 'mi/h' ? metresPer.mi : 1000)) * 10) / 10
 }
 const sayMean = (mean: number, of: 'speed' | 'power') => (of === 'power' ? `${Math.round(mean)} W` : saySpeed(mean, props.reading))
+/** What moves little is not drawn as if it moved much. */
+const room = computed(() => (isPace.value ? 6 : rows.value.some(({ of }) => of === 'power') ? 10 : 1))
 const option = computed(() => {
   const { base, text, tokens, tooltip } = smallChart()
   const dashes = ['solid', 'dashed', 'dotted'] as const
@@ -63,6 +65,8 @@ const option = computed(() => {
     yAxis: {
       type: 'value' as const,
       scale: true,
+      min: ({ min }: { min: number }) => Math.floor(min - room.value),
+      max: ({ max }: { max: number }) => Math.ceil(max + room.value),
       inverse: isPace.value,
       name: isPace.value ? paceUnitWords[props.reading] : '',
       nameLocation: isPace.value ? ('start' as const) : ('end' as const),

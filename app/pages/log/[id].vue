@@ -121,8 +121,8 @@ const bringBack = () =>
         @close="isPuttingRight = false" />
       <p v-if="upshot" data-test="upshot">{{ upshot }}</p>
       <LogCopies :copies="logged.copies" />
-      <LazyLogPlanOf v-if="!isLed" :logged="logged" @told="told => (logged = told)" />
       <LazyLogUnplanned v-if="!isLed && !logged.sessionId" :logged="logged" :said="said!" @told="told => (logged = told)" />
+      <LazyLogPlanOf v-if="!isLed" :logged="logged" @told="told => (logged = told)" />
       <template v-if="!isByHand(logged.recording)">
         <LogChart
           :recording="logged.recording"

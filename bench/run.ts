@@ -3,6 +3,9 @@ import { Bench } from 'tinybench'
 import { ilse } from '../demo/athlete'
 import { rehearse } from '../standin/body/rehearse'
 import { score } from '../core/record/score'
+import { SaxesParser } from 'saxes'
+import { readRecordingGpx } from '../core/exchange/read-gpx'
+import { observe } from '../core/record/observe'
 import { advise } from '../core/advise/advise'
 import { forecastOf } from '../core/forecast/forecast'
 import { finish, forecastingNudges, heldSteps } from '../core/forecast/nudges'
@@ -72,6 +75,25 @@ const hour = readScript('sport run\n\nwarm-up 15:00\n6 times\n  5:00 @ 4:20-4:26
 const hourHeld = heldSteps(hour, reckon(hour, seenBy(ilse)), seenBy(ilse), all)
 const tenThousandHours = () => finish(forecastingNudges(hourHeld, all, { runs: 10_000 }))
 
+/** A megabyte of GPX, a point a second with heart rate and cadence. */
+const gpxPoints = Array.from({ length: 6500 }, (_, index) => {
+  const time = new Date(Date.UTC(2026, 2, 31, 6) + index * 1000).toISOString()
+  const beside = `<extensions><hr>${120 + (index % 50)}</hr><cad>${80 + (index % 9)}</cad></extensions>`
+  return `<trkpt lat="${59 + index * 2e-5}" lon="5.4"><ele>${20 + (index % 40) / 4}</ele><time>${time}</time>${beside}</trkpt>`
+})
+const gpx = `<?xml version="1.0"?><gpx version="1.1"><trk><type>running</type><trkseg>${gpxPoints.join('\n')}</trkseg></trk></gpx>`
+/** The parser alone: every event is told, and nothing made of it. */
+function parserAlone(): number {
+  let told = 0
+  const parser = new SaxesParser({ position: true })
+  for (const event of ['opentag', 'text', 'closetag'] as const) parser.on(event, () => void told++)
+  for (let at = 0; at < gpx.length; at += 256 * 1024) parser.write(gpx.slice(at, at + 256 * 1024))
+  parser.close()
+  return told
+}
+const { marks: _, ...samplesAlone } = recording
+const unled = { ...samplesAlone, marks: [] }
+
 const bench = new Bench({ time: 1000, iterations: 5, warmupTime: 200, warmupIterations: 2 })
 bench
   .add('JSON.parse of a 200-step session', () => JSON.parse(jsonText) as unknown)
@@ -80,6 +102,10 @@ bench
   .add('read a megabyte of shorthand', () => readScript(megabyte, nobody))
   .add('read a megabyte, no line twice', () => readScript(varied, nobody))
   .add('score 6 h, one sample a second', () => score(sixHours, recording, nobody.athlete))
+  .add('a megabyte of GPX, the parser alone', parserAlone)
+  .add('a megabyte of GPX, read as a recording', () => readRecordingGpx(gpx))
+  .add('score 6 h without marks, by its shape', () => score(sixHours, unled, nobody.athlete))
+  .add('what is noticed of 6 h', () => observe(recording, sixHours, null))
   .add('engine, an hour of 60 steps', hourOfEngine)
   .add('rehearsal, an hour of 60 steps', rehearsal)
   .add('one sealed frame of a radio', sealed)
@@ -98,6 +124,9 @@ ratio('keystroke, 200 steps: read, reckon, rows, thoughts', 'JSON.parse of a 200
 ratio('read a megabyte of shorthand', 'JSON.parse of a megabyte')
 ratio('read a megabyte, no line twice', 'JSON.parse of a megabyte')
 ratio('score 6 h, one sample a second', 'JSON.parse of a megabyte')
+ratio('a megabyte of GPX, read as a recording', 'a megabyte of GPX, the parser alone')
+ratio('score 6 h without marks, by its shape', 'JSON.parse of a megabyte')
+ratio('what is noticed of 6 h', 'JSON.parse of a megabyte')
 ratio('engine, an hour of 60 steps', 'JSON.parse of a megabyte')
 ratio('rehearsal, an hour of 60 steps', 'JSON.parse of a megabyte')
 ratio('one sealed frame of a radio', 'JSON.parse of a 200-step session')

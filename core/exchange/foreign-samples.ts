@@ -52,9 +52,11 @@ function boundValues(columns: Columns, left: string[]): void {
   for (const name of columnNames) {
     const [least, most] = bounds[name]
     let count = 0
-    for (const [index, value] of columns[name].entries()) {
+    const column = columns[name]
+    for (let index = 0; index < column.length; index++) {
+      const value = column[index] ?? null
       if (value === null || (value >= least && value <= most)) continue
-      columns[name][index] = null
+      column[index] = null
       count++
     }
     if (count > 0) left.push(`${countOf(count, 'value')} of ${name} outside of ${least} to ${most}`)
@@ -85,8 +87,10 @@ export function soundSamples(
   const [left, notes, t, pauses]: [string[], string[], number[], Mark[]] = [[], [], [], []]
   const columns = emptyColumns()
   const begins = new Set(rows.stretches)
+  const told = columnNames.map(name => ({ from: rows.columns[name], to: columns[name] }))
   let [dropped, more, isNew] = [0, 0, false]
-  for (const [row, at] of rows.at.entries()) {
+  for (let row = 0; row < rows.at.length; row++) {
+    const at = rows.at[row]!
     isNew ||= begins.has(row)
     const before = t.at(-1)
     if (!Number.isFinite(at) || at < 0 || at > latestSecond || (before !== undefined && at <= before)) dropped++
@@ -95,7 +99,7 @@ export function soundSamples(
       if (isNew && before !== undefined) pauses.push({ t: before, kind: 'pause' }, { t: at, kind: 'resume' })
       isNew = false
       t.push(at)
-      for (const name of columnNames) columns[name].push(rows.columns[name][row] ?? null)
+      for (const { from, to } of told) to.push(from[row] ?? null)
     }
   }
   if (dropped > 0) left.push(`${countOf(dropped, 'point')} whose time is missing or does not go on`)

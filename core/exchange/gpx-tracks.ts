@@ -17,7 +17,7 @@ export interface GpxTracks {
 }
 
 type Leaf = Exclude<ColumnName, 'lat' | 'lon'> | 'time'
-const leaves: Readonly<Record<string, Leaf>> = {
+const leafNames: Readonly<Record<string, Leaf>> = {
   ele: 'altitude',
   time: 'time',
   distance: 'metres',
@@ -30,12 +30,29 @@ const leaves: Readonly<Record<string, Leaf>> = {
   cadence: 'cadence',
 }
 
-const number = (words: string): number | null => {
-  const value = words.trim() === '' ? Number.NaN : Number(words)
-  return Number.isNaN(value) ? null : value
+/** Trap: of nothing, and of blanks alone, `Number` makes 0. */
+function number(words: string): number | null {
+  const value = Number(words)
+  return Number.isNaN(value) || (value === 0 && words.trim() === '') ? null : value
 }
 
-const localName = (name: string): string => name.slice(name.indexOf(':') + 1)
+type Tag = Leaf | 'type' | 'rest' | 'trk' | 'trkseg' | 'trkpt' | null
+const structure = ['type', 'rest', 'trk', 'trkseg', 'trkpt'] as const
+
+const besidePosition = ['altitude', 'metres', 'heartRate', 'power', 'cadence'] as const
+
+/** What a tag is by its local name; looked up once for each name, since a file has few names and many tags. */
+function tagsByName(): (name: string) => Tag {
+  const known = new Map<string, Tag>()
+  return name => {
+    let tag = known.get(name)
+    if (tag !== undefined) return tag
+    const local = name.slice(name.indexOf(':') + 1)
+    tag = structure.find(one => one === local) ?? leafNames[local.toLowerCase()] ?? null
+    known.set(name, tag)
+    return tag
+  }
+}
 
 /**
  * Reads GPX as it comes, part by part, so that a file of any length needs no more than its points. Values in extensions are found
@@ -43,51 +60,52 @@ const localName = (name: string): string => name.slice(name.indexOf(':') + 1)
  */
 export function gpxReader(): { write: (part: string) => void; end: () => GpxTracks } {
   const tracks: GpxTrack[] = []
-  let fault: GpxTracks['fault'] = null
-  let track: GpxTrack | null = null
-  let row = -1
+  let [fault, track, row]: [GpxTracks['fault'], GpxTrack | null, number] = [null, null, -1]
   let [isInPoint, leaf, text]: [boolean, Leaf | 'type' | 'rest' | null, string] = [false, null, '']
+  const [tagOf, open]: [(name: string) => Tag, Tag[]] = [tagsByName(), []]
   const parser = new SaxesParser({ xmlns: false, position: true })
   const fail = (problem: string) => (fault ??= { problem, line: parser.line })
   const beginPoint = ({ lat = '', lon = '' }: Record<string, string>) => {
-    row = track!.at.length
+    const { at, columns } = track!
+    row = at.length
     isInPoint = true
-    track!.at.push(Number.NaN)
-    for (const column of Object.values(track!.columns)) column.push(null)
-    track!.columns.lat[row] = number(lat)
-    track!.columns.lon[row] = number(lon)
+    at.push(Number.NaN)
+    columns.lat.push(number(lat))
+    columns.lon.push(number(lon))
+    for (const name of besidePosition) columns[name].push(null)
   }
   parser.on('error', error => fail(error.message.replace(/^\d+:\d+: /, '')))
   parser.on('doctype', () => fail('it declares a document type, which no recording needs'))
-  parser.on('opentag', ({ name: whole, attributes }) => {
+  parser.on('opentag', ({ name, attributes }) => {
     if (fault) return
-    const name = localName(whole)
+    const tag = tagOf(name)
+    open.push(tag)
     leaf = null
     text = ''
-    if (name === 'trkpt') {
+    if (tag === 'trkpt') {
       if (track) beginPoint(attributes)
     } else if (isInPoint) {
-      leaf = leaves[name.toLowerCase()] ?? null
-    } else if (name === 'trk') {
+      leaf = tag === 'type' || tag === 'rest' || tag === 'trk' || tag === 'trkseg' ? null : tag
+    } else if (tag === 'trk') {
       track = { type: '', rest: '', at: [], columns: emptyColumns(), stretches: [] }
       tracks.push(track)
     } else if (track) {
-      if (name === 'trkseg') track.stretches.push(track.at.length)
-      else if (name === 'type') leaf = 'type'
-      else if (name === 'rest') leaf = 'rest'
+      if (tag === 'trkseg') track.stretches.push(track.at.length)
+      else if (tag === 'type' || tag === 'rest') leaf = tag
     }
   })
   parser.on('text', words => {
     if (leaf !== null) text += words
   })
-  parser.on('closetag', ({ name: whole }) => {
+  parser.on('closetag', () => {
+    const tag = open.pop()
     if (fault || !track) return
-    const name = localName(whole)
-    if (name === 'trkpt') isInPoint = false
-    else if (name === 'trk') track = null
-    else if (leaf === 'type' || leaf === 'rest') track[leaf] ||= text
+    if (leaf === null) {
+      if (tag === 'trkpt') isInPoint = false
+      else if (tag === 'trk') track = null
+    } else if (leaf === 'type' || leaf === 'rest') track[leaf] ||= text
     else if (leaf === 'time') track.at[row] = Date.parse(text)
-    else if (leaf !== null) track.columns[leaf][row] ??= number(text)
+    else track.columns[leaf][row] ??= number(text)
     leaf = null
   })
   return {

@@ -25,10 +25,12 @@ const props = defineProps<{
 const emit = defineEmits<{ move: [index: number, startsAt: number] }>()
 const last = computed(() => props.recording.samples.t.at(-1) ?? 1)
 const { seen, keys, show, zoom, whole, follow } = useSeenSpan(last)
+const chart = useTemplateRef<HTMLElement>('chart')
 const chosenStep = computed(() => (props.chosen === null ? null : (props.score?.steps[props.chosen] ?? null)))
 watch(chosenStep, step => {
   if (step?.startsAt == null || step.endsAt == null) return whole()
   const room = Math.max(20, (step.endsAt - step.startsAt) * 0.25)
+  chart.value?.scrollIntoView({ block: 'nearest' })
   show(step.startsAt - room, step.endsAt - step.startsAt + 2 * room)
 })
 
@@ -100,7 +102,7 @@ const option = computed(() =>
 
 <template>
   <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -->
-  <div class="chart" tabindex="0" role="group" :aria-label="texts.keysOfTheChart" data-test="trace" @keydown="keys">
+  <div ref="chart" class="chart" tabindex="0" role="group" :aria-label="texts.keysOfTheChart" data-test="trace" @keydown="keys">
     <LazyChartPicture :option="option" :label="texts.andHeartRateOver(byPower ? texts.power : texts.pace)" @datazoom="follow" />
     <LazyLogStartHandle
       v-if="chosen !== null && chosenStep?.startsAt != null"

@@ -63,6 +63,10 @@ for (const [name, path] of [
   ['Today', '/today'],
   ['a week with the four before it', `/plan/span?from=${from(today, -34)}&to=${from(today, 6)}`],
   ['the weeks to the race', `/plan/span?from=${from(today, -34)}&to=${from(today, 60)}`],
+  ['the log, its first hundred', '/recordings?limit=100'],
+  ['the log, found by words', '/recordings?limit=100&words=threes'],
+  ['the log, one month five years ago', `/recordings?limit=100&from=${from(today, -1830)}&to=${from(today, -1800)}`],
+  ['what moves', '/trends?sport=run'],
   ['a week five years ago', `/plan/span?from=${from(today, -1830)}&to=${from(today, -1790)}`],
 ]) {
   const took = await asked(path)
@@ -88,6 +92,7 @@ const loaded = (path, shown) =>
 for (const [room, path, shown] of [
   ['Today', '/today', '[data-test=week-glance]'],
   ['Weeks', '/weeks', '[data-test=entry]'],
+  ['Log', '/log', '[data-test=row]'],
 ]) {
   console.log(`${room} opened and left again`.padEnd(32), `${(await opened(room, shown)).toFixed(0).padStart(5)} ms`)
   console.log(`${room} loaded anew`.padEnd(32), `${(await loaded(path, shown)).toFixed(0).padStart(5)} ms`)

@@ -37,7 +37,6 @@ try {
   await page.locator('.cm-content').waitFor()
   await page.keyboard.type('16 min easy, 2 x (4 x (90 s @ 102-106 %CP, 1 min easy)) / 4 min easy, 12 min easy')
   await page.locator('[data-test=keeping]', { hasText: 'kept,' }).waitFor()
-  await take('desk-one-line')
 
   await open('Kvitberg fours')
   await page.locator('.sheet-band').first().waitFor()
@@ -174,6 +173,10 @@ try {
   await page.getByRole('link', { name: 'Twelve threes' }).click()
   await page.locator('canvas').waitFor()
   await take('log-session')
+  await page.goto('/log/trends')
+  await page.locator('[data-test=family-rows]').waitFor()
+  await page.locator('canvas').nth(1).waitFor()
+  await take('log-trends')
 
   await page.goto('/me')
   await page.locator('[data-test=numbers]').first().waitFor()

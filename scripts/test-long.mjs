@@ -53,6 +53,13 @@ const parts = [
     {},
     ['khal', 'calcurse'],
   ],
+  [
+    'recordings through a converter of Debian',
+    'npx',
+    ['vitest', 'run', '--project', 'long', 'tests/long/converter.test.ts'],
+    {},
+    ['gpsbabel'],
+  ],
   ['breakages', 'node', ['scripts/breakages.mjs'], {}],
 ]
 

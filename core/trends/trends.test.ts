@@ -95,6 +95,8 @@ describe('marks that training speaks for', () => {
   it('are none of noise', () => {
     const found = seeds.filter(seed => proposeMarks(history(0, 0.015, seed), standpoint).length > 0)
     expect(found.length).toBeLessThanOrEqual(4)
+    const wild = seeds.filter(seed => proposeMarks(history(0, 0.03, seed), standpoint).length > 0)
+    expect(wild.length).toBeLessThanOrEqual(10)
   })
   it('are none of two sessions, of pain, of going all out, or of what was done before the newest mark', () => {
     expect(proposeMarks(history(0.03, 0.005, 1, 2), standpoint)).toEqual([])

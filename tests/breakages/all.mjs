@@ -1,6 +1,7 @@
 import { core } from './core.mjs'
 import { doors } from './doors.mjs'
 import { devices } from './devices.mjs'
+import { log } from './log.mjs'
 import { pages } from './pages.mjs'
 import { screens } from './screens.mjs'
 import { server } from './server.mjs'
@@ -9,5 +10,6 @@ import { server } from './server.mjs'
 export const breakages = [
   ...[...core, ...devices, ...screens].map(breakage => ({ ...breakage, project: 'core' })),
   ...[...server, ...doors].map(breakage => ({ ...breakage, project: 'server' })),
+  ...log,
   ...pages.map(breakage => ({ ...breakage, project: 'browser' })),
 ]

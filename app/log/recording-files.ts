@@ -1,6 +1,7 @@
 import { Unzip, UnzipInflate } from 'fflate'
 import type { TakenRecording } from '~~/core/exchange/exchanged'
 import { formOfName, readRecordingText } from '~~/core/exchange/recording-file'
+import { joinBytes } from '~~/core/wrist/link/protocol'
 import { limits } from '~~/core/session/limits'
 import { logRecordingFiles as texts } from '~/texts/en'
 
@@ -19,16 +20,6 @@ const pushedAtOnce = 64 * 1024
 const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
 /** What systems put into archives beside what was chosen. */
 const isBeside = (name: string) => name.endsWith('/') || name.startsWith('__MACOSX/') || /(^|\/)\./.test(name)
-
-function joined(chunks: readonly Uint8Array[], size: number): Uint8Array {
-  const bytes = new Uint8Array(size)
-  let at = 0
-  for (const chunk of chunks) {
-    bytes.set(chunk, at)
-    at += chunk.length
-  }
-  return bytes
-}
 
 /** The files of an archive, unpacked within bounds; what an archive says of its sizes is not believed. */
 function unpacked(name: string, archive: Uint8Array): FilePart[] {
@@ -51,7 +42,7 @@ function unpacked(name: string, archive: Uint8Array): FilePart[] {
       if (size > limits.uploadBytes || whole > unpackedAtMost) {
         file.terminate()
         parts.push({ name: file.name, problem: texts.tooLarge(megabytes(size > limits.uploadBytes ? limits.uploadBytes : unpackedAtMost)) })
-      } else if (isFinal) parts.push({ name: file.name, bytes: joined(chunks, size) })
+      } else if (isFinal) parts.push({ name: file.name, bytes: joinBytes(chunks) })
     }
     file.start()
   })

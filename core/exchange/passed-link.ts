@@ -1,4 +1,5 @@
 import { deflateSync, Inflate, strFromU8, strToU8 } from 'fflate'
+import { joinBytes } from '../wrist/link/protocol'
 
 /** A session in a link: its script, with results where it was carried out, and what else its sender ticked. */
 export interface PassedSession {
@@ -28,7 +29,7 @@ export function packSession(passed: PassedSession): string | null {
 }
 
 /** Unpacks within bounds, whatever the bytes say of themselves. */
-function inflated(bytes: Uint8Array): Uint8Array | null {
+function inflated(bytes: Uint8Array): Uint8Array {
   const parts: Uint8Array[] = []
   let size = 0
   const inflate = new Inflate(part => {
@@ -37,13 +38,7 @@ function inflated(bytes: Uint8Array): Uint8Array | null {
     parts.push(part)
   })
   for (let at = 0; at < bytes.length; at += 1024) inflate.push(bytes.subarray(at, at + 1024), at + 1024 >= bytes.length)
-  const whole = new Uint8Array(size)
-  let at = 0
-  for (const part of parts) {
-    whole.set(part, at)
-    at += part.length
-  }
-  return whole
+  return joinBytes(parts)
 }
 
 const text = (value: unknown, most: number) => (typeof value === 'string' && value.length <= most ? value : undefined)
@@ -57,7 +52,7 @@ export function unpackSession(link: string): PassedSession | null {
   const packed = link.slice(link.lastIndexOf('#') + 1).trim()
   if (!packed.startsWith(version) || packed.length > 2 * linkLength) return null
   try {
-    const value = JSON.parse(strFromU8(inflated(fromBase64Url(packed.slice(version.length)))!)) as Record<string, unknown>
+    const value = JSON.parse(strFromU8(inflated(fromBase64Url(packed.slice(version.length))))) as Record<string, unknown>
     const script = text(value.script, unpackedAtMost)
     if (script === undefined) return null
     const [day, message] = [text(value.day, 40), text(value.message, 4096)]

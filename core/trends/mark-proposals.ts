@@ -79,29 +79,19 @@ function byRepeats(sport: Sport, day: string, recordings: readonly LearntRecordi
   if (!isSure || Math.sign(newest) !== Math.sign(whole)) return null
   const change = Math.max(-largest, Math.min(largest, Math.expm1(whole)))
   const of = usualMark[sport]
-  const base = { sport, date: day }
-  const key = `mark ${sport} repeats ${rests.at(-1)!.id}`
-  if ('seconds' in of) {
-    const today = ability.intensityFor(of.seconds)
-    return {
-      key,
-      sport,
-      change,
-      because: 'repeats',
-      rests,
-      today: Math.round(today),
-      effort: { ...base, seconds: of.seconds, watts: Math.round(today * (1 + change)) },
-    }
-  }
-  const today = of.metres / intensityOver(ability, of.metres)
+  const today = 'seconds' in of ? ability.intensityFor(of.seconds) : of.metres / intensityOver(ability, of.metres)
+  const becomes =
+    'seconds' in of
+      ? { seconds: of.seconds, watts: Math.round(today * (1 + change)) }
+      : { metres: of.metres, seconds: Math.round(today / (1 + change)) }
   return {
-    key,
+    key: `mark ${sport} repeats ${rests.at(-1)!.id}`,
     sport,
     change,
     because: 'repeats',
     rests,
     today: Math.round(today),
-    effort: { ...base, metres: of.metres, seconds: Math.round(today / (1 + change)) },
+    effort: { sport, date: day, ...becomes },
   }
 }
 

@@ -30,7 +30,6 @@ const minutesAlone = (words: string) => {
   const minutes = number(words)
   return minutes === undefined ? undefined : minutes * 60
 }
-const dates = useDates()
 /** `7:30` is read as minutes after midnight by the very rule that reads `7:30` of a minute. */
 const minutesOf = (clock: string) => parseClock(clock.trim().replace('.', ':'))
 
@@ -61,17 +60,7 @@ const keep = () =>
         <el-radio-button v-for="sport in sessionSports" :key="sport" :value="sport" :label="sport" /> </el-radio-group
     ></label>
     <label
-      >{{ texts.day }}
-      <el-date-picker
-        v-model="told.day"
-        type="date"
-        value-format="YYYY-MM-DD"
-        :format="dates.pickerForm.value"
-        :clearable="false"
-        :disabled-date="(moment: Date) => moment.getTime() > Date.now()"
-        :aria-label="texts.day"
-        style="width: 150px"
-        append-to="#room"
+      >{{ texts.day }} <DayField v-model="told.day" :label="texts.day" :is-off="(moment: Date) => moment.getTime() > Date.now()"
     /></label>
     <label>{{ texts.begun }} <el-input v-model="told.at" class="short" placeholder="7:00" /></label>
     <label>{{ texts.howLong }} <el-input v-model="told.time" class="short" placeholder="45:00" data-test="time" /></label>

@@ -10,7 +10,6 @@ import { logFacts as texts } from '~/texts/en'
 const props = defineProps<{ logged: LoggedRecording; isLed: boolean }>()
 const emit = defineEmits<{ told: [logged: LoggedRecording]; close: [] }>()
 const athletes = useAthleteStore()
-const dates = useDates()
 const { problem, isBusy, guarded } = useGuarded()
 const zone = computed(() => props.logged.recording.timeZone ?? athletes.standpoint.zone)
 const began = new Date(props.logged.recording.startedAt)
@@ -40,18 +39,7 @@ const keep = () =>
   <form class="facts" :aria-label="texts.putRight" data-test="facts" @submit.prevent="keep">
     <label class="title">{{ texts.title }} <el-input v-model="told.title" maxlength="120" data-test="facts-title" /></label>
     <template v-if="!isLed">
-      <label
-        >{{ texts.day }}
-        <el-date-picker
-          v-model="told.day"
-          type="date"
-          value-format="YYYY-MM-DD"
-          :format="dates.pickerForm.value"
-          :clearable="false"
-          :aria-label="texts.day"
-          style="width: 150px"
-          append-to="#room"
-      /></label>
+      <label>{{ texts.day }} <DayField v-model="told.day" :label="texts.day" /></label>
       <label>{{ texts.at }} <el-input v-model="told.at" class="short" placeholder="7:00" /></label>
       <label
         >{{ texts.sport }}

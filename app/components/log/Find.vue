@@ -57,8 +57,48 @@ const years = computed(() => {
   for (const one of props.months) counts.set(one.month.slice(0, 4), (counts.get(one.month.slice(0, 4)) ?? 0) + one.count)
   return [...counts].map(([year, count]) => ({ year, count }))
 })
-const places = Object.entries(texts.places)
 const held = { well: texts.heldWell, badly: texts.heldBadly, unplanned: texts.unplanned }
+const options = (names: Record<string, string>) => Object.entries(names).map(([value, label]) => ({ value, label }))
+const asking = (name: keyof LogQuery) => (value: string) => ask({ [name]: value || undefined })
+/** What is chosen from, each with what asks for nothing first. */
+const narrowings = computed(() => [
+  {
+    name: texts.sport,
+    test: 'log-sport',
+    value: query.value.sport ?? '',
+    any: texts.anySport,
+    options: sessionSports.map(sport => ({ value: sport as string, label: sport as string })),
+    ask: asking('sport'),
+  },
+  { name: texts.held, test: 'log-held', value: query.value.held ?? '', any: texts.anyHeld, options: options(held), ask: asking('held') },
+  {
+    name: texts.length,
+    test: 'log-length',
+    value: length.value,
+    any: texts.anyLength,
+    options: lengths.value.map(({ key, name }) => ({ value: key, label: name })),
+    ask: askLength,
+  },
+  {
+    name: texts.place,
+    test: 'log-place',
+    value: query.value.place ?? '',
+    any: texts.anyPlace,
+    options: options(texts.places),
+    ask: asking('place'),
+  },
+  {
+    name: texts.months,
+    test: 'log-month',
+    value: month.value,
+    any: texts.everyMonth,
+    options: [
+      ...years.value.map(({ year, count }) => ({ value: year, label: `${year} · ${count}` })),
+      ...props.months.map(one => ({ value: one.month, label: `${dates.monthOf(one.month)} · ${one.count}` })),
+    ],
+    ask: askMonth,
+  },
+])
 const clear = () => {
   words.value = ''
   query.value = {}
@@ -73,47 +113,16 @@ defineExpose({ clear })
     <el-button v-if="Object.keys(query).length > 0" link type="primary" data-test="log-all" @click="clear">{{ texts.all }}</el-button>
     <div v-if="isOpen" class="narrow">
       <el-select
+        v-for="one in narrowings"
+        :key="one.name"
         :empty-values="[null, undefined]"
-        :model-value="query.sport ?? ''"
-        :aria-label="texts.sport"
+        :model-value="one.value"
+        :aria-label="one.name"
+        :data-test="one.test"
         append-to="#room"
-        data-test="log-sport"
-        @change="(value: string) => ask({ sport: (value || undefined) as LogQuery['sport'] })">
-        <el-option value="" :label="texts.anySport" />
-        <el-option v-for="sport in sessionSports" :key="sport" :value="sport" :label="sport" />
-      </el-select>
-      <el-select
-        :empty-values="[null, undefined]"
-        :model-value="query.held ?? ''"
-        :aria-label="texts.held"
-        append-to="#room"
-        @change="(value: string) => ask({ held: (value || undefined) as LogQuery['held'] })">
-        <el-option value="" :label="texts.anyHeld" />
-        <el-option v-for="(name, value) in held" :key="value" :value="value" :label="name" />
-      </el-select>
-      <el-select :empty-values="[null, undefined]" :model-value="length" :aria-label="texts.length" append-to="#room" @change="askLength">
-        <el-option value="" :label="texts.anyLength" />
-        <el-option v-for="one in lengths" :key="one.key" :value="one.key" :label="one.name" />
-      </el-select>
-      <el-select
-        :empty-values="[null, undefined]"
-        :model-value="query.place ?? ''"
-        :aria-label="texts.place"
-        append-to="#room"
-        @change="(value: string) => ask({ place: value || undefined })">
-        <el-option value="" :label="texts.anyPlace" />
-        <el-option v-for="[value, name] in places" :key="value" :value="value" :label="name" />
-      </el-select>
-      <el-select
-        :empty-values="[null, undefined]"
-        :model-value="month"
-        :aria-label="texts.months"
-        append-to="#room"
-        data-test="log-month"
-        @change="askMonth">
-        <el-option value="" :label="texts.everyMonth" />
-        <el-option v-for="one in years" :key="one.year" :value="one.year" :label="`${one.year} · ${one.count}`" />
-        <el-option v-for="one in months" :key="one.month" :value="one.month" :label="`${dates.monthOf(one.month)} · ${one.count}`" />
+        @change="one.ask">
+        <el-option value="" :label="one.any" />
+        <el-option v-for="option in one.options" :key="option.value" v-bind="option" />
       </el-select>
     </div>
   </search>

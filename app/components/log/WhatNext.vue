@@ -78,16 +78,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <el-button type="primary" :disabled="isBusy" data-test="take-next" @click="take">{{
         texts.putItOn(dates.day(day ?? usualDay))
       }}</el-button>
-      <el-date-picker
+      <DayField
         v-model="day"
-        type="date"
-        value-format="YYYY-MM-DD"
-        :format="dates.pickerForm.value"
+        clearable
+        :label="texts.anotherDay"
         :placeholder="texts.anotherDay"
-        :aria-label="texts.anotherDay"
-        :disabled-date="(date: Date) => dayInZone(date, athletes.standpoint.zone) < athletes.today"
-        style="width: 160px"
-        append-to="#room" />
+        :is-off="(date: Date) => dayInZone(date, athletes.standpoint.zone) < athletes.today" />
     </p>
     <ProblemAlert :problem="problem" />
   </section>

@@ -858,6 +858,7 @@ export const trendsBests = {
   best: 'Best',
   day: 'Day',
   lately: 'In 90 days',
+  latelyOn: 'On',
   mile: '1 mile',
   fromTraining: 'The quickest stretch of any recording; standing still counts. What was not all out is no mark.',
 }

@@ -39,7 +39,7 @@ const number = (value: number | null) => (value === null ? '–' : String(Math.r
             <th v-if="has('power')" class="number">W</th>
             <th v-if="has('heartRate')" class="number">{{ texts.bpm }}</th>
             <th v-if="has('climbed')" class="number">{{ texts.climbed }}</th>
-            <th aria-hidden="true"></th>
+            <th class="drawn" aria-hidden="true"></th>
           </tr>
         </thead>
         <tbody>
@@ -50,7 +50,9 @@ const number = (value: number | null) => (value === null ? '–' : String(Math.r
             <td v-if="has('power')" class="number">{{ number(split.power) }}</td>
             <td v-if="has('heartRate')" class="number">{{ number(split.heartRate) }}</td>
             <td v-if="has('climbed')" class="number">{{ number(split.climbed) }} m</td>
-            <td aria-hidden="true"><i class="bar" :style="{ width: `${Math.round((110 * split.speed) / fastest)}px` }"></i></td>
+            <td class="drawn" aria-hidden="true">
+              <i class="bar" :style="{ width: `${Math.round((110 * split.speed) / fastest)}px` }"></i>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -69,5 +71,10 @@ const number = (value: number | null) => (value === null ? '–' : String(Math.r
 }
 table {
   max-width: 640px;
+}
+@media (max-width: 480px) {
+  .drawn {
+    display: none;
+  }
 }
 </style>

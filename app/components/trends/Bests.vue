@@ -31,7 +31,7 @@ const said = (row: BestRow, value: number, seconds: number) =>
             <th v-if="sport !== 'ride'" class="number">{{ paceUnitWords[reading] }}</th>
             <th>{{ texts.day }}</th>
             <th class="number">{{ texts.lately }}</th>
-            <th></th>
+            <th>{{ texts.latelyOn }}</th>
           </tr>
         </thead>
         <tbody>

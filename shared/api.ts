@@ -1,7 +1,4 @@
 import type { Athlete } from '../core/athlete/athlete'
-import type { Recording } from '../core/record/recording'
-import type { StepBoundary } from '../core/record/boundaries'
-import type { Score } from '../core/record/score'
 import type { Cord } from '../core/reckon/cord'
 import type { Session, SessionSport } from '../core/session/document'
 import type { ComparedRow } from '../core/wrist/program/compare'
@@ -9,7 +6,6 @@ import type { Knob } from '../core/wrist/engine/buttons'
 import type { Face } from '../core/wrist/engine/face'
 import type { Fitting } from '../core/wrist/fit/fit'
 import type { WatchProfile } from '../core/wrist/program/profile'
-import type { Program } from '../core/wrist/program/program'
 import type { SlotState } from '../core/wrist/link/protocol'
 import type { NamingSchool, PushAct, PushingSchool } from '../core/wrist/link/schools'
 import type { SlotStatus, StaleReason } from '../core/wrist/link/slot-status'
@@ -183,51 +179,6 @@ export interface Relative {
   title: string
   seconds: number | null
 }
-
-export interface LogRow {
-  id: string
-  title: string
-  sport: SessionSport
-  startedAt: string
-  seconds: number
-  metres: number | null
-  held: number | null
-  done: number | null
-  planned: number | null
-  rpe: number | null
-  cord: Cord | null
-}
-
-/** A recording of another device that was put aside. */
-export interface CopyAside {
-  id: string
-  /** The file it came in, or the sport. */
-  name: string
-  startedAt: string
-}
-
-export interface LoggedRecording {
-  id: string
-  title: string
-  sessionId: string | null
-  recording: Recording
-  program: Program | null
-  /** The program was changed on the watch after it was sent. */
-  changedThere: boolean
-  score: Score | null
-  /** The session as it was when it was sent. */
-  session: Session | null
-  /** Hours slept before it. */
-  slept: number | null
-  /** Where the athlete says that steps began. */
-  boundaries: StepBoundary[]
-  /** The name of the file it came in. */
-  original: string | null
-  /** Other devices' recordings of the same, put aside. */
-  copies: CopyAside[]
-}
-
-export type Felt = NonNullable<Recording['felt']>
 
 /** The two ways to a watch: a cable, quick and orderly while it is plugged in, and a radio, slow and unsure. */
 export type LinkKind = 'cable' | 'radio'

@@ -1,7 +1,57 @@
-import type { SessionSport } from '../core/session/document'
-import type { Listed, LogRow } from './api'
+import type { StepBoundary } from '../core/record/boundaries'
+import type { Recording } from '../core/record/recording'
+import type { Score } from '../core/record/score'
+import type { Cord } from '../core/reckon/cord'
+import type { Session, SessionSport } from '../core/session/document'
+import type { Program } from '../core/wrist/program/program'
+import type { Listed } from './api'
 
 /** What the routes about what was done take and give. */
+
+export interface LogRow {
+  id: string
+  title: string
+  sport: SessionSport
+  startedAt: string
+  seconds: number
+  metres: number | null
+  held: number | null
+  done: number | null
+  planned: number | null
+  rpe: number | null
+  cord: Cord | null
+}
+
+/** A recording of another device that was put aside. */
+export interface CopyAside {
+  id: string
+  /** The file it came in, or the sport. */
+  name: string
+  startedAt: string
+}
+
+export interface LoggedRecording {
+  id: string
+  title: string
+  sessionId: string | null
+  recording: Recording
+  program: Program | null
+  /** The program was changed on the watch after it was sent. */
+  changedThere: boolean
+  score: Score | null
+  /** The session as it was when it was sent. */
+  session: Session | null
+  /** Hours slept before it. */
+  slept: number | null
+  /** Where the athlete says that steps began. */
+  boundaries: StepBoundary[]
+  /** The name of the file it came in. */
+  original: string | null
+  /** Other devices' recordings of the same, put aside. */
+  copies: CopyAside[]
+}
+
+export type Felt = NonNullable<Recording['felt']>
 
 /** What of the log is asked for; fields that are not there ask for nothing. */
 export interface LogQuery {

@@ -3,7 +3,8 @@ import { sayDuration } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/reader/read-script'
 import { rooms } from '~/rooms'
 import type { Cord } from '~~/core/reckon/cord'
-import type { FoundSessions, Listed, LogRow, ShelfRow } from '~~/shared/api'
+import type { FoundSessions, Listed, ShelfRow } from '~~/shared/api'
+import type { LogRow } from '~~/shared/log'
 import { finder as texts } from '~/texts/en'
 
 const handover = useHandoverStore()

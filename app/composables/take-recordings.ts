@@ -102,5 +102,6 @@ export function useTakeRecordings(onKept: () => Promise<unknown>) {
     await onKept()
   }
   const cancel = () => abort?.abort()
+  onScopeDispose(cancel)
   return { results, progress, take, cancel }
 }

@@ -7,7 +7,7 @@ import { roundsAround } from '~~/core/record/score'
 import type { ProgramItem, ProgramStep } from '~~/core/wrist/program/program'
 import { poolLengthOf } from '~~/core/wrist/program/program'
 import { printProgramItem } from '~~/core/wrist/program/words'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import { logLoggedSteps as texts } from '~/texts/en'
 
 /** A recording's steps with the words and units in which the screens of the log say them. */

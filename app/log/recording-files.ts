@@ -17,6 +17,9 @@ const unpackedAtMost = 8 * limits.uploadBytes
 const filesAtMost = 5000
 const pushedAtOnce = 64 * 1024
 
+/** What is said of a file that is not read at all. */
+export const tooLarge = (name: string): FilePart => ({ name, problem: texts.tooLarge(megabytes(limits.uploadBytes)) })
+
 const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b
 /** What systems put into archives beside what was chosen. */
 const isBeside = (name: string) => name.endsWith('/') || name.startsWith('__MACOSX/') || /(^|\/)\./.test(name)
@@ -77,7 +80,6 @@ export function readPart(part: FilePart, onShare?: (share: number) => void): Rea
   const { name, bytes } = part
   const form = formOfName(name)
   if (form === null) return { name, problem: texts.noForm }
-  if (bytes.length > limits.uploadBytes) return { name, problem: texts.tooLarge(megabytes(limits.uploadBytes)) }
   let text: string
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes)

@@ -18,6 +18,8 @@ export interface TraceChart {
   /** Corners of the bands, as the chart library takes them. */
   bands: { xAxis: number; yAxis: number }[][]
   starts: { xAxis: number }[]
+  /** What was meant at a moment, in words; empty where nothing was. */
+  meantAt: (seconds: number) => string
 }
 
 /** Where the plot begins and ends, in pixels from the edges of the chart. */
@@ -98,8 +100,11 @@ function series({ name, intensity, heart, bands, starts }: TraceChart, tokens: T
 export function traceChart(chart: TraceChart) {
   const tokens = chartTokens()
   const amount = amountOf(chart.name)
-  const sayValue = ({ value, seriesName }: { value: [number, number | null]; seriesName: string }) =>
-    `${seriesName} ${value[1] === null ? '–' : seriesName === texts.heartRate ? value[1] : amount(value[1])}`
+  const sayValue = ({ value, seriesName }: { value: [number, number | null]; seriesName: string }) => {
+    const isHeart = seriesName === texts.heartRate
+    const said = value[1] === null ? '–' : isHeart ? value[1] : amount(value[1])
+    return `${seriesName} ${said} ${isHeart ? 'bpm' : chart.unit}`
+  }
   return {
     animation: false,
     textStyle: { fontFamily: tokens.font },
@@ -114,7 +119,8 @@ export function traceChart(chart: TraceChart) {
       textStyle: { color: tokens.slip, fontSize: 13 },
       formatter: (items: unknown) => {
         const at = items as { value: [number, number | null]; seriesName: string }[]
-        return [clock(at[0]!.value[0]), ...at.map(sayValue)].join('<br>')
+        const meant = chart.meantAt(at[0]!.value[0])
+        return [clock(at[0]!.value[0]), ...at.map(sayValue), ...(meant ? [meant] : [])].join('<br>')
       },
     },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },

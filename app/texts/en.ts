@@ -726,6 +726,9 @@ export const logFindings = { ofRepeats: (step: Said, sentence: Said) => `${step}
 
 export const logSplits = {
   splits: (every: Said) => `In stretches of ${every}`,
+  by: 'Laps, or stretches',
+  laps: 'its laps',
+  lengths: 'equal stretches',
   slower: (percent: Said) => `The second half was ${percent} % slower than the first.`,
   faster: (percent: Said) => `The second half was ${percent} % faster than the first.`,
   at: 'At',
@@ -769,6 +772,7 @@ export const logPassOn = {
   theSessionWithIts: 'The session with its results',
   copyWords: 'Copy the words',
   copyLink: 'Copy a link',
+  asPicture: 'A picture of it',
   copied: 'copied',
   linkCopied: 'link copied',
   linkCarries: 'The link carries the session in itself: no server sees it, and any Agonis opens it.',
@@ -848,6 +852,7 @@ export const trendsFamily = {
   bpm: 'bpm',
   held: 'Held',
   felt: 'Felt',
+  inTheLog: 'All of them in the Log',
   noRows: 'Its rows have nothing to set beside each other yet.',
 }
 

@@ -1,4 +1,5 @@
-import { partsOf, readPart } from '~/log/recording-files'
+import { limits } from '~~/core/session/limits'
+import { partsOf, readPart, tooLarge } from '~/log/recording-files'
 import type { ReadPart } from '~/log/recording-files'
 
 /** What the worker tells of one file: how many are in it, how far the one it reads is, each as it is read, and that it is done. */
@@ -7,7 +8,8 @@ export type ReadingNews = { count: number } | { share: number } | { read: ReadPa
 const tell = (news: ReadingNews, transfer: Transferable[] = []) => self.postMessage(news, { transfer })
 
 self.onmessage = async ({ data: file }: MessageEvent<File>) => {
-  const parts = partsOf(file.name, new Uint8Array(await file.arrayBuffer()))
+  const isTooLarge = file.size > limits.uploadBytes
+  const parts = isTooLarge ? [tooLarge(file.name)] : partsOf(file.name, new Uint8Array(await file.arrayBuffer()))
   tell({ count: parts.length })
   for (const part of parts) {
     const read = readPart(part, share => tell({ share }))

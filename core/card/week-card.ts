@@ -1,6 +1,6 @@
-import type { SheetRow } from '../reckon/sheet'
 import type { Card, Measure, PaperSize } from './card'
 import { cardSizes, layCard } from './card'
+import { plainRow } from './plain-row'
 
 /** A page for the wall, and a third of one for the door of a fridge. */
 export const weekSizes = {
@@ -15,21 +15,6 @@ export interface WeekCardDay {
   lines: readonly string[]
 }
 
-const rowOf = (path: string, kind: SheetRow['kind'], words: string): SheetRow => ({
-  path,
-  depth: path.split('.').length - 1,
-  kind,
-  words,
-  startsAt: null,
-  metresAt: null,
-  distanceAt: '',
-  comesTo: '',
-  band: null,
-  roundel: null,
-  seconds: null,
-  off: false,
-})
-
 /** A week on paper: each day with a bracket around what is on it; onto more pages where one has no room for all of it. */
 export function weekCard(
   { title, summary, days }: { title: string; summary: string; days: readonly WeekCardDay[] },
@@ -37,8 +22,8 @@ export function weekCard(
   measure?: Measure,
 ): Card {
   const rows = days.flatMap(({ name, lines }, index) => [
-    rowOf(`${index + 1}`, 'block', name),
-    ...lines.map((line, place) => rowOf(`${index + 1}.${place + 1}`, 'step', line)),
+    plainRow(`${index + 1}`, 'block', name),
+    ...lines.map((line, place) => plainRow(`${index + 1}.${place + 1}`, 'step', line)),
   ])
   return layCard({ title, summary, rows }, weekSizes[size], measure)
 }

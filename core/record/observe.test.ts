@@ -14,7 +14,7 @@ import type { Observed } from './observe'
 import { observe } from './observe'
 import type { Recording, Samples } from './recording'
 import { score } from './score'
-import { climbedBetween, fadeOf, splitsOf } from './splits'
+import { climbedBetween, fadeOf, lapsOf, splitsOf } from './splits'
 
 const standpoint = standpointOf(ilse, null)
 const recordingOf = (samples: Samples, over: Partial<Recording> = {}): Recording => ({
@@ -72,6 +72,26 @@ describe('splits', () => {
     }
     expect(splitsOf(halted, 500)[0]!.seconds).toBeCloseTo(splits[0]!.seconds - 60, 6)
     expect(fadeOf(splits.slice(0, 3))).toBeNull()
+  })
+  it('between laps are as they were pressed, and none where none was', () => {
+    const even = run(
+      1000,
+      () => 3,
+      () => 150,
+    )
+    expect(lapsOf(even)).toEqual([])
+    const pressed = {
+      ...even,
+      marks: [
+        { t: 300, kind: 'lap' as const },
+        { t: 700, kind: 'lap' as const },
+      ],
+    }
+    expect(lapsOf(pressed).map(({ metres, seconds }) => [metres, seconds])).toEqual([
+      [900, 300],
+      [1200, 400],
+      [897, 299],
+    ])
   })
   it('count a climb once it is real, and none from an instrument that trembles', () => {
     const up = Array.from({ length: 101 }, (_, index) => index)

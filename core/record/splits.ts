@@ -1,4 +1,5 @@
 import { firstWhere } from '../quantity/search'
+import { metresAt } from './align'
 import type { Column, Recording } from './recording'
 
 /** A stretch of equal way, as it was gone. */
@@ -110,6 +111,32 @@ export function splitsOf(recording: Recording, every: number): Split[] {
     from = to
   }
   return splits
+}
+
+/** The recording between the laps that were pressed or that the device made; none where there are none. */
+export function lapsOf(recording: Recording): Split[] {
+  const { t, heartRate, power, altitude } = recording.samples
+  const presses = recording.marks.filter(({ kind }) => kind === 'lap').map(mark => mark.t)
+  if (presses.length === 0) return []
+  const end = t.at(-1) ?? 0
+  const ends = [...presses.filter(press => press > 0 && press < end), end]
+  const pauses = pausesOf(recording)
+  const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
+  return ends.map((to, lap): Split => {
+    const from = lap === 0 ? 0 : ends[lap - 1]!
+    const [first, last] = [indexAt(from), indexAt(to)]
+    const [low, high] = [metresAt(recording, from) ?? 0, metresAt(recording, to) ?? 0]
+    const seconds = movingBetween(pauses, from, to)
+    return {
+      at: high,
+      metres: high - low,
+      seconds,
+      speed: seconds > 0 ? (high - low) / seconds : 0,
+      heartRate: meanBetween(heartRate, first, last),
+      power: meanBetween(power, first, last),
+      climbed: climbedBetween(altitude, first, last),
+    }
+  })
 }
 
 /** How much slower (above 0) or faster the second half of equal stretches was, as a share of the first; null under four of them. */

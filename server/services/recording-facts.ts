@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { InferType } from 'yup'
 import type { factsShape } from '../../shared/forms'
-import type { LoggedRecording } from '../../shared/api'
+import type { LoggedRecording } from '../../shared/log'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
 import { Problem } from './problem'

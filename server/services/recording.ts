@@ -16,7 +16,7 @@ import type { OwnerTransaction } from '../db/client'
 import { mark, recording, recordingOriginal } from '../db/recordings'
 import { program } from '../db/schema'
 import { findProgram, keepProgram, sessionOf } from './program'
-import type { CopyAside, Felt, LoggedRecording } from '../../shared/api'
+import type { CopyAside, Felt, LoggedRecording } from '../../shared/log'
 import { notFound, Problem } from './problem'
 
 const zip = promisify(gzip)

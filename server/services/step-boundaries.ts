@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { StepBoundary } from '../../core/record/boundaries'
 import { score } from '../../core/record/score'
-import type { LoggedRecording } from '../../shared/api'
+import type { LoggedRecording } from '../../shared/log'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
 import { currentAthlete } from './athlete'

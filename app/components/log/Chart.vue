@@ -2,7 +2,7 @@
 import { metresPer } from '~~/core/quantity/distance'
 import type { Recording } from '~~/core/record/recording'
 import { traceOf } from '~~/core/record/trace'
-import type { Score } from '~~/core/record/score'
+import type { Score, ScoredStep } from '~~/core/record/score'
 import type { ProgramStep } from '~~/core/wrist/program/program'
 import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceMetres, paceUnitWords } from '~~/core/athlete/say-target'
@@ -21,6 +21,7 @@ const props = defineProps<{
   /** The step that is looked at. */
   chosen: number | null
   isBusy: boolean
+  wordsOf: (step: Pick<ScoredStep, 'path'>) => string
 }>()
 const emit = defineEmits<{ move: [index: number, startsAt: number] }>()
 const last = computed(() => props.recording.samples.t.at(-1) ?? 1)
@@ -96,6 +97,10 @@ const option = computed(() =>
     span: span.value,
     bands: ribbons.value,
     starts: starts.value,
+    meantAt: seconds => {
+      const step = (props.score?.steps ?? []).find(one => one.startsAt !== null && one.startsAt <= seconds && seconds < one.endsAt!)
+      return step ? props.wordsOf(step) : ''
+    },
   }),
 )
 </script>

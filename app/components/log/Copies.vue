@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CopyAside } from '~~/shared/api'
+import type { CopyAside } from '~~/shared/log'
 import { logCopies as texts } from '~/texts/en'
 
 /** Recordings of other devices that were put aside for this one, each of which can take its place. */

@@ -3,7 +3,7 @@ import { dayInZone, minutesInZone, momentAt } from '~~/core/quantity/day'
 import { parseClock } from '~~/core/quantity/time'
 import { sessionSports } from '~~/core/session/document'
 import { sayClock } from '~~/core/words/date'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import { logFacts as texts } from '~/texts/en'
 
 /** What a file said wrong of a recording, put right: its title; where no watch led it, when it began and its sport too. */

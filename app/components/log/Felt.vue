@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Felt } from '~~/shared/api'
+import type { Felt } from '~~/shared/log'
 import type { ApiProblem } from '~/composables/api'
 import { logFelt as texts } from '~/texts/en'
 

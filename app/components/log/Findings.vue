@@ -6,7 +6,7 @@ import type { Observed } from '~~/core/record/observe'
 import { observe } from '~~/core/record/observe'
 import { reckon } from '~~/core/reckon/reckon'
 import { sayClimbed, sayDrift, sayPauses, sayRecovery, sayRepeats, sayStops, sayUsed } from '~~/core/words/observed'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import type { LoggedSteps } from '~/log/logged-steps'
 import { logFindings as texts } from '~/texts/en'
 

@@ -9,7 +9,7 @@ import { sessionAsDone } from '~~/core/record/as-done'
 import { dayOfRecording } from '~~/core/record/recording'
 import { printSession } from '~~/core/script/print'
 import { saveFile } from '~/card/save'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import { logPassOn as texts } from '~/texts/en'
 
 /** What was done, out again: its words, a link that carries them, a file in an open form; private parts go only where they are ticked. */
@@ -61,6 +61,15 @@ const contents = computed(() => {
   ]
   return texts.inIt(parts.join(', '))
 })
+/** The words as a picture, with nothing in it that they do not say. */
+const picture = () =>
+  guarded(async () => {
+    const { asRunCard } = await import('~~/core/card/as-run-card')
+    const { cardSvg } = await import('~~/core/card/svg')
+    const { title, recording } = props.logged
+    const summary = kept.value.has('start') ? `${recording.sport} · ${day.value}` : recording.sport
+    saveFile(`${name.value}.svg`, cardSvg(asRunCard(title, summary, props.asRun)), 'image/svg+xml')
+  })
 const asDone = computed(() => {
   const { session, score } = props.logged
   return session && score ? sessionAsDone(session, score) : null
@@ -88,6 +97,7 @@ const toDesk = () =>
       <p class="acts">
         <el-button data-test="copy-words" @click="put('words', asRun)">{{ texts.copyWords }}</el-button>
         <el-button v-if="link" data-test="copy-link" @click="put('link', link)">{{ texts.copyLink }}</el-button>
+        <el-button data-test="save-picture" @click="picture">{{ texts.asPicture }}</el-button>
         <span role="status" class="good">{{ copied ? (what === 'link' ? texts.linkCopied : texts.copied) : '' }}</span>
         <span class="faint">{{ link ? texts.linkCarries : texts.tooLong }}</span>
       </p>

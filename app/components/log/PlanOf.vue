@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayOfRecording } from '~~/core/record/recording'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import type { PlanSpan } from '~~/shared/plan'
 import { logPlanOf as texts } from '~/texts/en'
 

@@ -3,7 +3,7 @@ import { paceUnitWords, saySpeed } from '~~/core/athlete/say-target'
 import { metresPer, sayDistance } from '~~/core/quantity/distance'
 import { formatTime } from '~~/core/quantity/time'
 import type { Recording } from '~~/core/record/recording'
-import { fadeOf, splitsOf } from '~~/core/record/splits'
+import { fadeOf, lapsOf, splitsOf } from '~~/core/record/splits'
 import type { LoggedSteps } from '~/log/logged-steps'
 import { logSplits as texts } from '~/texts/en'
 
@@ -16,16 +16,23 @@ const every = computed(() => {
   const one = unit === 'mi' ? metresPer.mi : 1000
   return sport === 'ride' ? 5 * one : one
 })
-const splits = computed(() => splitsOf(props.recording, every.value))
+const laps = computed(() => lapsOf(props.recording))
+const by = ref<'laps' | 'lengths'>(laps.value.length > 1 ? 'laps' : 'lengths')
+const stretches = computed(() => splitsOf(props.recording, every.value))
+const splits = computed(() => (by.value === 'laps' ? laps.value : stretches.value))
 const has = (name: 'heartRate' | 'power' | 'climbed') => splits.value.some(split => split[name] !== null)
 const fastest = computed(() => Math.max(...splits.value.map(({ speed }) => speed)))
-const fade = computed(() => fadeOf(splits.value.filter(({ metres }) => metres > every.value * 0.9)))
+const fade = computed(() => fadeOf(stretches.value.filter(({ metres }) => metres > every.value * 0.9)))
 const number = (value: number | null) => (value === null ? '–' : String(Math.round(value)))
 </script>
 
 <template>
   <details v-if="splits.length > 1" class="splits" data-test="splits">
     <summary>{{ texts.splits(sayDistance(every, said.unit === 'yd' ? 'yd' : said.unit === 'mi' ? 'mi' : 'm')) }}</summary>
+    <el-radio-group v-if="laps.length > 1" v-model="by" size="small" :aria-label="texts.by">
+      <el-radio-button value="laps" :label="texts.laps" />
+      <el-radio-button value="lengths" :label="texts.lengths" />
+    </el-radio-group>
     <p v-if="fade !== null && Math.abs(fade) >= 0.01" class="faint">
       {{ fade > 0 ? texts.slower(Math.round(fade * 1000) / 10) : texts.faster(Math.round(-fade * 1000) / 10) }}
     </p>

@@ -4,7 +4,7 @@ import { sayDuration } from '~~/core/quantity/time'
 import { findIntervals } from '~~/core/record/find-intervals'
 import { sessionOfFound } from '~~/core/record/found-session'
 import { printItem } from '~~/core/script/print'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import type { LoggedSteps } from '~/log/logged-steps'
 import { logUnplanned as texts } from '~/texts/en'
 

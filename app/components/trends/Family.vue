@@ -98,6 +98,7 @@ const option = computed(() => {
     <el-select v-model="chosen" filterable :aria-label="texts.families" append-to="#room" class="pick" data-test="pick-family">
       <el-option v-for="one in families" :key="one.family" :value="one.family" :label="texts.times(one.title, one.count)" />
     </el-select>
+    <NuxtLink v-if="chosen" :to="`/log?family=${chosen}`" class="all">{{ texts.inTheLog }}</NuxtLink>
     <ProblemAlert :problem="problem" />
     <template v-if="trend && rows.length > 0">
       <div class="chart"><LazyChartPicture :option="option" :label="texts.overTime" /></div>
@@ -137,6 +138,9 @@ const option = computed(() => {
 <style scoped>
 h2 {
   margin: 18px 0 6px;
+}
+.all {
+  margin-left: 14px;
 }
 .pick {
   max-width: 360px;

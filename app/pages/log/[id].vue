@@ -6,7 +6,7 @@ import { sayDistance } from '~~/core/quantity/distance'
 import { formatTime, sayDuration } from '~~/core/quantity/time'
 import { isByHand } from '~~/core/record/by-hand'
 import { loggedSteps } from '~/log/logged-steps'
-import type { LoggedRecording } from '~~/shared/api'
+import type { LoggedRecording } from '~~/shared/log'
 import type { ApiProblem } from '~/composables/api'
 import { logIdPage as texts } from '~/texts/en'
 
@@ -133,6 +133,7 @@ const bringBack = () =>
           :pool-length="said!.poolLength"
           :chosen="chosen"
           :is-busy="isBusy"
+          :words-of="said!.wordsOf"
           @move="moveStart" />
         <p v-if="logged.boundaries.length > 0" class="faint" data-test="moved">
           {{ texts.startsMoved(logged.boundaries.length) }}

@@ -2,8 +2,7 @@
 import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
 import { sayDuration } from '~~/core/quantity/time'
-import type { LogRow } from '~~/shared/api'
-import type { FoundRecordings, LogQuery } from '~~/shared/log'
+import type { FoundRecordings, LogQuery, LogRow } from '~~/shared/log'
 import { logIndexPage as texts } from '~/texts/en'
 
 useHead({ title: 'Log · Agonis' })

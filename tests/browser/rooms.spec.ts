@@ -99,9 +99,8 @@ for (const [name, path] of [
 test('what was done is passed on in words that read back at the Desk', async ({ app }) => {
   await app.goto('/log')
   await app.getByRole('link', { name: 'Twelve threes' }).click()
-  const asRun = app.locator('[data-test=as-run]')
-  await asRun.locator('summary').click()
-  const words = (await asRun.locator('pre').textContent())!
+  await app.locator('[data-test=pass-on] summary').click()
+  const words = (await app.locator('[data-test=as-run]').textContent())!
   expect(words).toMatch(/=> .*held \d+ %/)
   await app.goto('/desk/new')
   await expect(app.locator('.cm-content')).toBeFocused()

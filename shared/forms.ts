@@ -23,23 +23,22 @@ export const feltShape = object({
   slept: number().min(0, 'A night has 0 to 24 hours.').max(24, 'A night has 0 to 24 hours.'),
 })
 
+const instant = (told = string()) =>
+  told.max(40).test('instant', 'That is no time.', value => value === undefined || !Number.isNaN(Date.parse(value)))
+const sport = () => string().oneOf(sessionSports, 'A sport is run, ride, swim or multi.')
+
 /** What may be put right of a recording; when it began and its sport only where no program led it. */
 export const factsShape = object({
   title: string().trim().min(1, 'A title is missing.').max(limits.titleLength, `A title has at most ${limits.titleLength} letters.`),
-  startedAt: string()
-    .max(40)
-    .test('instant', 'That is no time.', value => value === undefined || !Number.isNaN(Date.parse(value))),
-  sport: string().oneOf(sessionSports, 'A sport is run, ride, swim or multi.'),
+  startedAt: instant(),
+  sport: sport(),
 })
 
 const longest = 48 * 3600
 /** A session that no device recorded. */
 export const byHandShape = object({
-  sport: string().oneOf(sessionSports, 'A sport is run, ride, swim or multi.').required('A sport is missing.'),
-  startedAt: string()
-    .required('When it began is missing.')
-    .max(40)
-    .test('instant', 'That is no time.', value => value === undefined || !Number.isNaN(Date.parse(value))),
+  sport: sport().required('A sport is missing.'),
+  startedAt: instant(string().required('When it began is missing.')),
   seconds: number()
     .required('How long it took is missing.')
     .moreThan(0, 'It took longer than nothing.')

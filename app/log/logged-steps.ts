@@ -4,7 +4,8 @@ import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceReadingFor } from '~~/core/athlete/say-target'
 import type { ScoredStep } from '~~/core/record/score'
 import { roundsAround } from '~~/core/record/score'
-import type { ProgramItem, ProgramStep } from '~~/core/wrist/program/program'
+import type { ProgramStep } from '~~/core/wrist/program/program'
+import { stepsOf } from '~~/core/wrist/program/program-steps'
 import { poolLengthOf } from '~~/core/wrist/program/program'
 import { printProgramItem } from '~~/core/wrist/program/words'
 import type { LoggedRecording } from '~~/shared/log'
@@ -26,13 +27,7 @@ export interface LoggedSteps {
 }
 
 export function loggedSteps({ recording, program, score }: LoggedRecording, athlete: Athlete): LoggedSteps {
-  const steps = new Map<string, ProgramStep>()
-  const visit = (items: readonly ProgramItem[]) =>
-    items.forEach(item => {
-      if (item.kind === 'step') steps.set(item.path, item)
-      else visit(item.items)
-    })
-  visit(program?.items ?? [])
+  const steps = new Map([...stepsOf(program?.items ?? [])].map(step => [step.path, step]))
   const sport = recording.sport === 'multi' ? 'run' : recording.sport
   const unit = unitsOf(athlete)[sport]
   const byPower = recording.sport === 'ride' || [...steps.values()].some(step => step.target?.of === 'power')

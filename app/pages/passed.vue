@@ -19,9 +19,7 @@ const title = computed(() => (sessions.value[0] ? titleOf(sessions.value[0] as S
 useHead({ title: () => texts.agonis(title.value) })
 const keep = () =>
   guarded(async () => {
-    const id = crypto.randomUUID()
-    await api(`/sessions/${id}`, { method: 'PUT', body: { base: 0, script: passed.value!.script } })
-    await navigateTo(`/desk/${id}`)
+    await navigateTo(`/desk/${await keepNewSession(passed.value!.script)}`)
   })
 </script>
 

@@ -5,7 +5,7 @@ import type { ReadPart } from '~/log/recording-files'
 /** What the worker tells of one file: how many are in it, how far the one it reads is, each as it is read, and that it is done. */
 export type ReadingNews = { count: number } | { share: number } | { read: ReadPart } | { done: true }
 
-const tell = (news: ReadingNews, transfer: Transferable[] = []) => self.postMessage(news, { transfer })
+const tell = (news: ReadingNews) => self.postMessage(news)
 
 self.onmessage = async ({ data: file }: MessageEvent<File>) => {
   const isTooLarge = file.size > limits.uploadBytes

@@ -1,4 +1,5 @@
 import { deflateSync, Inflate, strFromU8, strToU8 } from 'fflate'
+import { fromBase64, toBase64 } from '../quantity/base64'
 import { joinBytes } from '../wrist/link/protocol'
 
 /** A session in a link: its script, with results where it was carried out, and what else its sender ticked. */
@@ -14,13 +15,8 @@ export const linkLength = 8000
 const unpackedAtMost = 256 * 1024
 const version = 'a1.'
 
-const toBase64Url = (bytes: Uint8Array) =>
-  btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replace(/=+$/, '')
-const fromBase64Url = (text: string) =>
-  Uint8Array.from(atob(text.replaceAll('-', '+').replaceAll('_', '/')), letter => letter.charCodeAt(0))
+const toBase64Url = (bytes: Uint8Array) => toBase64(bytes).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/, '')
+const fromBase64Url = (text: string) => fromBase64(text.replaceAll('-', '+').replaceAll('_', '/'))
 
 /** Packs a session into the fragment of a link, which no server gets to see; null where it is too long for one. */
 export function packSession(passed: PassedSession): string | null {

@@ -35,6 +35,9 @@ function firstAfter(times: readonly number[], t: number): number {
   return firstWhere(0, times.length, at => times[at]! > t)
 }
 
+/** Position of the last sample up to a time; of the first where none is. */
+export const sampleAt = (times: readonly number[], t: number): number => Math.max(0, firstAfter(times, t) - 1)
+
 /** Cumulative metres at a time, between samples in a straight line. */
 export function metresAt(recording: Recording, t: number): number | null {
   const { t: times, metres } = recording.samples

@@ -1,22 +1,14 @@
+import { groupBy } from '../quantity/group'
+import { meanOfKnown } from '../quantity/mean'
 import type { Block, End, Item, Leg, Session, Sport, Step, Target } from '../session/document'
 import { isBandTarget, isZoneTarget } from '../session/document'
 import type { Score, ScoredStep } from './score'
+import { singlePace } from './single-pace'
 
 const isDone = ({ status }: ScoredStep) => status === 'done' || status === 'ran-over' || status === 'cut-short'
-const mean = (values: readonly (number | null)[]): number | null => {
-  const known = values.filter(value => value !== null)
-  return known.length === 0 ? null : known.reduce((sum, value) => sum + value, 0) / known.length
-}
 const toFives = (seconds: number) => Math.max(5, Math.round(seconds / 5) * 5)
 /** A length that was missed by less was meant. */
 const asMeant = 0.05
-
-/** A single pace, in seconds. */
-function paceOf(speed: number, sport: Sport): Target {
-  const [unit, metres] = sport === 'swim' ? (['s/100m', 100] as const) : (['s/km', 1000] as const)
-  const seconds = Math.round(metres / speed)
-  return { of: 'pace', unit, easiest: seconds, hardest: seconds }
-}
 
 /** The measure that a step was led by: its own, else power on the bike where it was measured, else pace. */
 function measureOf({ target }: Step, sport: Sport, rounds: readonly ScoredStep[]): 'pace' | 'power' | 'heart-rate' {
@@ -28,16 +20,16 @@ function targetOf(step: Step, sport: Sport, rounds: readonly ScoredStep[]): Targ
   if (step.role === 'rest' || (step.role !== 'work' && !step.target)) return undefined
   const measure = measureOf(step, sport, rounds)
   if (measure === 'pace') {
-    const speed = mean(rounds.map(round => round.mean.speed))
-    return speed !== null && speed > 0 ? paceOf(speed, sport) : undefined
+    const speed = meanOfKnown(rounds.map(round => round.mean.speed))
+    return speed !== null && speed > 0 ? singlePace(speed, sport) : undefined
   }
-  const value = mean(rounds.map(round => (measure === 'power' ? round.mean.power : round.mean.heartRate)))
+  const value = meanOfKnown(rounds.map(round => (measure === 'power' ? round.mean.power : round.mean.heartRate)))
   if (value === null) return undefined
   return { of: measure, unit: measure === 'power' ? 'W' : 'bpm', easiest: Math.round(value), hardest: Math.round(value) }
 }
 
 function endOf(end: End, rounds: readonly ScoredStep[]): End {
-  const seconds = mean(rounds.map(round => round.seconds))
+  const seconds = meanOfKnown(rounds.map(round => round.seconds))
   if (seconds === null || seconds <= 0) return end
   if (end.on === 'time') return Math.abs(seconds / end.seconds - 1) < asMeant ? end : { on: 'time', seconds: toFives(seconds) }
   return end.on === 'distance' || end.on === 'send-off' ? end : { on: 'time', seconds: toFives(seconds) }
@@ -51,8 +43,7 @@ function endOf(end: End, rounds: readonly ScoredStep[]): End {
  */
 export function sessionAsDone(session: Session, score: Score): Session | null {
   if (score.basis === 'none') return null
-  const byPath = new Map<string, ScoredStep[]>()
-  for (const step of score.steps.filter(isDone)) byPath.set(step.path, [...(byPath.get(step.path) ?? []), step])
+  const byPath = groupBy(score.steps.filter(isDone), ({ path }) => path)
   const roundsOf = (path: string, depth: number) =>
     new Set([...byPath].flatMap(([own, steps]) => (own.startsWith(`${path}.`) ? steps.map(({ round }) => round[depth] ?? 1) : []))).size
   const walk = (items: readonly Item[], path: string, depth: number, sport: Sport): Item[] =>

@@ -4,8 +4,7 @@ import { flatSpeedOf } from '../athlete/grade'
 import type { IntensitySegment } from '../forecast/intensity'
 import type { UsedForecast } from '../forecast/level'
 import { usedOf } from '../forecast/level'
-import { firstWhere } from '../quantity/search'
-import { metresAt } from './align'
+import { metresAt, sampleAt } from './align'
 import { shapeSignal } from './shape-signal'
 import type { Recording } from './recording'
 import { meanBetween, movingBetween, pausesOf } from './splits'
@@ -39,16 +38,15 @@ export function usedDone(recording: Recording, standpoint: Standpoint): UsedFore
   const swum = sport === 'swim' && isByLengths(recording) ? shapeSignal(recording, false, true)?.metres : undefined
   const wayAt = (time: number) => (swum ? (swum[Math.min(swum.length - 1, Math.round(time))] ?? null) : metresAt(recording, time))
   const end = t.at(-1) ?? 0
-  const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
   /** Told over a little more than the stretch, so that an unsteady instrument makes no hills. */
   const slopeAround = (from: number, to: number): number => {
     const [before, after] = [Math.max(0, from - stretch), Math.min(end, to + stretch)]
-    const [low, high] = [altitude?.[indexAt(before)] ?? null, altitude?.[indexAt(after)] ?? null]
+    const [low, high] = [altitude?.[sampleAt(t, before)] ?? null, altitude?.[sampleAt(t, after)] ?? null]
     const way = (metresAt(recording, after) ?? 0) - (metresAt(recording, before) ?? 0)
     return low === null || high === null || way < slopeOver ? 0 : (high - low) / way
   }
   const intensityOf = (from: number, to: number, seconds: number): number | null => {
-    const [first, last] = [indexAt(from), indexAt(to)]
+    const [first, last] = [sampleAt(t, from), sampleAt(t, to)]
     if (sport === 'ride') return meanBetween(power, first, last)
     const [start, finish] = [wayAt(from), wayAt(to)]
     if (start === null || finish === null) return null

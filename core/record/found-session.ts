@@ -1,5 +1,6 @@
 import type { Item, Session, Sport, Step } from '../session/document'
 import type { FoundIntervals } from './find-intervals'
+import { singlePace } from './single-pace'
 
 /** Less than that before or behind is no part of a session, in seconds. */
 const worthAStep = 120
@@ -7,16 +8,12 @@ const worthAStep = 120
 /** A session of repeats that were found in a recording, to be kept: warm-up, the repeats at their mean, cool-down. */
 export function sessionOfFound(found: FoundIntervals, sport: Sport): Session {
   const timed = (role: Step['role'], seconds: number): Item => ({ kind: 'step', role, end: { on: 'time', seconds } })
-  const [unit, metres] = sport === 'swim' ? (['s/100m', 100] as const) : (['s/km', 1000] as const)
-  const value = found.of === 'power' ? Math.round(found.mean) : Math.round(metres / found.mean)
+  const watts = Math.round(found.mean)
   const work: Step = {
     kind: 'step',
     role: 'work',
     end: found.metres === null ? { on: 'time', seconds: found.seconds } : { on: 'distance', value: found.metres, unit: 'm' },
-    target:
-      found.of === 'power'
-        ? { of: 'power', unit: 'W', easiest: value, hardest: value }
-        : { of: 'pace', unit, easiest: value, hardest: value },
+    target: found.of === 'power' ? { of: 'power', unit: 'W', easiest: watts, hardest: watts } : singlePace(found.mean, sport),
   }
   return {
     format: 'agonis.session',

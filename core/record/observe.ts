@@ -1,7 +1,9 @@
 import { firstWhere } from '../quantity/search'
-import type { Program, ProgramItem } from '../wrist/program/program'
+import type { Program } from '../wrist/program/program'
+import { stepsOf } from '../wrist/program/program-steps'
 import type { Recording } from './recording'
 import type { Score, ScoredStep } from './score'
+import { sampleAt } from './align'
 import { climbedBetween, meanBetween, movingBetween, pausesOf } from './splits'
 
 /** What is noticed of a recording beyond its steps, as codes with their numbers; `core/words/observed.ts` says them. */
@@ -23,22 +25,18 @@ const median = (values: readonly number[]): number => {
 }
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
-/** Paths of the steps that are work. */
-function workPaths(items: readonly ProgramItem[]): Map<string, 'speed' | 'power'> {
-  const paths = new Map<string, 'speed' | 'power'>()
-  const visit = (item: ProgramItem): void => {
-    if (item.kind === 'block') item.items.forEach(visit)
-    else if (item.role === 'work') paths.set(item.path, item.target?.of === 'power' ? 'power' : 'speed')
-  }
-  items.forEach(visit)
-  return paths
-}
+const workPaths = ({ items }: Program) =>
+  new Map(
+    [...stepsOf(items)]
+      .filter(({ role }) => role === 'work')
+      .map(({ path, target }) => [path, target?.of === 'power' ? 'power' : 'speed'] as const),
+  )
 
 /** Fewer repeats than this have no halves. */
 const fewestRepeats = 3
 
 function* repeatsOf(program: Program, { steps }: Score): Generator<Observed> {
-  for (const [path, of] of workPaths(program.items)) {
+  for (const [path, of] of workPaths(program)) {
     const values = steps
       .filter(step => step.path === path && (step.status === 'done' || step.status === 'ran-over') && (step.mean[of] ?? 0) > 0)
       .map(step => step.mean[of]!)
@@ -76,11 +74,10 @@ function driftOf(recording: Recording): Extract<Observed, { code: 'drift' }> | n
   const of = power && recording.sport === 'ride' ? ('power' as const) : ('speed' as const)
   const pauses = pausesOf(recording)
   const end = t.at(-1) ?? 0
-  const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
   const minutes: { value: number; beats: number }[] = []
   for (let from = comingUp; from + 60 <= end; from += 60) {
     if (movingBetween(pauses, from, from + 60) < 60) continue
-    const [first, last] = [indexAt(from), indexAt(from + 60)]
+    const [first, last] = [sampleAt(t, from), sampleAt(t, from + 60)]
     const beats = meanBetween(heartRate, first, last)
     const way = (metres[last] ?? Number.NaN) - (metres[first] ?? Number.NaN)
     const value = of === 'power' ? meanBetween(power, first, last) : way / 60
@@ -142,15 +139,8 @@ function stopsOf(recording: Recording, steps: readonly ScoredStep[], rests: Read
   return { code: 'stops', count, seconds }
 }
 
-function restPaths(items: readonly ProgramItem[]): Set<string> {
-  const paths = new Set<string>()
-  const visit = (item: ProgramItem): void => {
-    if (item.kind === 'block') item.items.forEach(visit)
-    else if (item.role === 'rest' || item.role === 'recovery') paths.add(item.path)
-  }
-  items.forEach(visit)
-  return paths
-}
+const restPaths = ({ items }: Program) =>
+  new Set([...stepsOf(items)].filter(({ role }) => role === 'rest' || role === 'recovery').map(({ path }) => path))
 
 /** Metres of climbing from which on it is worth a word. */
 const hilly = 15
@@ -168,7 +158,7 @@ export function observe(recording: Recording, program: Program | null, score: Sc
   const recoveries = heartRecoveries(recording, steps)
   if (recoveries.length >= fewestRepeats) observed.push({ code: 'recovery', beats: median(recoveries), after: recoveries.length })
   if (recording.sport === 'run' || recording.sport === 'ride') {
-    const stops = stopsOf(recording, steps, program ? restPaths(program.items) : new Set())
+    const stops = stopsOf(recording, steps, program ? restPaths(program) : new Set())
     if (stops.count > 0) observed.push(stops)
   }
   const pauses = pausesOf(recording)

@@ -1,5 +1,5 @@
 import { firstWhere } from '../quantity/search'
-import { metresAt } from './align'
+import { metresAt, sampleAt } from './align'
 import type { Column, Recording } from './recording'
 
 /** A stretch of equal way, as it was gone. */
@@ -121,10 +121,9 @@ export function lapsOf(recording: Recording): Split[] {
   const end = t.at(-1) ?? 0
   const ends = [...presses.filter(press => press > 0 && press < end), end]
   const pauses = pausesOf(recording)
-  const indexAt = (time: number) => Math.max(0, firstWhere(0, t.length, index => t[index]! > time) - 1)
   return ends.map((to, lap): Split => {
     const from = lap === 0 ? 0 : ends[lap - 1]!
-    const [first, last] = [indexAt(from), indexAt(to)]
+    const [first, last] = [sampleAt(t, from), sampleAt(t, to)]
     const [low, high] = [metresAt(recording, from) ?? 0, metresAt(recording, to) ?? 0]
     const seconds = movingBetween(pauses, from, to)
     return {

@@ -1,8 +1,11 @@
+import { groupBy } from '../quantity/group'
+import { meanOfKnown } from '../quantity/mean'
 import { heartRecoveries } from '../record/observe'
 import type { Recording } from '../record/recording'
 import type { Score, ScoredStep } from '../record/score'
 import type { Role } from '../session/document'
-import type { Program, ProgramItem, ProgramStep } from '../wrist/program/program'
+import type { Program, ProgramStep } from '../wrist/program/program'
+import { stepsOf } from '../wrist/program/program-steps'
 import type { BestEffort } from './best-efforts'
 import { bestEfforts } from './best-efforts'
 
@@ -37,13 +40,6 @@ export interface Learnt {
 /** Goes up when the same recording tells something else than before. */
 export const learntVersion = 1
 
-function stepsOf(items: readonly ProgramItem[]): Map<string, ProgramStep> {
-  const steps = new Map<string, ProgramStep>()
-  const visit = (item: ProgramItem): void => void (item.kind === 'block' ? item.items.forEach(visit) : steps.set(item.path, item))
-  items.forEach(visit)
-  return steps
-}
-
 const isDone = ({ status }: ScoredStep) => status === 'done' || status === 'ran-over'
 /** Shorter work tells nothing of what can be held, in seconds. */
 const longEnough = 60
@@ -51,19 +47,16 @@ const longEnough = 60
 const surely = 0.6
 
 function rowsOf(steps: ReadonlyMap<string, ProgramStep>, scored: readonly ScoredStep[]): LearntRow[] {
-  const byPath = new Map<string, ScoredStep[]>()
-  for (const step of scored.filter(isDone))
-    if (steps.get(step.path)?.role === 'work') byPath.set(step.path, [...(byPath.get(step.path) ?? []), step])
+  const byPath = groupBy(
+    scored.filter(step => isDone(step) && steps.get(step.path)?.role === 'work'),
+    ({ path }) => path,
+  )
   return [...byPath].flatMap(([path, rounds]): LearntRow[] => {
     const of = steps.get(path)!.target?.of === 'power' ? ('power' as const) : ('speed' as const)
-    const mean = (values: (number | null)[]) => {
-      const known = values.filter(value => value !== null)
-      return known.length === 0 ? null : known.reduce((sum, value) => sum + value, 0) / known.length
-    }
-    const value = mean(rounds.map(round => round.mean[of]))
+    const value = meanOfKnown(rounds.map(round => round.mean[of]))
     return value === null || value <= 0
       ? []
-      : [{ path, of, mean: value, heartRate: mean(rounds.map(round => round.mean.heartRate)), rounds: rounds.length }]
+      : [{ path, of, mean: value, heartRate: meanOfKnown(rounds.map(round => round.mean.heartRate)), rounds: rounds.length }]
   })
 }
 
@@ -86,7 +79,7 @@ function evidenceOf(steps: ReadonlyMap<string, ProgramStep>, scored: readonly Sc
 /** What one recording tells for good: its bests, its rows, how its work lay to its bands, how long open steps took, how the heart fell. */
 export function learnFrom(recording: Recording, program: Program | null, score: Score | null): Learnt {
   const isKnown = program !== null && score !== null && score.basis !== 'none' && score.confidence >= surely
-  const steps = isKnown ? stepsOf(program.items) : new Map<string, ProgramStep>()
+  const steps = isKnown ? new Map([...stepsOf(program.items)].map(step => [step.path, step])) : new Map<string, ProgramStep>()
   const scored = isKnown ? score.steps : []
   return {
     version: learntVersion,

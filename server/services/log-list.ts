@@ -10,8 +10,7 @@ import { session } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { dayDone } from './day-done'
 import { drawCords } from './recording'
-
-const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+import { anywhere } from './like'
 
 /** From so much of what was meant on, a session was held well. */
 export const heldWell = 0.7
@@ -40,9 +39,9 @@ function matching(query: LogQuery, zone: string): SQL | undefined {
     query.place ? sessionsWhere(sql`${session.facets} @> array[${`place:${query.place}`}]`) : undefined,
     ...words.map(word =>
       or(
-        ilike(recording.title, escaped(word)),
-        sql`${recording.felt}->>'note' ilike ${escaped(word)}`,
-        sessionsWhere(or(ilike(session.words, escaped(word)), sql`${word.toLowerCase()} = any(${session.tags})`)),
+        ilike(recording.title, anywhere(word)),
+        sql`${recording.felt}->>'note' ilike ${anywhere(word)}`,
+        sessionsWhere(or(ilike(session.words, anywhere(word)), sql`${word.toLowerCase()} = any(${session.tags})`)),
       ),
     ),
   )

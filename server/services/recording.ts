@@ -1,5 +1,3 @@
-import { promisify } from 'node:util'
-import { gunzip, gzip } from 'node:zlib'
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { validateRecording } from '../../core/formats/validate'
 import type { Recording, Samples } from '../../core/record/recording'
@@ -18,9 +16,7 @@ import { program } from '../db/schema'
 import { findProgram, keepProgram, sessionOf } from './program'
 import type { CopyAside, Felt, LoggedRecording } from '../../shared/log'
 import { notFound, Problem } from './problem'
-
-const zip = promisify(gzip)
-const unzip = promisify(gunzip)
+import { unzip, zip } from './packed'
 
 export interface Origin {
   /** The id it should have, where that is free. */

@@ -12,8 +12,7 @@ import { currentStandpoint } from './athlete'
 import { refreshFigures } from './figures'
 import { notFound } from './problem'
 import { standingOf } from './standing'
-
-const escaped = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+import { anywhere } from './like'
 
 /** What a search asks for, as conditions on the shelf: of what is in a session, or all its words in the title as they were typed. */
 function conditions(search: string, query: Query): SQL | undefined {
@@ -21,7 +20,7 @@ function conditions(search: string, query: Query): SQL | undefined {
   return and(
     isNull(session.removedAt),
     query.archived ? isNotNull(session.archivedAt) : isNull(session.archivedAt),
-    search.trim() === '' ? undefined : or(inContent(query), and(...typed.map(word => ilike(session.title, escaped(word))))),
+    search.trim() === '' ? undefined : or(inContent(query), and(...typed.map(word => ilike(session.title, anywhere(word))))),
   )
 }
 
@@ -35,7 +34,7 @@ function inContent(query: Query): SQL | undefined {
     query.metres.under === undefined ? undefined : lt(session.metres, query.metres.under),
     query.metres.over === undefined ? undefined : gt(session.metres, query.metres.over),
     query.tags.length === 0 ? undefined : arrayContains(session.tags, query.tags),
-    ...query.words.map(word => ilike(session.words, escaped(word))),
+    ...query.words.map(word => ilike(session.words, anywhere(word))),
     query.families
       ? sql`${session.familyId} in (select family_id from session where removed_at is null group by family_id having count(*) > 1)`
       : undefined,

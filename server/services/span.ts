@@ -1,5 +1,3 @@
-import { promisify } from 'node:util'
-import { gunzip } from 'node:zlib'
 import { and, asc, eq, gte, isNull, lte, sql } from 'drizzle-orm'
 import type { Standpoint } from '../../core/athlete/standpoint'
 import { burdenDone } from '../../core/plan/burden'
@@ -16,8 +14,7 @@ import { dayDone } from './day-done'
 import { listPlan } from './plan'
 import { lastEdit } from './plan-edit'
 import { drawCords } from './recording'
-
-const unzip = promisify(gunzip)
+import { unzip } from './packed'
 
 /** Started within some days, in whatever zone: more than is asked for, so that the index finds it. */
 const near = (from: string, to: string) =>

@@ -1,5 +1,3 @@
-import { promisify } from 'node:util'
-import { gunzip, gzip } from 'node:zlib'
 import { and, eq, isNotNull, isNull, ne, sql } from 'drizzle-orm'
 import { digestOf } from '../../core/wrist/program/digest'
 import type { TakenIn } from '../../shared/log'
@@ -7,9 +5,7 @@ import type { OwnerTransaction } from '../db/client'
 import { recording, recordingOriginal } from '../db/recordings'
 import { notFound } from './problem'
 import { soundRecording, storeRecording } from './recording'
-
-const zip = promisify(gzip)
-const unzip = promisify(gunzip)
+import { unzip, zip } from './packed'
 
 /** Shares of the shorter of two recordings from which on they are of the same hour. */
 const sameHour = 0.8

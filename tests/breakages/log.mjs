@@ -10,7 +10,7 @@ export const log = [
   },
   {
     what: 'The search of the log takes what is typed for a pattern.',
-    file: 'server/services/log-list.ts',
+    file: 'server/services/like.ts',
     from: "word.replace(/[\\\\%_]/g, '\\\\$&')",
     to: 'word',
     test: 'tests/server/log.test.ts',

@@ -76,9 +76,7 @@ const asDone = computed(() => {
 })
 const toDesk = () =>
   guarded(async () => {
-    const id = crypto.randomUUID()
-    await api(`/sessions/${id}`, { method: 'PUT', body: { base: 0, script: printSession(asDone.value!) } })
-    await navigateTo(`/desk/${id}`)
+    await navigateTo(`/desk/${await keepNewSession(printSession(asDone.value!))}`)
   })
 </script>
 

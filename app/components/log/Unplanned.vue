@@ -28,11 +28,10 @@ const session = computed(() => {
 const script = computed(() => session.value?.items.map(item => printItem(item)).join('\n') ?? '')
 const keep = () =>
   guarded(async () => {
-    const id = crypto.randomUUID()
     const { sport } = props.logged.recording
     const { count, metres, seconds } = found.value!
     const title = `${count} x ${metres === null ? sayDuration(seconds) : `${metres} m`}`
-    await api(`/sessions/${id}`, { method: 'PUT', body: { base: 0, script: `title ${title}\nsport ${sport}\n\n${script.value}\n` } })
+    const id = await keepNewSession(`title ${title}\nsport ${sport}\n\n${script.value}\n`)
     emit('told', await api<LoggedRecording>(`/recordings/${props.logged.id}/plan`, { method: 'PUT', body: { session: id } }))
   })
 </script>

@@ -73,11 +73,13 @@ export interface LogQuery {
   place?: string
 }
 
-/** A page of what was done, with what all of it comes to and the months in which there is any. */
+/** A page of what was done, with what all of it comes to, and the months and families in which there is any. */
 export interface FoundRecordings extends Listed<LogRow> {
   seconds: number
   metres: number
   months: { month: string; count: number }[]
+  /** The families done most often, by the title last done. */
+  families: { family: string; title: string; count: number }[]
 }
 
 /** What became of a recording that came in a file. */

@@ -3,12 +3,17 @@ import type { PlanAsk, PlanSpan } from '~~/shared/plan'
 /** Some days of the plan: what is on them, edits of it, and taking the last one back. */
 export function usePlan(from: () => string, to: () => string) {
   const span = shallowRef<PlanSpan | null>(null)
-  const { problem, isBusy, guarded } = useGuarded()
+  const { problem, isBusy, guarded, quietly } = useGuarded()
+  let asked = 0
 
+  /** Trap: two askings may be answered the other way round; what was asked last is the plan as it is. */
   async function fetchSpan() {
-    span.value = await api<PlanSpan>(`/plan/span?from=${from()}&to=${to()}`)
+    const own = ++asked
+    const answer = await api<PlanSpan>(`/plan/span?from=${from()}&to=${to()}`)
+    if (own === asked) span.value = answer
   }
   const load = () => guarded(fetchSpan)
+  const lookAgain = () => quietly(fetchSpan)
   /** What was refused leaves the plan as it is, and shows it as it is. */
   const sending = (path: string, body: object) =>
     guarded(async () => {
@@ -21,5 +26,5 @@ export function usePlan(from: () => string, to: () => string) {
   const edit = (ask: PlanAsk) => sending('/plan/edits', ask)
   const undo = () => (span.value?.undo ? sending('/plan/undo', { number: span.value.undo.number }) : Promise.resolve())
   const dismiss = (key: string) => sending('/plan/dismissals', { key })
-  return { span, problem, isBusy, load, edit, undo, dismiss, guarded }
+  return { span, problem, isBusy, load, lookAgain, edit, undo, dismiss, guarded }
 }

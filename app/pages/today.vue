@@ -7,15 +7,18 @@ useHead({ title: texts.todayAgonis })
 const athletes = useAthleteStore()
 const dates = useDates()
 const picture = shallowRef<TodayPicture | null>(null)
-const { problem, guarded } = useGuarded()
+const { problem, guarded, quietly } = useGuarded()
+let asked = 0
 
-const load = () =>
-  guarded(async () => {
-    if (!athletes.isLoaded) await athletes.load()
-    picture.value = await api<TodayPicture>('/today')
-  })
+async function look() {
+  const own = ++asked
+  if (!athletes.isLoaded) await athletes.load()
+  const answer = await api<TodayPicture>('/today')
+  if (own === asked) picture.value = answer
+}
+const load = () => guarded(look)
 onMounted(load)
-useChanges(['plan_entry', 'session', 'recording', 'holding', 'athlete_revision'], load)
+useChanges(['plan_entry', 'session', 'recording', 'holding', 'athlete_revision'], () => quietly(look))
 /** A new day has begun while the page stood open. */
 watch(() => athletes.today, load)
 

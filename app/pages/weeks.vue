@@ -36,7 +36,7 @@ const blockWeeks = computed(() => {
   const weeks = last ? daysBetween(firstDay.value, weekOfDay(last)) / 7 + 1 : 5
   return Math.min(Math.max(weeks, 2), 26)
 })
-const { span, problem, isBusy, load, edit, undo, dismiss, guarded } = usePlan(
+const { span, problem, isBusy, load, lookAgain, edit, undo, dismiss, guarded } = usePlan(
   () => daysFrom(firstDay.value, -7 * weeksBefore),
   () => daysFrom(firstDay.value, 7 * (view.value === 'block' ? blockWeeks.value : 1) - 1),
 )
@@ -107,7 +107,7 @@ function onFilled(first: string | undefined, told: FilledWeek) {
   return lookAt(first ?? lookedAt.value)
 }
 
-useChanges(['plan_entry', 'recording'], load)
+useChanges(['plan_entry', 'recording'], lookAgain)
 onMounted(() =>
   guarded(async () => {
     text.value = handover.takeForWeeks() ?? sessionStorage.getItem(textKey) ?? ''

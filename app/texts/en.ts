@@ -882,6 +882,11 @@ export const trendsHabits = {
 export const passedPage = {
   passedOn: 'Passed on',
   agonis: (title: Said) => `${title} · Agonis`,
+  pasteALink: 'Paste the link that you got',
+  likeThis: 'http://…/passed#a1.…',
+}
+
+export const passedSession = {
   somebodyPassed: 'Somebody passed this session on to you; the link carries it.',
   carriedOutOn: (day: Said) => ` Carried out on ${day}.`,
   theSession: 'The session',
@@ -889,8 +894,6 @@ export const passedPage = {
   atTheDesk: 'Look at it at the Desk',
   howToAnswer: 'Once you have carried it out, its page in the Log has words and a link to answer with.',
   carriesNone: 'This link carries no session: it was cut off on its way, or comes from a later Agonis.',
-  pasteALink: 'Paste the link that you got',
-  likeThis: 'http://…/passed#a1.…',
 }
 
 export const logRecordingFiles = {
@@ -950,6 +953,9 @@ export const logFind = {
   anySport: 'every sport',
   held: 'Held',
   anyHeld: 'held or not',
+  family: 'Session',
+  anyFamily: 'every session',
+  thatFamily: 'that session',
   heldWell: 'held, 70 % and more',
   heldBadly: 'held under 70 %',
   unplanned: 'without a plan',

@@ -47,6 +47,24 @@ function matching(query: LogQuery, zone: string): SQL | undefined {
   )
 }
 
+/** Families that can be narrowed to; more are found by their words. */
+const familiesShown = 40
+
+/** Families among what is found, the most often done first, each by the title it was last done under. */
+const familiesIn = (tx: OwnerTransaction, matches: SQL | undefined): Promise<FoundRecordings['families']> =>
+  tx
+    .select({
+      family: sql<string>`${session.familyId}`,
+      title: sql<string>`(array_agg(${recording.title} order by ${recording.startedAt} desc))[1]`,
+      count: sql<number>`count(*)::int`,
+    })
+    .from(recording)
+    .innerJoin(session, eq(session.id, recording.sessionId))
+    .where(matches)
+    .groupBy(session.familyId)
+    .orderBy(sql`count(*) desc, 2`)
+    .limit(familiesShown)
+
 /** What was done, newest first, a page at a time, with what all that is found comes to. */
 export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limit: number, offset: number): Promise<FoundRecordings> {
   await drawCords(tx)
@@ -92,6 +110,7 @@ export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limi
   return {
     ...sums!,
     months,
+    families: await familiesIn(tx, matching({ ...query, family: undefined }, zone)),
     rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
       ...row,
       sport: row.sport as SessionSport,

@@ -115,7 +115,7 @@ describe('steps that the athlete puts elsewhere', () => {
 })
 
 describe('finding in the log', () => {
-  it('asks for words, sport, days, held, length and place, and says what it comes to', async () => {
+  it('asks for words, sport, days, held, length, place and family, and says what it comes to', async () => {
     const session = await newSession(ilse, script)
     const led: Recording = rehearse(program, demoAthlete, { seed: 4, startedAt: '2026-03-31T06:00:00.000Z' })
     const own = (await ilse.ask<{ id: string }>('POST', '/recordings', { recording: led, program, session })).body.id
@@ -145,6 +145,11 @@ describe('finding in the log', () => {
       3,
     )
     expect((await found('limit=1')).rows.length).toBe(1)
+    const [family, ...others] = all.families
+    expect(family).toMatchObject({ title: all.rows.find(({ id }) => id === own)!.title, count: 1 })
+    expect(others).toEqual([])
+    expect(await ids(`family=${family!.family}`)).toEqual([own])
+    expect((await found(`family=${family!.family}&sport=ride`)).families).toEqual([])
   })
 })
 

@@ -4,8 +4,8 @@ import { sessionSports } from '~~/core/session/document'
 import type { FoundRecordings, LogQuery } from '~~/shared/log'
 import { logFind as texts } from '~/texts/en'
 
-/** What of the log is asked for: by words, and narrowed by sport, how it was held, place, length and month. */
-const props = defineProps<{ months: FoundRecordings['months'] }>()
+/** What of the log is asked for: by words, and narrowed by sport, how it was held, place, length, family and month. */
+const props = defineProps<Pick<FoundRecordings, 'months' | 'families'>>()
 const query = defineModel<LogQuery>({ required: true })
 const dates = useDates()
 const words = ref(query.value.words ?? '')
@@ -60,6 +60,12 @@ const years = computed(() => {
 const held = { well: texts.heldWell, badly: texts.heldBadly, unplanned: texts.unplanned }
 const options = (names: Record<string, string>) => Object.entries(names).map(([value, label]) => ({ value, label }))
 const asking = (name: keyof LogQuery) => (value: string) => ask({ [name]: value || undefined })
+/** The one asked for is among them, though there be none of it or many done more often. */
+const familyOptions = computed(() => {
+  const options = props.families.map(({ family, title, count }) => ({ value: family, label: `${title} · ${count}` }))
+  const asked = query.value.family
+  return asked && !options.some(({ value }) => value === asked) ? [{ value: asked, label: texts.thatFamily }, ...options] : options
+})
 /** What is chosen from, each with what asks for nothing first. */
 const narrowings = computed(() => [
   {
@@ -86,6 +92,14 @@ const narrowings = computed(() => [
     any: texts.anyPlace,
     options: options(texts.places),
     ask: asking('place'),
+  },
+  {
+    name: texts.family,
+    test: 'log-family',
+    value: query.value.family ?? '',
+    any: texts.anyFamily,
+    options: familyOptions.value,
+    ask: asking('family'),
   },
   {
     name: texts.months,

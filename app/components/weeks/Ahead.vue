@@ -8,9 +8,9 @@ import { weeksAhead as texts } from '~/texts/en'
 /** What goes to each watch on the coming days by the athlete's ways, and at which hour by itself. */
 const ahead = shallowRef<PushAhead[] | null>(null)
 const dates = useDates()
-const { problem, guarded } = useGuarded()
+const { problem, quietly } = useGuarded()
 const load = () =>
-  guarded(async () => {
+  quietly(async () => {
     const watches = (await api<KeptWatch[]>('/watches')).filter(watch => watch.isPaired)
     ahead.value = await Promise.all(watches.map(({ id }) => api<PushAhead>(`/watches/${id}/ahead`)))
   })

@@ -8,27 +8,30 @@ import { logIndexPage as texts } from '~/texts/en'
 useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
 const rows = ref<LogRow[]>([])
-const found = shallowRef<Omit<FoundRecordings, 'rows'>>({ total: 0, seconds: 0, metres: 0, months: [] })
+const found = shallowRef<Omit<FoundRecordings, 'rows'>>({ total: 0, seconds: 0, metres: 0, months: [], families: [] })
 const route = useRoute()
 const query = ref<LogQuery>({ ...(route.query as LogQuery) })
-const { problem, guarded } = useGuarded()
+const { problem, guarded, quietly } = useGuarded()
 const isLoading = ref(true)
 const isByHand = ref(false)
 const takeIn = useTemplateRef<{ open: () => void }>('takeIn')
 const page = useTemplateRef<HTMLElement>('page')
 let asked = 0
+/** As many rows are shown before more are asked for: what fits a screen a few times over. */
+const rowsAtFirst = 40
 
-async function load(offset = 0) {
+async function look(offset = 0) {
   const own = ++asked
-  await guarded(async () => {
-    if (!athletes.isLoaded) await athletes.load()
-    const words = new URLSearchParams({ limit: '100', offset: String(offset) })
-    for (const [name, value] of Object.entries(query.value)) words.set(name, String(value))
-    const { rows: next, ...rest } = await api<FoundRecordings>(`/recordings?${words}`)
-    if (own !== asked) return
-    rows.value = offset === 0 ? next : [...rows.value, ...next]
-    found.value = rest
-  })
+  if (!athletes.isLoaded) await athletes.load()
+  const words = new URLSearchParams({ limit: String(offset === 0 ? rowsAtFirst : 100), offset: String(offset) })
+  for (const [name, value] of Object.entries(query.value)) words.set(name, String(value))
+  const { rows: next, ...rest } = await api<FoundRecordings>(`/recordings?${words}`)
+  if (own !== asked) return
+  rows.value = offset === 0 ? next : [...rows.value, ...next]
+  found.value = rest
+}
+async function load(offset = 0) {
+  await guarded(() => look(offset))
   isLoading.value = false
 }
 onMounted(() => load())
@@ -36,7 +39,7 @@ watch(query, () => {
   void navigateTo({ query: query.value as Record<string, string> }, { replace: true })
   void load()
 })
-useChanges(['recording'], () => rows.value.length <= 100 && load())
+useChanges(['recording'], () => rows.value.length <= rowsAtFirst && quietly(look))
 const isAsked = computed(() => Object.keys(query.value).length > 0)
 const sums = computed(() => {
   const { total, seconds, metres } = found.value
@@ -69,7 +72,7 @@ function facts(row: LogRow): string {
         <el-button type="primary" data-test="take-in-open" @click="takeIn?.open()">{{ texts.takeIn }}</el-button>
       </span>
     </div>
-    <LogFind v-model="query" :months="found.months" class="narrowed" />
+    <LogFind v-model="query" :months="found.months" :families="found.families" class="narrowed" />
     <LogTakeIn ref="takeIn" :page="page" @kept="load()" />
     <LazyLogByHand v-if="isByHand" @kept="id => navigateTo(`/log/${id}`)" @close="isByHand = false" />
     <p v-if="problem" class="said error" role="alert">

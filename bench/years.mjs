@@ -100,6 +100,7 @@ for (const [room, path, shown] of [
   ['Today', '/today', '[data-test=week-glance]'],
   ['Weeks', '/weeks', '[data-test=entry]'],
   ['Log', '/log', '[data-test=row]'],
+  ['What moves', '/log/trends', '[data-test=bests]'],
 ]) {
   console.log(`${room} gone to`.padEnd(32), `${(await opened(room, shown)).toFixed(0).padStart(5)} ms`)
   console.log(`${room} loaded anew`.padEnd(32), `${(await loaded(path, shown)).toFixed(0).padStart(5)} ms`)

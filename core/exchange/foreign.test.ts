@@ -54,6 +54,19 @@ describe('a GPX file as it comes from outside', () => {
       { t: 100, kind: 'resume' },
     ])
   })
+  it('keeps each value in its row where one track tells what another does not, and takes what is told first of what is told twice', () => {
+    const told = (from: number, to: number, beside: string) =>
+      seconds(from, to)
+        .map(second => point({ second, beside }))
+        .join('')
+    const one = track(told(0, 2, '') + told(2, 3, '<ns:hr>odd</ns:hr><ns:hr>120</ns:hr><hr>90</hr>'))
+    const { samples } = sound(readRecordingGpx(file(one + track(told(100, 102, '<power>200</power>'))))).recording
+    expect(samples.heartRate).toEqual([null, null, 120, null, null])
+    expect(samples.power).toEqual([null, null, null, 200, 200])
+    expect(samples.cadence).toBeUndefined()
+    expect(samples.lat?.length).toBe(5)
+  })
+
   it('has a pause where it stops for long and stood, and none where it was carried on or is sampled rarely', () => {
     const still = [...seconds(0, 30), ...seconds(200, 230)].map(second => point({ second, lat: 60 + Math.min(second, 30) * 3e-5 }))
     const { recording, notes } = sound(readRecordingGpx(file(track(still.join('')))))

@@ -1,6 +1,6 @@
 import { SaxesParser } from 'saxes'
 import type { ColumnName } from './exchanged'
-import { emptyColumns } from './exchanged'
+import { emptyColumns, put } from './exchanged'
 import type { ForeignRows } from './foreign-samples'
 
 /** One track of a file, as it stands there. Its times are milliseconds since 1970. */
@@ -31,15 +31,18 @@ const leafNames: Readonly<Record<string, Leaf>> = {
 }
 
 /** Trap: of nothing, and of blanks alone, `Number` makes 0. */
-function number(words: string): number | null {
+function number(words: string): number {
   const value = Number(words)
-  return Number.isNaN(value) || (value === 0 && words.trim() === '') ? null : value
+  return value === 0 && words.trim() === '' ? Number.NaN : value
+}
+
+/** What is told of a point twice is what was told first. */
+function putFirst(column: number[], row: number, value: number): void {
+  if (column.length <= row && !Number.isNaN(value)) put(column, row, value)
 }
 
 type Tag = Leaf | 'type' | 'rest' | 'trk' | 'trkseg' | 'trkpt' | null
 const structure = ['type', 'rest', 'trk', 'trkseg', 'trkpt'] as const
-
-const besidePosition = ['altitude', 'metres', 'heartRate', 'power', 'cadence'] as const
 
 /** What a tag is by its local name; looked up once for each name, since a file has few names and many tags. */
 function tagsByName(): (name: string) => Tag {
@@ -62,24 +65,26 @@ export function gpxReader(): { write: (part: string) => void; end: () => GpxTrac
   const tracks: GpxTrack[] = []
   let [fault, track, row]: [GpxTracks['fault'], GpxTrack | null, number] = [null, null, -1]
   let [isInPoint, leaf, text]: [boolean, Leaf | 'type' | 'rest' | null, string] = [false, null, '']
-  const [tagOf, open]: [(name: string) => Tag, Tag[]] = [tagsByName(), []]
+  const tagOf = tagsByName()
+  /** How deep one stands, and where the point and the track began that one is in. */
+  let [depth, pointAt, trackAt] = [0, 0, 0]
   const parser = new SaxesParser({ xmlns: false, position: true })
   const fail = (problem: string) => (fault ??= { problem, line: parser.line })
   const beginPoint = ({ lat = '', lon = '' }: Record<string, string>) => {
     const { at, columns } = track!
     row = at.length
     isInPoint = true
+    pointAt = depth - 1
     at.push(Number.NaN)
-    columns.lat.push(number(lat))
-    columns.lon.push(number(lon))
-    for (const name of besidePosition) columns[name].push(null)
+    put(columns.lat, row, number(lat))
+    put(columns.lon, row, number(lon))
   }
   parser.on('error', error => fail(error.message.replace(/^\d+:\d+: /, '')))
   parser.on('doctype', () => fail('it declares a document type, which no recording needs'))
   parser.on('opentag', ({ name, attributes }) => {
     if (fault) return
     const tag = tagOf(name)
-    open.push(tag)
+    depth++
     leaf = null
     text = ''
     if (tag === 'trkpt') {
@@ -89,6 +94,7 @@ export function gpxReader(): { write: (part: string) => void; end: () => GpxTrac
     } else if (tag === 'trk') {
       track = { type: '', rest: '', at: [], columns: emptyColumns(), stretches: [] }
       tracks.push(track)
+      trackAt = depth - 1
     } else if (track) {
       if (tag === 'trkseg') track.stretches.push(track.at.length)
       else if (tag === 'type' || tag === 'rest') leaf = tag
@@ -98,14 +104,14 @@ export function gpxReader(): { write: (part: string) => void; end: () => GpxTrac
     if (leaf !== null) text += words
   })
   parser.on('closetag', () => {
-    const tag = open.pop()
+    depth--
     if (fault || !track) return
     if (leaf === null) {
-      if (tag === 'trkpt') isInPoint = false
-      else if (tag === 'trk') track = null
+      if (depth === pointAt) isInPoint = false
+      else if (depth === trackAt) track = null
     } else if (leaf === 'type' || leaf === 'rest') track[leaf] ||= text
     else if (leaf === 'time') track.at[row] = Date.parse(text)
-    else track.columns[leaf][row] ??= number(text)
+    else putFirst(track.columns[leaf], row, number(text))
     leaf = null
   })
   return {

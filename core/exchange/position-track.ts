@@ -30,6 +30,8 @@ export function wayAlong(lat: Column, lon: Column): Column {
   })
 }
 
+/** Metres of a degree where it is longest. */
+const mostPerDegree = radians(1) * earthRadius
 /** Faster than this nobody goes who runs, rides or swims, in m/s. */
 const fastest = 45
 /** So many positions on end that lie apart from those before are a new place, not an error of one. */
@@ -40,20 +42,25 @@ const enoughToMove = 5
  * that nobody could have come to in the time. A row of them that agree is a place one was carried to, and stays.
  *
  * @param t seconds, increasing
+ * @param lat degrees, NaN where there is none
  * @returns how many were taken out; the columns are changed in place
  */
-export function cleanPositions(t: readonly number[], lat: Column, lon: Column): number {
+export function cleanPositions(t: readonly number[], lat: number[], lon: number[]): number {
   let [dropped, before] = [0, -1]
   let apart: number[] = []
   const drop = (index: number) => {
-    lat[index] = null
-    lon[index] = null
+    lat[index] = Number.NaN
+    lon[index] = Number.NaN
     dropped++
   }
-  const isWithin = (from: number, to: number) =>
-    metresBetween({ lat: lat[from]!, lon: lon[from]! }, { lat: lat[to]!, lon: lon[to]! }) <= fastest * (t[to]! - t[from]!) + 30
+  const isWithin = (from: number, to: number) => {
+    const most = fastest * (t[to]! - t[from]!) + 30
+    const degrees = Math.abs(lat[to]! - lat[from]!) + Math.abs(lon[to]! - lon[from]!)
+    if (degrees * mostPerDegree <= most) return true
+    return metresBetween({ lat: lat[from]!, lon: lon[from]! }, { lat: lat[to]!, lon: lon[to]! }) <= most
+  }
   for (let index = 0; index < t.length; index++) {
-    if (lat[index] === null || lon[index] === null) continue
+    if (!Number.isFinite(lat[index]) || !Number.isFinite(lon[index])) continue
     if (lat[index] === 0 && lon[index] === 0) {
       drop(index)
       continue

@@ -3,7 +3,7 @@ import type { SessionSport } from '../session/document'
 import { isSessionSport } from '../session/document'
 import type { Mark } from '../wrist/engine/marks'
 import type { ColumnName, Taken } from './exchanged'
-import { columnNames, emptyColumns } from './exchanged'
+import { columnNames, emptyColumns, put } from './exchanged'
 import { countOf, soundSamples } from './foreign-samples'
 import { readMark } from './mark-words'
 
@@ -92,12 +92,13 @@ function columnsOf({ rows, delimiter, at }: Table, left: string[]) {
     for (const name of columnNames) {
       const column = at.get(name)
       const words = (column === undefined ? '' : (row[column] ?? '')).trim()
-      const value = words === '' ? null : numberIn(words, delimiter)
-      if (value !== null && !Number.isFinite(value)) {
+      if (words === '') continue
+      const value = numberIn(words, delimiter)
+      if (Number.isFinite(value)) put(columns[name], index, value)
+      else {
         unread++
         example ||= `${words.slice(0, 40)} in line ${index + 2}`
       }
-      columns[name].push(value !== null && Number.isFinite(value) ? value : null)
     }
   }
   if (unread > 0) left.push(`${countOf(unread, 'cell')} without a number: ${example}`)

@@ -1,8 +1,8 @@
 import type { Recording } from '../record/recording'
 import type { SessionSport } from '../session/document'
 import type { Mark } from '../wrist/engine/marks'
-import type { Columns, Taken, TakenRecording } from './exchanged'
-import { columnNames } from './exchanged'
+import type { Taken, TakenRecording } from './exchanged'
+import { columnNames, put } from './exchanged'
 import { soundSamples } from './foreign-samples'
 import type { GpxTrack } from './gpx-tracks'
 import { gpxReader } from './gpx-tracks'
@@ -42,8 +42,8 @@ function joined(tracks: readonly GpxTrack[]): GpxTrack {
   const [first, ...others] = tracks as [GpxTrack, ...GpxTrack[]]
   for (const other of others) {
     first.stretches.push(first.at.length, ...other.stretches.map(row => row + first.at.length))
+    for (const name of columnNames) other.columns[name].forEach((value, row) => put(first.columns[name], first.at.length + row, value))
     for (const at of other.at) first.at.push(at)
-    for (const name of columnNames) for (const value of other.columns[name]) (first.columns as Columns)[name].push(value)
   }
   return first
 }

@@ -73,12 +73,16 @@ export interface LogQuery {
   place?: string
 }
 
-/** A page of what was done, with what all of it comes to, and the months and families in which there is any. */
+/** A page of what was done, with what all of it comes to. */
 export interface FoundRecordings extends Listed<LogRow> {
   seconds: number
   metres: number
+}
+
+/** What the log can be narrowed to: the months in which there is any of what is asked for, and the families done most often. */
+export interface LogNarrowings {
   months: { month: string; count: number }[]
-  /** The families done most often, by the title last done. */
+  /** By the title each was last done under. */
   families: { family: string; title: string; count: number }[]
 }
 

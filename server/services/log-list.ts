@@ -3,7 +3,7 @@ import type { SQL } from 'drizzle-orm'
 import { isCalendarDay } from '../../core/quantity/day'
 import type { Score } from '../../core/record/score'
 import type { SessionSport } from '../../core/session/document'
-import type { FoundRecordings, LogQuery } from '../../shared/log'
+import type { FoundRecordings, LogNarrowings, LogQuery } from '../../shared/log'
 import type { OwnerTransaction } from '../db/client'
 import { recording } from '../db/recordings'
 import { session } from '../db/schema'
@@ -47,24 +47,6 @@ function matching(query: LogQuery, zone: string): SQL | undefined {
   )
 }
 
-/** Families that can be narrowed to; more are found by their words. */
-const familiesShown = 40
-
-/** Families among what is found, the most often done first, each by the title it was last done under. */
-const familiesIn = (tx: OwnerTransaction, matches: SQL | undefined): Promise<FoundRecordings['families']> =>
-  tx
-    .select({
-      family: sql<string>`${session.familyId}`,
-      title: sql<string>`(array_agg(${recording.title} order by ${recording.startedAt} desc))[1]`,
-      count: sql<number>`count(*)::int`,
-    })
-    .from(recording)
-    .innerJoin(session, eq(session.id, recording.sessionId))
-    .where(matches)
-    .groupBy(session.familyId)
-    .orderBy(sql`count(*) desc, 2`)
-    .limit(familiesShown)
-
 /** What was done, newest first, a page at a time, with what all that is found comes to. */
 export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limit: number, offset: number): Promise<FoundRecordings> {
   await drawCords(tx)
@@ -100,17 +82,8 @@ export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limi
     })
     .from(recording)
     .where(matches)
-  const month = sql<string>`left(${dayDone(zone)}, 7)`
-  const months = await tx
-    .select({ month, count: sql<number>`count(*)::int` })
-    .from(recording)
-    .where(matching({ ...query, from: undefined, to: undefined }, zone))
-    .groupBy(sql`1`)
-    .orderBy(sql`1 desc`)
   return {
     ...sums!,
-    months,
-    families: await familiesIn(tx, matching({ ...query, family: undefined }, zone)),
     rows: rows.map(({ totals, felt, startedAt, ...row }) => ({
       ...row,
       sport: row.sport as SessionSport,
@@ -121,4 +94,32 @@ export async function listRecordings(tx: OwnerTransaction, query: LogQuery, limi
       rpe: felt?.rpe ?? null,
     })),
   }
+}
+
+/** Families that can be narrowed to; more are found by their words. */
+const familiesShown = 40
+
+/** What the log, as it is asked for, can be narrowed to: its months, the last first, and its families, the most often done first. */
+export async function logNarrowings(tx: OwnerTransaction, query: LogQuery): Promise<LogNarrowings> {
+  const zone = (await currentStandpoint(tx)).zone
+  const count = sql<number>`count(*)::int`
+  const months = await tx
+    .select({ month: sql<string>`left(${dayDone(zone)}, 7)`, count })
+    .from(recording)
+    .where(matching({ ...query, from: undefined, to: undefined }, zone))
+    .groupBy(sql`1`)
+    .orderBy(sql`1 desc`)
+  const families = await tx
+    .select({
+      family: sql<string>`${session.familyId}`,
+      title: sql<string>`(array_agg(${recording.title} order by ${recording.startedAt} desc))[1]`,
+      count,
+    })
+    .from(recording)
+    .innerJoin(session, eq(session.id, recording.sessionId))
+    .where(matching({ ...query, family: undefined }, zone))
+    .groupBy(session.familyId)
+    .orderBy(sql`count(*) desc, 2`)
+    .limit(familiesShown)
+  return { months, families }
 }

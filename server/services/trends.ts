@@ -35,13 +35,14 @@ async function bestsOf(tx: OwnerTransaction, sport: Sport, { zone, day }: Standp
     .where(and(isOf(sport), isNotNull(recording.learnt)))
     .orderBy(asc(recording.startedAt))
   const best = new Map<number, BestRow>()
+  const since = daysFrom(day, -lately)
   for (const { id, title, day: on, bests } of rows) {
     for (const { metres, seconds, value } of bests ?? []) {
       const key = metres ?? seconds
       const known = best.get(key)
       const row: BestRow = known ?? { metres, seconds, value: 0, day: on, id, title, lately: null }
       if (value > row.value) Object.assign(row, { seconds, value, day: on, id, title })
-      if (on >= daysFrom(day, -lately) && value > (row.lately?.value ?? 0)) row.lately = { value, seconds, day: on, id }
+      if (on >= since && value > (row.lately?.value ?? 0)) row.lately = { value, seconds, day: on, id }
       best.set(key, row)
     }
   }

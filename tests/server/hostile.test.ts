@@ -98,6 +98,7 @@ const good: Record<string, () => Asked> = {
   'DELETE /recordings/:id': () => ({ id: 'recording' }),
   'POST /recordings/:id/restore': () => ({ id: 'recording' }),
   'GET /recordings': () => ({ query: { limit: 10, offset: 0 } }),
+  'GET /recordings/narrowings': () => ({ query: { sport: 'run' } }),
   'GET /trends': () => ({ query: { sport: 'run' } }),
   'GET /trends/family': () => ({ query: { id: at.session } }),
   'POST /trends/marks': () => ({ body: { key: 'mark run repeats x', answer: 'later' } }),

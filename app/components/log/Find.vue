@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import { sayDuration } from '~~/core/quantity/time'
 import { sessionSports } from '~~/core/session/document'
-import type { FoundRecordings, LogQuery } from '~~/shared/log'
+import type { LogNarrowings, LogQuery } from '~~/shared/log'
 import { logFind as texts } from '~/texts/en'
 
 /** What of the log is asked for: by words, and narrowed by sport, how it was held, place, length, family and month. */
-const props = defineProps<Pick<FoundRecordings, 'months' | 'families'>>()
 const query = defineModel<LogQuery>({ required: true })
 const dates = useDates()
 const words = ref(query.value.words ?? '')
 const isOpen = ref(Object.keys(query.value).some(name => name !== 'words'))
+const choices = shallowRef<LogNarrowings>({ months: [], families: [] })
+const { problem, quietly } = useGuarded()
+/** What is asked for may have changed before its choices come. */
+const fetchChoices = () =>
+  quietly(async () => {
+    const asked = query.value
+    const found = await api<LogNarrowings>(`/recordings/narrowings?${new URLSearchParams(asked as Record<string, string>)}`)
+    if (asked === query.value) choices.value = found
+  })
+watch([isOpen, query], () => isOpen.value && fetchChoices(), { immediate: true })
 
 /** What is empty is not asked for. */
 const ask = (change: LogQuery) => {
@@ -54,7 +63,7 @@ const askMonth = (value: string) => {
 }
 const years = computed(() => {
   const counts = new Map<string, number>()
-  for (const one of props.months) counts.set(one.month.slice(0, 4), (counts.get(one.month.slice(0, 4)) ?? 0) + one.count)
+  for (const one of choices.value.months) counts.set(one.month.slice(0, 4), (counts.get(one.month.slice(0, 4)) ?? 0) + one.count)
   return [...counts].map(([year, count]) => ({ year, count }))
 })
 const held = { well: texts.heldWell, badly: texts.heldBadly, unplanned: texts.unplanned }
@@ -62,7 +71,7 @@ const options = (names: Record<string, string>) => Object.entries(names).map(([v
 const asking = (name: keyof LogQuery) => (value: string) => ask({ [name]: value || undefined })
 /** The one asked for is among them, though there be none of it or many done more often. */
 const familyOptions = computed(() => {
-  const options = props.families.map(({ family, title, count }) => ({ value: family, label: `${title} · ${count}` }))
+  const options = choices.value.families.map(({ family, title, count }) => ({ value: family, label: `${title} · ${count}` }))
   const asked = query.value.family
   return asked && !options.some(({ value }) => value === asked) ? [{ value: asked, label: texts.thatFamily }, ...options] : options
 })
@@ -108,7 +117,7 @@ const narrowings = computed(() => [
     any: texts.everyMonth,
     options: [
       ...years.value.map(({ year, count }) => ({ value: year, label: `${year} · ${count}` })),
-      ...props.months.map(one => ({ value: one.month, label: `${dates.monthOf(one.month)} · ${one.count}` })),
+      ...choices.value.months.map(one => ({ value: one.month, label: `${dates.monthOf(one.month)} · ${one.count}` })),
     ],
     ask: askMonth,
   },
@@ -139,6 +148,7 @@ defineExpose({ clear })
         <el-option v-for="option in one.options" :key="option.value" v-bind="option" />
       </el-select>
     </div>
+    <ProblemAlert v-if="isOpen" :problem="problem" />
   </search>
 </template>
 

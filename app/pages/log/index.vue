@@ -8,7 +8,7 @@ import { logIndexPage as texts } from '~/texts/en'
 useHead({ title: 'Log · Agonis' })
 const athletes = useAthleteStore()
 const rows = ref<LogRow[]>([])
-const found = shallowRef<Omit<FoundRecordings, 'rows'>>({ total: 0, seconds: 0, metres: 0, months: [], families: [] })
+const found = shallowRef<Omit<FoundRecordings, 'rows'>>({ total: 0, seconds: 0, metres: 0 })
 const route = useRoute()
 const query = ref<LogQuery>({ ...(route.query as LogQuery) })
 const { problem, guarded, quietly } = useGuarded()
@@ -18,7 +18,7 @@ const takeIn = useTemplateRef<{ open: () => void }>('takeIn')
 const page = useTemplateRef<HTMLElement>('page')
 let asked = 0
 /** As many rows are shown before more are asked for: what fits a screen a few times over. */
-const rowsAtFirst = 40
+const rowsAtFirst = 24
 
 async function look(offset = 0) {
   const own = ++asked
@@ -72,7 +72,7 @@ function facts(row: LogRow): string {
         <el-button type="primary" data-test="take-in-open" @click="takeIn?.open()">{{ texts.takeIn }}</el-button>
       </span>
     </div>
-    <LogFind v-model="query" :months="found.months" :families="found.families" class="narrowed" />
+    <LogFind v-model="query" class="narrowed" />
     <LogTakeIn ref="takeIn" :page="page" @kept="load()" />
     <LazyLogByHand v-if="isByHand" @kept="id => navigateTo(`/log/${id}`)" @close="isByHand = false" />
     <p v-if="problem" class="said error" role="alert">

@@ -39,6 +39,16 @@ watch(felt, () => {
   keepTyped(draft, JSON.stringify(felt))
   void keep()
 })
+const onPaper = computed(() =>
+  [
+    felt.rpe === undefined ? '' : `${texts.effort} ${texts.of10(felt.rpe)}`,
+    typeof felt.slept === 'number' ? `${texts.slept}: ${felt.slept}` : '',
+    felt.pain ? texts.somethingHurt : '',
+    felt.note,
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
 onMounted(() => {
   const before = typedBefore(draft)
   if (before !== null) Object.assign(felt, JSON.parse(before))
@@ -48,7 +58,8 @@ onMounted(() => {
 <template>
   <section>
     <h2>{{ texts.howItFelt }}</h2>
-    <div class="felt">
+    <p class="onpaper">{{ onPaper }}</p>
+    <div class="felt noprint">
       <label
         >{{ texts.effort }}
         <el-select v-model="felt.rpe" clearable :value-on-clear="() => undefined" :placeholder="texts.notSaid">

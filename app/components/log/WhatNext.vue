@@ -65,7 +65,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     </p>
     <DeskRowDiff v-if="chosen.by" :before="logged.session!" :after="chosen.session" data-test="next-rows" />
     <p v-for="caution in chosen.cautions" :key="caution" class="said ask">{{ caution }}</p>
-    <p v-if="proposals.length > 1" class="faint">
+    <p v-if="proposals.length > 1" class="faint noprint">
       {{ texts.orElse }}
       <el-button v-for="one in proposals.filter(other => other !== chosen)" :key="one.kind" link type="primary" @click="kind = one.kind">{{
         texts.kinds[one.kind]
@@ -74,7 +74,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <p v-if="told" class="said note" role="status" data-test="next-told">
       {{ told.said }}. <el-button link type="primary" :disabled="isBusy" @click="undo">{{ texts.undo }}</el-button>
     </p>
-    <p v-else-if="chosen.kind !== 'rest'" class="acts">
+    <p v-else-if="chosen.kind !== 'rest'" class="acts noprint">
       <el-button type="primary" :disabled="isBusy" data-test="take-next" @click="take">{{
         texts.putItOn(dates.day(day ?? usualDay))
       }}</el-button>

@@ -95,10 +95,11 @@ const option = computed(() => {
 <template>
   <section :aria-label="texts.families" data-test="family-trend">
     <h2>{{ texts.families }}</h2>
+    <p class="onpaper">{{ families.find(({ family }) => family === chosen)?.title }}</p>
     <el-select v-model="chosen" filterable :aria-label="texts.families" append-to="#room" class="pick" data-test="pick-family">
       <el-option v-for="one in families" :key="one.family" :value="one.family" :label="texts.times(one.title, one.count)" />
     </el-select>
-    <NuxtLink v-if="chosen" :to="`/log?family=${chosen}`" class="all">{{ texts.inTheLog }}</NuxtLink>
+    <NuxtLink v-if="chosen" :to="`/log?family=${chosen}`" class="all noprint">{{ texts.inTheLog }}</NuxtLink>
     <ProblemAlert :problem="problem" />
     <template v-if="trend && rows.length > 0">
       <div class="chart"><LazyChartPicture :option="option" :label="texts.overTime" /></div>

@@ -113,7 +113,7 @@ function facts(row: LogRow): string {
   flex-wrap: wrap;
   gap: 10px 20px;
   align-items: center;
-  margin-bottom: 6px;
+  margin-bottom: 12px;
 }
 .narrowed {
   margin-bottom: 12px;

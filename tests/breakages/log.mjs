@@ -7,6 +7,7 @@ export const log = [
     to: '  return { id: twin.id',
     test: 'tests/server/log.test.ts',
     project: 'server',
+    isBuilt: true,
   },
   {
     what: 'The search of the log takes what is typed for a pattern.',
@@ -15,6 +16,7 @@ export const log = [
     to: 'word',
     test: 'tests/server/log.test.ts',
     project: 'server',
+    isBuilt: true,
   },
   {
     what: 'A step put elsewhere leaves what was learnt as it was.',
@@ -23,6 +25,7 @@ export const log = [
     to: 'cord: null })',
     test: 'tests/server/trends.test.ts',
     project: 'server',
+    isBuilt: true,
   },
   {
     what: 'A mark put off is proposed again at once.',
@@ -31,6 +34,7 @@ export const log = [
     to: '!answered.has(key)',
     test: 'tests/server/trends.test.ts',
     project: 'server',
+    isBuilt: true,
   },
   {
     what: 'Where one was goes out with a recording.',

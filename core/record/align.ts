@@ -131,6 +131,16 @@ function openedBy(marks: readonly Mark[], end: number): Opened[] {
   return opened
 }
 
+/** Metres of a stretch without those made in its pauses; null where the way at its ends is not known. */
+export function metresOfStretch(recording: Recording, { from, to, pauses }: Pick<RecordedStep, 'from' | 'to' | 'pauses'>): number | null {
+  const between = (start: number, end: number) => {
+    const [low, high] = [metresAt(recording, start), metresAt(recording, end)]
+    return low === null || high === null ? null : high - low
+  }
+  const whole = between(from, to)
+  return whole === null ? null : Math.max(0, whole - pauses.reduce((sum, pause) => sum + (between(pause.from, pause.to) ?? 0), 0))
+}
+
 /**
  * The stretches that the engine's own marks cut a recording into, in order. A step taken back by `back` goes on as if
  * it had not ended. Empty when the recording has no step marks.
@@ -141,11 +151,6 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
   const end = recording.samples.t.at(-1) ?? recording.marks.at(-1)?.t ?? 0
   return openedBy(recording.marks, end).map((entry): RecordedStep => {
     const to = entry.to ?? end
-    const [start, finish] = [metresAt(recording, entry.from), metresAt(recording, to)]
-    const paused = entry.pauses.reduce(
-      (sum, pause) => sum + (metresAt(recording, pause.to) ?? 0) - (metresAt(recording, pause.from) ?? 0),
-      0,
-    )
     return {
       path: entry.path,
       round: entry.round,
@@ -155,7 +160,7 @@ export function alignByMarks(recording: Recording): RecordedStep[] {
       ceilings: entry.ceilings,
       endedBy: entry.endedBy,
       ...samplesBetween(recording, entry.from, to),
-      metres: start === null || finish === null ? null : Math.max(0, finish - start - paused),
+      metres: metresOfStretch(recording, { ...entry, to }),
     }
   })
 }

@@ -1,5 +1,5 @@
 import type { RecordedStep } from './align'
-import { metresAt, samplesBetween } from './align'
+import { metresOfStretch, samplesBetween } from './align'
 import type { Recording } from './recording'
 
 /** Where the athlete says that a step began, in elapsed seconds of the recording. */
@@ -11,16 +11,6 @@ export interface StepBoundary {
 
 const isOf = (boundary: StepBoundary, { path, round }: Pick<RecordedStep, 'path' | 'round'>) =>
   boundary.path === path && boundary.round.join('.') === round.join('.')
-
-/** Metres of a stretch without those made in its pauses. */
-function metresOf(recording: Recording, { from, to, pauses }: Pick<RecordedStep, 'from' | 'to' | 'pauses'>): number | null {
-  const between = (start: number, end: number) => {
-    const [low, high] = [metresAt(recording, start), metresAt(recording, end)]
-    return low === null || high === null ? null : high - low
-  }
-  const whole = between(from, to)
-  return whole === null ? null : Math.max(0, whole - pauses.reduce((sum, pause) => sum + (between(pause.from, pause.to) ?? 0), 0))
-}
 
 /** The shortest that a step may become, in seconds. */
 const shortest = 1
@@ -54,6 +44,6 @@ export function withBoundaries(recording: Recording, steps: readonly RecordedSte
       .filter(pause => pause.to > step.from && pause.from < step.to)
       .map(pause => ({ from: Math.max(pause.from, step.from), to: Math.min(pause.to, step.to) }))
     const cut = { ...step, pauses: own, endedBy: index === moved.length - 1 ? step.endedBy : ('press' as const) }
-    return { ...cut, ...samplesBetween(recording, cut.from, cut.to), metres: metresOf(recording, cut) }
+    return { ...cut, ...samplesBetween(recording, cut.from, cut.to), metres: metresOfStretch(recording, cut) }
   })
 }

@@ -1,3 +1,4 @@
+import { median } from '../quantity/mean'
 import type { Recording } from './recording'
 import type { ShapeSignal } from './shape-signal'
 import { meanOf, shapeSignal } from './shape-signal'
@@ -26,7 +27,6 @@ const contrast = 1.12
 /** How much the members of one set may differ. */
 const alike = 0.14
 
-const median = (values: readonly number[]) => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)]!
 const spread = (values: readonly number[]) => {
   const middle = median(values)
   return Math.sqrt(values.reduce((sum, value) => sum + (value / middle - 1) ** 2, 0) / values.length)

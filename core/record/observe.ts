@@ -1,3 +1,4 @@
+import { median } from '../quantity/mean'
 import { firstWhere } from '../quantity/search'
 import type { Program } from '../wrist/program/program'
 import { stepsOf } from '../wrist/program/program-steps'
@@ -18,11 +19,6 @@ export type Observed =
   | { code: 'pauses'; count: number; seconds: number }
   | { code: 'climbed'; metres: number }
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((one, other) => one - other)
-  const middle = Math.floor(sorted.length / 2)
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 const workPaths = ({ items }: Program) =>

@@ -71,7 +71,6 @@ describe('a recording without marks', () => {
     for (let seed = 1; seed <= rehearsals; seed++) {
       const program = own[seed % own.length]!
       const result = compare(program, rehearse(program, ilse, { seed, startedAt }), seed)
-      console.log('ZZ', seed, demoScripts[programs.indexOf(program)]!.split('\n')[0], JSON.stringify(result))
       all += result.all
       there += result.there
       expect(result.confidence > 0.8 && result.invented > 0, `seed ${seed}: ${JSON.stringify(result)}`).toBe(false)

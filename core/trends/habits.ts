@@ -1,3 +1,4 @@
+import { median } from '../quantity/mean'
 import type { Role } from '../session/document'
 import type { Learnt } from './learn'
 
@@ -9,7 +10,6 @@ export interface Habits {
   recovery: { beats: number; recordings: number } | null
 }
 
-const median = (values: readonly number[]) => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)]!
 /** Fewer recordings tell no habit. */
 const fewest = 3
 

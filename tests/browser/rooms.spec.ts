@@ -62,6 +62,25 @@ test('the log shows the badly paced session for what it was', async ({ app }) =>
   await tick(app, 'something hurt')
   await expect(app.getByText('ask a doctor or physiotherapist')).toBeVisible()
   await tick(app, 'something hurt')
+  await app.emulateMedia({ media: 'print' })
+  await expect(app.locator('[data-test=choose-step]').first()).toBeVisible()
+  await expect(app.getByText(/^Effort \d+ of 10/)).toBeVisible()
+})
+
+test('the log is narrowed to one session among those that are in it, and stays so over a reload', async ({ app }) => {
+  await app.goto('/log')
+  await expect(app.locator('[data-test=row]')).toHaveCount(24)
+  await app.locator('[data-test=log-narrow]').click()
+  await app.locator('[data-test=log-family]').click()
+  await app.getByRole('option', { name: /^Twelve threes · \d+$/ }).click()
+  await app.waitForURL(/\?family=/)
+  const titles = app.locator('[data-test=row] a')
+  await expect(titles).not.toHaveCount(24)
+  expect(new Set(await titles.allInnerTexts())).toEqual(new Set(['Twelve threes']))
+  await app.reload()
+  await expect(app.locator('[data-test=log-family]')).toContainText('Twelve threes')
+  await app.locator('[data-test=log-all]').click()
+  await expect(titles).toHaveCount(24)
 })
 
 test('an address that leads nowhere says so', async ({ app }) => {

@@ -132,6 +132,7 @@ const width = 120
 }
 @media print {
   .row {
+    display: inline-flex !important;
     text-decoration: none;
   }
 }

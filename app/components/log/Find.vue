@@ -165,6 +165,9 @@ defineExpose({ clear })
   min-width: 180px;
   max-width: 420px;
 }
+.narrow .el-select {
+  width: 100%;
+}
 .narrow {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));

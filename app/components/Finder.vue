@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { readScript } from '~~/core/script/reader/read-script'
 import { rooms } from '~/rooms'
 import type { Cord } from '~~/core/reckon/cord'
@@ -73,7 +73,7 @@ const ofSession = (row: ShelfRow, kind: string): Found => ({
   name: row.title,
   beside: [
     row.sport,
-    row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60),
+    row.seconds === null ? '' : sayToTheMinute(row.seconds),
     ...row.tags.map(tag => `#${tag}`),
     texts.changed(day(row.updatedAt)),
   ]

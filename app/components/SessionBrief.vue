@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { ShelfRow } from '~~/shared/api'
 import { sessionBrief as texts } from '~/texts/en'
 
@@ -9,7 +9,7 @@ const dates = useDates()
 const facts = computed(() =>
   [
     props.row.sport,
-    props.row.seconds === null ? '' : sayDuration(Math.round(props.row.seconds / 60) * 60),
+    props.row.seconds === null ? '' : sayToTheMinute(props.row.seconds),
     ...props.row.tags.map(tag => `#${tag}`),
     texts.changed(dates.dayOf(props.row.updatedAt)),
   ]

@@ -2,7 +2,7 @@ import { encode } from 'uqr'
 import type { Standpoint } from '../athlete/standpoint'
 import { unitsOf } from '../athlete/athlete'
 import { sayDistance } from '../quantity/distance'
-import { sayDuration } from '../quantity/time'
+import { sayToTheMinute } from '../quantity/time'
 import { reckon } from '../reckon/reckon'
 import { sheetRows } from '../reckon/sheet'
 import { printSession } from '../script/print'
@@ -35,7 +35,7 @@ export function sessionCard(written: Session, standpoint: Standpoint, { size, wi
   const summary = [
     session.sport,
     session.day,
-    seconds.likely === null ? null : `about ${sayDuration(Math.round(seconds.likely / 60) * 60)}`,
+    seconds.likely === null ? null : `about ${sayToTheMinute(seconds.likely)}`,
     metres.likely === null || metres.likely === 0 ? null : `about ${sayDistance(metres.likely, unit)}`,
     session.ceiling ? `ceiling ${session.ceiling.above} ${session.ceiling.unit ?? 'bpm'}` : null,
   ]

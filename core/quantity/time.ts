@@ -60,3 +60,6 @@ export function sayDuration(seconds: number): string {
   const minutes = Math.round(whole / 60)
   return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
 }
+
+/** Says a duration to the minute, as one speaks of a session that is not timed: `4 min`, `1 h 05`. */
+export const sayToTheMinute = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)

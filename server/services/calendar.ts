@@ -3,7 +3,7 @@ import type { CalendarEntry } from '../../core/exchange/plan-ics'
 import { planIcs } from '../../core/exchange/plan-ics'
 import type { CalendarTimes } from '../../core/plan/times'
 import { daysFrom } from '../../core/quantity/day'
-import { sayDuration } from '../../core/quantity/time'
+import { sayToTheMinute } from '../../core/quantity/time'
 import type { CalendarFeed } from '../../shared/plan'
 import type { OwnerTransaction } from '../db/client'
 import { calendarFeed, planEntry } from '../db/plan'
@@ -70,7 +70,7 @@ async function entriesOf(tx: OwnerTransaction, from: string, to: string): Promis
   return rows.map(({ id, day, kind, title, seconds, minutes, burden }) => {
     const { entry, session: changed, words } = changeOf.get(id)!
     const length = kind === 'work' ? (minutes === null ? null : minutes * 60) : seconds
-    const facts = [length === null ? '' : `about ${sayDuration(Math.round(length / 60) * 60)}`, burden?.level ?? ''].filter(Boolean)
+    const facts = [length === null ? '' : `about ${sayToTheMinute(length)}`, burden?.level ?? ''].filter(Boolean)
     return {
       id,
       day,

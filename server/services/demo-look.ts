@@ -1,11 +1,9 @@
-import { isNull } from 'drizzle-orm'
 import type { Database } from '../db/client'
 import { asOwner } from '../db/client'
-import { planEntry } from '../db/plan'
-import { recording } from '../db/recordings'
-import { session, watch } from '../db/schema'
+import { watch } from '../db/schema'
 import { currentStandpoint } from './athlete'
 import { fillDemo, fillDemoWatch } from './demo-fill'
+import { hasNothing } from './has-nothing'
 import { Problem } from './problem'
 import { demoWatches } from '../../demo/log'
 
@@ -15,12 +13,7 @@ import { demoWatches } from '../../demo/log'
  */
 export async function lookRound(database: Database, owner: string): Promise<{ day: string }> {
   const day = await asOwner(database, owner, async tx => {
-    const rows = [
-      ...(await tx.select({ id: session.id }).from(session).where(isNull(session.removedAt)).limit(1)),
-      ...(await tx.select({ id: recording.id }).from(recording).where(isNull(recording.removedAt)).limit(1)),
-      ...(await tx.select({ id: planEntry.id }).from(planEntry).limit(1)),
-    ]
-    if (rows.length > 0)
+    if (!(await hasNothing(tx)))
       throw new Problem(409, 'There is something of yours here already.', 'request', 'The demo is for an account that has nothing yet.')
     const { day: today } = await currentStandpoint(tx)
     await fillDemo(tx, today)

@@ -1,4 +1,4 @@
-import { and, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, gte, inArray, sql } from 'drizzle-orm'
 import { balanceOf } from '../../core/plan/balance'
 import type { PlanEntry } from '../../core/plan/entry'
 import { weightsOf } from '../../core/plan/weights'
@@ -14,6 +14,7 @@ import type { OwnerTransaction } from '../db/client'
 import { demoDay, pushRoutine } from '../db/plan'
 import { holding, session, transfer, watch } from '../db/schema'
 import { currentStandpoint } from './athlete'
+import { hasNothing } from './has-nothing'
 import { spanOf } from './span'
 import { documentsOf } from './week-text'
 
@@ -102,12 +103,6 @@ async function notOnTheWatch(tx: OwnerTransaction): Promise<Decision[]> {
 
 const entryOf = (row: PlanRow): PlanEntry => ({ ...row, session: row.sessionId, sport: row.sport as Sport | null })
 
-async function isEmptyHere(tx: OwnerTransaction, done: readonly DoneRow[], entries: readonly PlanRow[]): Promise<boolean> {
-  if (done.length > 0 || entries.length > 0) return false
-  const rows = await tx.select({ id: session.id }).from(session).where(isNull(session.removedAt)).limit(1)
-  return rows.length === 0
-}
-
 /** All that the first screen shows, seen from the athlete's today. */
 export async function todayOf(tx: OwnerTransaction): Promise<TodayPicture> {
   const standpoint = await currentStandpoint(tx)
@@ -137,7 +132,7 @@ export async function todayOf(tx: OwnerTransaction): Promise<TodayPicture> {
   }).filter(({ key, code }) => !dismissed.includes(key) && !dismissed.includes(code))
   return {
     today,
-    isEmpty: await isEmptyHere(tx, done, entries),
+    isEmpty: done.length === 0 && entries.length === 0 && (await hasNothing(tx)),
     sessions: sessions.map(entry =>
       todaySession(
         entry,

@@ -103,7 +103,7 @@ export const server = [
     file: 'server/services/collect.ts',
     from: "if (by !== 'hand' || digest === null) continue",
     to: 'if (digest !== undefined) continue',
-    test: 'tests/server/watches.test.ts',
+    test: 'tests/server/coming-home.test.ts',
     isBuilt: true,
   },
   {

@@ -2,51 +2,18 @@ import { eq, sql } from 'drizzle-orm'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { pairStandin } from '../../scripts/pair-standin'
 import { asOwner } from '../../server/db/client'
-import { recording } from '../../server/db/recordings'
-import { arrival, holding, transfer, watch } from '../../server/db/schema'
+import { holding, transfer, watch } from '../../server/db/schema'
 import { atWatch } from '../../server/services/lease'
 import { listSlots } from '../../core/wrist/link/transfer'
-import type { FitPreview, KeptWatch, PushPlan, SlotComparison, TransferState, WatchState } from '../../shared/api'
-import type { LoggedRecording } from '../../shared/log'
+import type { FitPreview, KeptWatch, SlotComparison, TransferState } from '../../shared/api'
 import type { Person } from './client'
 import { database, newPerson, newSession, until } from './client'
-
-const short = (title: string) =>
-  `title ${title}\nsport run\n\nwarm-up 1:00\n3 times, drop last recovery\n  0:30 @ 4:20-4:50 /km\n  recovery 0:20\n`
-const today = () => new Date().toISOString().slice(0, 10)
-const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+import { ended, hand, newWearer, problemOf, send, short, stateOf, statuses } from './wearer'
 
 let ilse: Person
 beforeEach(async () => {
-  ilse = await newPerson('Ilse')
-  await ilse.ask('PUT', '/me', {
-    base: 0,
-    document: {
-      format: 'agonis.athlete',
-      version: 1,
-      name: 'Ilse Brandvik',
-      timeZone: 'UTC',
-      heart: { max: 182, rest: 50 },
-      run: { criticalSpeed: 3.6 },
-      easyPace: 355,
-    },
-  })
+  ilse = await newWearer()
 })
-
-const stateOf = async (person: Person, id = person.watch) => (await person.ask<WatchState>('GET', `/watches/${id}/state`)).body
-const hand = (person: Person, act: object) => person.ask('POST', `/standin/${person.watch}/hand`, act)
-const ended = (person: Person, id: string) =>
-  until(
-    async () => (await person.ask<TransferState>('GET', `/transfers/${id}`)).body,
-    transfer => transfer.state !== 'sending',
-  )
-async function send(person: Person, session: string): Promise<TransferState> {
-  const begun = await person.ask<TransferState>('POST', `/watches/${person.watch}/transfers`, { session })
-  expect(begun.status).toBe(201)
-  return ended(person, begun.body.id)
-}
-const statuses = (state: WatchState) => state.rows.filter(row => row.status !== 'empty').map(row => `${row.status} ${row.holds ?? '-'}`)
-const problemOf = (answer: { body: unknown }) => (answer.body as { problem: string }).problem
 
 describe('pairing', () => {
   it('takes a new watch in, which says nothing until it is paired by the code on its glass', async () => {
@@ -268,102 +235,4 @@ describe('fitting with choices', () => {
     expect([bad.status, bad.body.where]).toEqual([422, 'body.profile/maxSteps'])
     expect((await send(ilse, await newSession(ilse, short('Flat')))).state).toBe('done')
   })
-})
-
-describe("pushing by the athlete's schools", () => {
-  const plan = async () => (await ilse.ask<PushPlan>('GET', `/watches/${ilse.watch}/push`)).body
-  const push = (digest: string) => ilse.ask<{ transfers: TransferState[] }>('POST', `/watches/${ilse.watch}/push`, { digest })
-
-  it('shows what it would do, does exactly that, and then has nothing to do', async () => {
-    for (const [title, days] of [
-      ['Quay ladder', 0],
-      ['Sound hundreds', 3],
-      ['Too far', 9],
-    ] as const) {
-      await ilse.ask('POST', '/plan', { session: await newSession(ilse, short(title)), day: inDays(days) })
-    }
-    await hand(ilse, { do: 'make' })
-    const dry = await plan()
-    expect(dry.acts.map(act => [act.do, 'name' in act && act.name])).toEqual([
-      ['send', 'Quay ladder'],
-      ['send', 'Sound hundreds'],
-    ])
-    expect(statuses(await stateOf(ilse))).toEqual(['extra Own quarter hour'])
-    for (const { id } of (await push(dry.digest)).body.transfers) expect((await ended(ilse, id)).state).toBe('done')
-    expect((await plan()).acts.map(act => act.do)).toEqual(['keep', 'keep'])
-    expect(statuses(await stateOf(ilse)).sort()).toEqual(['equal Quay ladder', 'equal Sound hundreds', 'extra Own quarter hour'])
-  })
-
-  it('does nothing when something has changed since the look, and says what there would be to do now', async () => {
-    await ilse.ask('POST', '/plan', { session: await newSession(ilse, short('Quay ladder')), day: today() })
-    const dry = await plan()
-    await ilse.ask('POST', '/plan', { session: await newSession(ilse, short('Sound hundreds')), day: today() })
-    const refused = await ilse.ask<{ plan: PushPlan }>('POST', `/watches/${ilse.watch}/push`, { digest: dry.digest })
-    expect(refused.status).toBe(409)
-    expect(refused.body.plan.acts).toHaveLength(2)
-    expect(statuses(await stateOf(ilse))).toEqual([])
-  })
-
-  it('names by weekday and keeps to one slot where the athlete wants that', async () => {
-    const { body } = await ilse.ask<{ number: number; athlete: object }>('GET', '/me')
-    await ilse.ask('POST', '/plan', { session: await newSession(ilse, short('Quay ladder')), day: today() })
-    await ilse.ask('PUT', '/me', { base: body.number, document: { ...body.athlete, schools: { naming: 'weekday', pushing: 'today' } } })
-    const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(new Date())
-    expect((await plan()).acts).toMatchObject([{ do: 'send', name: weekday }])
-    await ilse.ask('PUT', '/me', { base: body.number + 1, document: { ...body.athlete, schools: { naming: 'slot', pushing: 'week' } } })
-    expect((await plan()).acts).toMatchObject([{ do: 'send', name: 'Next session' }])
-  })
-})
-
-describe('a recording on its way', () => {
-  it('comes home as it was changed with the buttons of the watch, and is judged by that', async () => {
-    const session = await newSession(ilse, short('Made longer'))
-    const { slot } = await send(ilse, session)
-    const button = (name: string, hold = false) => ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: name, hold })
-    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, behaviour: {} })
-    await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
-    await button('bottom', true)
-    await button('bottom')
-    await button('top')
-    await button('bottom', true)
-    expect((await stateOf(ilse)).rows.find(row => row.slot === slot)).toMatchObject({ status: 'edited', by: 'hand' })
-    await button('top')
-    await until(
-      () => stateOf(ilse),
-      state => state.recordings === 1,
-    )
-    const { body } = await ilse.ask<{ recordings: string[] }>('POST', `/watches/${ilse.watch}/collect`)
-    const logged = (await ilse.ask<LoggedRecording>('GET', `/recordings/${body.recordings[0]}`)).body
-    expect(logged).toMatchObject({ changedThere: true, sessionId: session, score: { basis: 'program' } })
-    expect(logged.program!.items.find(item => item.kind === 'block')).toMatchObject({ repeat: { times: 4 } })
-    expect(logged.score!.totals.planned).toBe(logged.score!.totals.done)
-  })
-
-  it('comes home over a link that is cut again and again, once, and dated right', async () => {
-    const { slot } = await send(ilse, await newSession(ilse, short('Carried')))
-    await hand(ilse, { do: 'clock', off: 7_200_000 })
-    await ilse.ask('PUT', `/standin/${ilse.watch}/wearer`, { speed: 600, seed: 7, pressesItself: true, behaviour: {} })
-    await ilse.ask('POST', `/standin/${ilse.watch}/choose`, { slot })
-    await ilse.ask('POST', `/standin/${ilse.watch}/button`, { button: 'top' })
-    await until(
-      () => stateOf(ilse),
-      state => state.recordings === 1,
-    )
-    let home: string[] = []
-    let cuts = 0
-    for (; home.length === 0 && cuts < 30; cuts++) {
-      await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: 5000 })
-      home = (await ilse.ask<{ recordings?: string[] }>('POST', `/watches/${ilse.watch}/collect`)).body.recordings ?? []
-    }
-    expect(cuts).toBeGreaterThan(1)
-    expect(home).toHaveLength(1)
-    await ilse.ask('PUT', `/standin/${ilse.watch}/link-faults`, { link: 'radio', delay: 0, loss: 0, cutAfter: null })
-    expect((await stateOf(ilse)).recordings).toBe(0)
-    await asOwner(database, ilse.owner, async tx => {
-      expect(await tx.select().from(arrival)).toEqual([])
-      const [row] = await tx.select().from(recording)
-      expect(Math.abs(row!.startedAt.getTime() - Date.now())).toBeLessThan(120_000)
-      expect(row!.clockAhead).toBeGreaterThan(7000)
-    })
-  }, 60_000)
 })

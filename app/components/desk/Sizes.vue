@@ -2,7 +2,7 @@
 import { harderSession } from '~~/core/edit/whole'
 import type { SizeProposal } from '~~/core/advise/sizes'
 import { proposeSizes } from '~~/core/advise/sizes'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { Session } from '~~/core/session/document'
 import { deskSizes as texts } from '~/texts/en'
 
@@ -69,7 +69,7 @@ const direction = computed(() => (settled.value.likely !== null && minutes.value
       class="name"
       :aria-expanded="shown === proposal.label"
       @click="shown = shown === proposal.label ? null : proposal.label">
-      {{ proposal.label }}, {{ sayDuration(Math.round(proposal.seconds / 60) * 60) }}
+      {{ proposal.label }}, {{ sayToTheMinute(proposal.seconds) }}
     </el-button>
     <p>{{ proposal.why }}</p>
     <template v-if="shown === proposal.label">

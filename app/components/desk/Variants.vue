@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { KeptSession, Relative } from '~~/shared/api'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { deskVariants as texts } from '~/texts/en'
 
 const props = defineProps<{ id: string; isKept: boolean; title: string; ready: () => Promise<boolean> }>()
@@ -42,7 +42,7 @@ watch(
   <p v-if="problem && problem.status !== 404" class="said error">{{ problem.problem }}</p>
   <p v-for="relative in others" :key="relative.id" class="relative">
     <NuxtLink :to="`/desk/${relative.id}`">{{ relative.title }}</NuxtLink>
-    <span class="faint"> {{ relative.seconds === null ? '' : sayDuration(Math.round(relative.seconds / 60) * 60) }}</span>
+    <span class="faint"> {{ relative.seconds === null ? '' : sayToTheMinute(relative.seconds) }}</span>
     {{ ' '
     }}<el-button link type="primary" :aria-expanded="compared?.id === relative.id" @click="compare(relative.id)">{{
       texts.whatDiffers

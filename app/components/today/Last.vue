@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { DoneRow } from '~~/shared/plan'
 import { todayLast as texts } from '~/texts/en'
 
@@ -9,7 +9,7 @@ const dates = useDates()
 const upshot = computed(() => {
   const { seconds, held, rpe } = props.last
   return [
-    texts.took(sayDuration(Math.round(seconds / 60) * 60)),
+    texts.took(sayToTheMinute(seconds)),
     held === null ? '' : texts.held(Math.round(held * 100)),
     rpe === null ? texts.howItFelt : texts.felt(rpe),
   ]

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { PlanRow, TodayPicture } from '~~/shared/plan'
 import { todayNothingOn as texts } from '~/texts/en'
 
@@ -34,7 +34,7 @@ const rest = () => edit({ do: 'put', day: props.picture.today, kind: 'rest', nam
           <span class="faint">{{ dates.day(row.day) }}</span>
           <NuxtLink :to="`/desk/${row.sessionId}`">{{ row.title }}</NuxtLink>
           <SessionCord :cord="row.cord" :width="240" />
-          <span class="faint">{{ row.seconds === null ? '' : sayDuration(Math.round(row.seconds / 60) * 60) }}</span>
+          <span class="faint">{{ row.seconds === null ? '' : sayToTheMinute(row.seconds) }}</span>
           <el-button link type="primary" :disabled="isBusy" :aria-label="texts.doToday(row.title)" @click="bring(row)">{{
             texts.doItToday
           }}</el-button>

@@ -2,7 +2,7 @@
 import { sharesOf, sumsOf } from '~~/core/plan/sums'
 import { weightsOf } from '~~/core/plan/weights'
 import { daysOfWeek, weekdayOf } from '~~/core/quantity/day'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
 import type { TodayPicture } from '~~/shared/plan'
 import { todayWeek as texts } from '~/texts/en'
@@ -26,9 +26,11 @@ const sums = computed(() => {
   const { week, today } = props.picture
   const done = sumsOf(weightsOf([], week.done, today))
   const whole = sumsOf(weightsOf(week.entries, week.done, today))
-  const minutes = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
   const shares = sharesOf(whole.domains)
-  return [texts.doneOf(minutes(done.seconds), minutes(whole.seconds)), shares ? texts.easy(Math.round(shares.easy * 100)) : '']
+  return [
+    texts.doneOf(sayToTheMinute(done.seconds), sayToTheMinute(whole.seconds)),
+    shares ? texts.easy(Math.round(shares.easy * 100)) : '',
+  ]
     .filter(Boolean)
     .join(' · ')
 })

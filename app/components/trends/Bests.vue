@@ -2,7 +2,7 @@
 import type { PaceReading } from '~~/core/athlete/say-target'
 import { paceUnitWords, saySpeed } from '~~/core/athlete/say-target'
 import { sayDistance } from '~~/core/quantity/distance'
-import { formatTime, sayDuration } from '~~/core/quantity/time'
+import { formatTime, sayToTheMinute } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
 import type { BestRow } from '~~/shared/trends'
 import { trendsBests as texts } from '~/texts/en'
@@ -11,7 +11,7 @@ import { trendsBests as texts } from '~/texts/en'
 const props = defineProps<{ bests: BestRow[]; sport: Sport; reading: PaceReading }>()
 const dates = useDates()
 const length = ({ metres, seconds }: BestRow) => {
-  if (metres === null) return sayDuration(Math.round(seconds / 60) * 60)
+  if (metres === null) return sayToTheMinute(seconds)
   if (Math.abs(metres - 1609.344) < 1) return texts.mile
   return sayDistance(metres, metres < 2000 || props.sport === 'swim' ? 'm' : 'km')
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unitsOf } from '~~/core/athlete/athlete'
 import { metresPer, sayDistance } from '~~/core/quantity/distance'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { Sport } from '~~/core/session/document'
 import type { PeriodSum } from '~~/shared/trends'
 import { smallChart } from '~/theme/small-chart'
@@ -13,7 +13,6 @@ const athletes = useAthleteStore()
 const dates = useDates()
 const by = ref<'weeks' | 'blocks'>('weeks')
 const unit = computed(() => unitsOf(athletes.athlete)[props.sport])
-const minutes = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
 
 const blockWeeks = 4
 /** Blocks end with the week of today, so that the last one is whole. */
@@ -86,7 +85,7 @@ const option = computed(() => {
             <tr v-for="row in [...shown].reverse()" :key="row.from">
               <td>{{ dates.day(row.from, { year: true }) }}</td>
               <td class="number">{{ row.count }}</td>
-              <td class="number">{{ minutes(row.seconds) }}</td>
+              <td class="number">{{ sayToTheMinute(row.seconds) }}</td>
               <td class="number">{{ sayDistance(row.metres, unit) }}</td>
               <td class="number">{{ row.load === null ? '–' : Math.round(row.load) }}</td>
             </tr>

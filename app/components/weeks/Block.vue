@@ -2,7 +2,7 @@
 import type { Weight } from '~~/core/plan/sums'
 import { sumsOf } from '~~/core/plan/sums'
 import { daysFrom, daysOfWeek, weekdayOf } from '~~/core/quantity/day'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
 import type { PlanSpan } from '~~/shared/plan'
 import { weeksBlock as texts } from '~/texts/en'
@@ -66,7 +66,7 @@ function dayAt(iso: string) {
         <td class="number">
           <span class="bar" :style="{ width: `${((row.sums.load ?? 0) / most) * 100}%` }" aria-hidden="true" />
           {{ row.sums.load === null ? '–' : Math.round(row.sums.load) }}
-          <small class="faint">{{ sayDuration(Math.round(row.sums.seconds / 60) * 60) }}</small>
+          <small class="faint">{{ sayToTheMinute(row.sums.seconds) }}</small>
         </td>
       </tr>
     </tbody>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDuration } from '~~/core/quantity/time'
+import { sayDuration, sayToTheMinute } from '~~/core/quantity/time'
 import type { DoneRow, PlanAsk, PlanRow } from '~~/shared/plan'
 import { weeksEntry as texts } from '~/texts/en'
 
@@ -14,8 +14,7 @@ const props = defineProps<{
 const emit = defineEmits<{ edit: [ask: PlanAsk] }>()
 const facts = computed(() => {
   const { kind, sport, seconds, minutes, effort, burden } = props.row
-  if (kind === 'session')
-    return [sport ?? '', seconds === null ? texts.lengthNotKnown : sayDuration(Math.round(seconds / 60) * 60), burden?.level ?? '']
+  if (kind === 'session') return [sport ?? '', seconds === null ? texts.lengthNotKnown : sayToTheMinute(seconds), burden?.level ?? '']
   if (kind === 'work')
     return [minutes === null ? '' : sayDuration(minutes * 60), effort === null ? texts.noEffortSaid : texts.effort(effort)]
   return [{ note: texts.note, rest: texts.rest, blocked: texts.blocked, race: texts.race }[kind]]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LaidDay, LaidWeek, ShelvedSession } from '~~/core/plan/shape'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import type { LaidSession } from '~~/shared/plan'
 import { weeksLaidWeek as texts } from '~/texts/en'
 
@@ -8,19 +8,22 @@ import { weeksLaidWeek as texts } from '~/texts/en'
 const props = defineProps<{ week: LaidWeek; sessions: Record<string, LaidSession>; chosen: (day: LaidDay) => ShelvedSession | undefined }>()
 const emit = defineEmits<{ another: [day: LaidDay] }>()
 const dates = useDates()
-const minutes = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
 const isFull = computed(() => props.week.days.every(({ isTaken }) => isTaken))
 const sums = computed(() => {
   const all = props.week.days.flatMap(day => props.chosen(day) ?? [])
   if (isFull.value) return texts.allTaken
-  if (all.length === 0) return texts.nothingOf(minutes(props.week.aimSeconds))
+  if (all.length === 0) return texts.nothingOf(sayToTheMinute(props.week.aimSeconds))
   const load = all.reduce((sum, { id }) => sum + (props.sessions[id]?.load ?? 0), 0)
-  return texts.ofAimed(minutes(all.reduce((sum, { seconds }) => sum + seconds, 0)), minutes(props.week.aimSeconds), Math.round(load))
+  return texts.ofAimed(
+    sayToTheMinute(all.reduce((sum, { seconds }) => sum + seconds, 0)),
+    sayToTheMinute(props.week.aimSeconds),
+    Math.round(load),
+  )
 })
 function whyNone(day: LaidDay): string {
   if (day.isTaken) return texts.isTaken
   if (day.part === 'rest') return texts.rest
-  return day.fitting.length === 0 ? texts.nothingFits(minutes(day.aimSeconds)) : texts.leftFree
+  return day.fitting.length === 0 ? texts.nothingFits(sayToTheMinute(day.aimSeconds)) : texts.leftFree
 }
 </script>
 
@@ -33,7 +36,7 @@ function whyNone(day: LaidDay): string {
       <span class="name">{{ dates.day(day.day) }}</span>
       <template v-if="chosen(day)">
         <span
-          >{{ chosen(day)!.title }} <small class="faint">{{ minutes(chosen(day)!.seconds) }}, {{ chosen(day)!.level }}</small></span
+          >{{ chosen(day)!.title }} <small class="faint">{{ sayToTheMinute(chosen(day)!.seconds) }}, {{ chosen(day)!.level }}</small></span
         >
         <SessionCord :cord="sessions[chosen(day)!.id]?.cord ?? null" :width="200" />
       </template>

@@ -3,7 +3,7 @@ import type { WeekSize } from '~~/core/card/week-card'
 import { weekCard, weekSizes } from '~~/core/card/week-card'
 import { cardSvg } from '~~/core/card/svg'
 import { daysFrom, daysOfWeek, weekdayOf } from '~~/core/quantity/day'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { sayWeekday } from '~~/core/words/date'
 import type { PlanRow } from '~~/shared/plan'
 import { saveFile } from '~/card/save'
@@ -19,11 +19,10 @@ const withNotes = ref(true)
 const { problem, isBusy, guarded } = useGuarded()
 const { copy, copied } = useClipboard({ legacy: true })
 
-const minutes = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
 function lineOf({ kind, title, seconds, minutes: length, burden }: PlanRow): string {
   if (kind === 'rest' || kind === 'blocked') return title || (kind === 'rest' ? texts.rest : texts.notAvailable)
   const facts = [
-    kind === 'work' ? (length === null ? '' : minutes(length * 60)) : seconds === null ? '' : minutes(seconds),
+    kind === 'work' ? (length === null ? '' : sayToTheMinute(length * 60)) : seconds === null ? '' : sayToTheMinute(seconds),
     kind === 'session' ? (burden?.level ?? '') : '',
   ]
   return [title, ...facts].filter(Boolean).join(' · ')
@@ -38,7 +37,7 @@ const card = computed(() => {
   const seconds = props.entries.reduce((sum, row) => sum + (row.kind === 'session' ? (row.seconds ?? 0) : 0), 0)
   const title = texts.weekOf(dates.day(props.week, { year: true }))
   return weekCard(
-    { title, summary: seconds === 0 ? texts.nothingIsPlanned : texts.ofTraining(minutes(seconds)), days: days.value },
+    { title, summary: seconds === 0 ? texts.nothingIsPlanned : texts.ofTraining(sayToTheMinute(seconds)), days: days.value },
     size.value,
   )
 })

@@ -2,7 +2,7 @@
 import type { Weight } from '~~/core/plan/sums'
 import { monotonyOf, sharesOf, sumsOf } from '~~/core/plan/sums'
 import { daysFrom, daysOfWeek } from '~~/core/quantity/day'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayToTheMinute } from '~~/core/quantity/time'
 import { weeksSums as texts } from '~/texts/en'
 
 /** What a week comes to, beside the four weeks before it. */
@@ -18,7 +18,6 @@ const rangeOf = (of: 'load' | 'impulse') => {
 const alike = computed(() =>
   monotonyOf(daysOfWeek(props.week).map(iso => sumsOf(props.weights.filter(({ day }) => day === iso)).load ?? 0)),
 )
-const time = (seconds: number) => sayDuration(Math.round(seconds / 60) * 60)
 const percent = (share: number) => Math.round(share * 100)
 const kilometres = (metres: number) => (metres >= 1000 ? texts.km((metres / 1000).toFixed(1)) : '')
 </script>
@@ -31,13 +30,13 @@ const kilometres = (metres: number) => (metres >= 1000 ? texts.km((metres / 1000
         <tr v-for="sport in sums.bySport" :key="sport.sport">
           <th scope="row">{{ sport.sport }}</th>
           <td>{{ sport.count }} ×</td>
-          <td class="number">{{ time(sport.seconds) }}</td>
+          <td class="number">{{ sayToTheMinute(sport.seconds) }}</td>
           <td class="number">{{ kilometres(sport.metres) }}</td>
         </tr>
         <tr class="whole">
           <th scope="row">{{ texts.all }}</th>
           <td />
-          <td class="number">{{ sums.seconds === 0 ? texts.nothingYet : time(sums.seconds) }}</td>
+          <td class="number">{{ sums.seconds === 0 ? texts.nothingYet : sayToTheMinute(sums.seconds) }}</td>
           <td />
         </tr>
       </tbody>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unitsOf } from '~~/core/athlete/athlete'
 import { sayDistance } from '~~/core/quantity/distance'
-import { sayDuration } from '~~/core/quantity/time'
+import { sayDuration, sayToTheMinute } from '~~/core/quantity/time'
 import type { FoundRecordings, LogQuery, LogRow } from '~~/shared/log'
 import { logIndexPage as texts } from '~/texts/en'
 
@@ -45,7 +45,7 @@ const sums = computed(() => {
   const { total, seconds, metres } = found.value
   const sport = query.value.sport
   const unit = sport && sport !== 'multi' ? unitsOf(athletes.athlete)[sport] : 'km'
-  return texts.sums(total, sayDuration(Math.round(seconds / 60) * 60), metres > 0 ? `, ${sayDistance(metres, unit)}` : '')
+  return texts.sums(total, sayToTheMinute(seconds), metres > 0 ? `, ${sayDistance(metres, unit)}` : '')
 })
 
 const { dayOf: day } = useDates()

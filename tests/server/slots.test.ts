@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { Person } from './client'
-import { newPerson, newSession, until } from './client'
+import { newSession, until } from './client'
+import { newWearer } from './wearer'
 
 interface Transfer {
   id: string
@@ -29,18 +30,7 @@ interface Logged {
 
 let ilse: Person
 beforeAll(async () => {
-  ilse = await newPerson('Ilse')
-  await ilse.ask('PUT', '/me', {
-    base: 0,
-    document: {
-      format: 'agonis.athlete',
-      version: 1,
-      name: 'Ilse Brandvik',
-      heart: { max: 182, rest: 50 },
-      run: { criticalSpeed: 3.6 },
-      easyPace: 355,
-    },
-  })
+  ilse = await newWearer()
 })
 
 const script =

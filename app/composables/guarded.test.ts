@@ -12,10 +12,10 @@ afterAll(() => void vi.unstubAllGlobals())
 beforeEach(() => void api.mockReset())
 
 /** Something under way, ended by hand. */
-function underWay<T>() {
-  let end!: (value: T) => void
+function underWay() {
+  let end!: (value?: unknown) => void
   let fail!: (error: Error) => void
-  const work = new Promise<T>((resolve, reject) => ([end, fail] = [resolve, reject]))
+  const work = new Promise<unknown>((resolve, reject) => ([end, fail] = [resolve, reject]))
   return { work, end, fail }
 }
 const refuse = (words: string) => async () => {
@@ -24,7 +24,7 @@ const refuse = (words: string) => async () => {
 
 it('is busy until the last of what was asked for is done, and never with what nobody asked for', async () => {
   const { isBusy, guarded, quietly } = useGuarded()
-  const [first, second, own] = [underWay<void>(), underWay<void>(), underWay<void>()]
+  const [first, second, own] = [underWay(), underWay(), underWay()]
   const looked = quietly(() => own.work)
   expect(isBusy.value).toBe(false)
   const done = [guarded(() => first.work), guarded(() => second.work)]

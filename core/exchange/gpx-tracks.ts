@@ -44,6 +44,10 @@ function putFirst(column: number[], row: number, value: number): void {
 type Tag = Leaf | 'type' | 'rest' | 'trk' | 'trkseg' | 'trkpt' | null
 const structure = ['type', 'rest', 'trk', 'trkseg', 'trkpt'] as const
 
+/** What a tag in a point tells of it. */
+const valueIn = (tag: Tag): Leaf | null =>
+  tag === 'type' || tag === 'rest' || tag === 'trk' || tag === 'trkseg' || tag === 'trkpt' ? null : tag
+
 /** What a tag is by its local name; looked up once for each name, since a file has few names and many tags. */
 function tagsByName(): (name: string) => Tag {
   const known = new Map<string, Tag>()
@@ -87,11 +91,9 @@ export function gpxReader(): { write: (part: string) => void; end: () => GpxTrac
     depth++
     leaf = null
     text = ''
-    if (tag === 'trkpt') {
-      if (track) beginPoint(attributes)
-    } else if (isInPoint) {
-      leaf = tag === 'type' || tag === 'rest' || tag === 'trk' || tag === 'trkseg' ? null : tag
-    } else if (tag === 'trk') {
+    if (tag === 'trkpt' && track) beginPoint(attributes)
+    else if (isInPoint) leaf = valueIn(tag)
+    else if (tag === 'trk') {
       track = { type: '', rest: '', at: [], columns: emptyColumns(), stretches: [] }
       tracks.push(track)
       trackAt = depth - 1

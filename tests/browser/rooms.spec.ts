@@ -64,7 +64,7 @@ test('the log shows the badly paced session for what it was', async ({ app }) =>
   await tick(app, 'something hurt')
   await app.emulateMedia({ media: 'print' })
   await expect(app.locator('[data-test=choose-step]').first()).toBeVisible()
-  await expect(app.getByText(/^Effort \d+ of 10/)).toBeVisible()
+  await expect(app.locator('.onpaper', { hasText: /^Effort \d+ of 10/ })).toBeVisible()
 })
 
 test('the log is narrowed to one session among those that are in it, and stays so over a reload', async ({ app }) => {

@@ -19,11 +19,13 @@ const page = useTemplateRef<HTMLElement>('page')
 let asked = 0
 /** As many rows are shown before more are asked for: what fits a screen a few times over. */
 const rowsAtFirst = 24
+/** Of longer lists not all is fetched anew when something has changed. */
+const most = 200
 
-async function look(offset = 0) {
+async function look(offset = 0, limit = offset === 0 ? rowsAtFirst : 100) {
   const own = ++asked
   if (!athletes.isLoaded) await athletes.load()
-  const words = new URLSearchParams({ limit: String(offset === 0 ? rowsAtFirst : 100), offset: String(offset) })
+  const words = new URLSearchParams({ limit: String(limit), offset: String(offset) })
   for (const [name, value] of Object.entries(query.value)) words.set(name, String(value))
   const { rows: next, ...rest } = await api<FoundRecordings>(`/recordings?${words}`)
   if (own !== asked) return
@@ -39,7 +41,7 @@ watch(query, () => {
   void navigateTo({ query: query.value as Record<string, string> }, { replace: true })
   void load()
 })
-useChanges(['recording'], () => rows.value.length <= rowsAtFirst && quietly(look))
+useChanges(['recording'], () => rows.value.length <= most && quietly(() => look(0, Math.max(rowsAtFirst, rows.value.length))))
 const isAsked = computed(() => Object.keys(query.value).length > 0)
 const sums = computed(() => {
   const { total, seconds, metres } = found.value

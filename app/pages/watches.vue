@@ -159,7 +159,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       }}</el-button>
       <NuxtLink to="/phone">{{ texts.thisPhoneAsA }}</NuxtLink>
     </div>
-    <WatchesAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
+    <LazyWatchesAddWatch v-if="isAdding" @added="added" @close="isAdding = false" />
     <div v-if="kept" class="bar">
       <label
         >{{ texts.link }}
@@ -178,13 +178,13 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
       {{ problem.problem }} <span class="faint">{{ problem.hint }}</span>
       <el-button link type="primary" @click="lookAgain">{{ texts.tryAgain }}</el-button>
     </p>
-    <WatchesPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
+    <LazyWatchesPairing v-if="kept && needsPairing" :watch="kept" @paired="lookAgain" />
     <p v-if="state?.wasReset" class="said ask">
       {{ texts.thisWatchHasBeen }}
     </p>
     <p v-if="clockWords" class="said ask">{{ clockWords }}</p>
     <p v-if="said" class="said note" role="status" data-test="said">{{ said }}</p>
-    <WatchesSendingRow
+    <LazyWatchesSendingRow
       v-for="sending in shown"
       :key="sending.id"
       :sending="sending"
@@ -206,7 +206,7 @@ const needsPairing = computed(() => kept.value !== null && (!kept.value.isPaired
         @send="sendAgain"
         @clear="clear"
         @let-go="letGo" />
-      <WatchesReadBack v-if="compared" :compared="compared" />
+      <LazyWatchesReadBack v-if="compared" :compared="compared" />
       <WatchesPush :key="chosen" :watch-id="chosen" @pushed="lookAgain" />
     </template>
     <template v-if="kept">

@@ -73,7 +73,7 @@ const option = computed(() => {
       nameTextStyle: text,
       splitNumber: 3,
       splitLine: { show: false },
-      axisLabel: { ...text, formatter: amount },
+      axisLabel: { ...text, formatter: amount, showMinLabel: false, showMaxLabel: false },
     },
     series: rows.value.map(({ path, of, words }, index) => ({
       type: 'line' as const,

@@ -110,7 +110,7 @@ const bringBack = () =>
         <template v-if="logged.sessionId">
           · <NuxtLink :to="`/desk/${logged.sessionId}`">{{ texts.theSession }}</NuxtLink></template
         >
-        <span class="noprint">·</span>
+        <span class="noprint"> · </span>
         <el-button link type="primary" data-test="put-right" @click="isPuttingRight = !isPuttingRight">{{ texts.putRight }}</el-button>
       </p>
       <LazyLogFacts

@@ -35,7 +35,12 @@ const act = (path: string, body?: object) =>
     await api(path, { method: 'POST', ...(body ? { body } : {}) })
     emit('changed')
   })
-const bringHome = (watch: KeptWatch) => act(`/watches/${watch.id}/collect`)
+const bringHome = (watch: KeptWatch) =>
+  guarded(async () => {
+    await api(`/watches/${watch.id}/collect`, { method: 'POST' })
+    emit('changed')
+    await look()
+  })
 const isAnything = computed(
   () => props.picture.decisions.length > 0 || atWatches.value.some(({ recordings, stale }) => recordings > 0 || stale.length > 0),
 )

@@ -1,8 +1,9 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import ts from 'typescript'
 
 const imported = /import\s*\{\s*(\w+)(\s+as\s+\w+)?\s*\}\s*from\s*["']~\/texts\/(\w+)["']/g
-const asked = /^(.+\/texts\/\w+\.ts)\?part=(\w+)$/
+const asked = /^(.+\/texts\/\w+\/\w+\.ts)\?part=(\w+)$/
 
 /** A file of a language with one of its parts alone, and whatever is not a part. */
 export function partOfTexts(source: string, part: string): string {
@@ -17,8 +18,15 @@ export function partOfTexts(source: string, part: string): string {
     .join('')
 }
 
+/** The file of a language that a part stands in. */
+function fileOfPart(folder: string, part: string): string {
+  const file = readdirSync(folder).find(name => new RegExp(`^export const ${part} =`, 'm').test(readFileSync(join(folder, name), 'utf8')))
+  if (!file) throw new Error(`no part ${part} in ${folder}`)
+  return join(folder, file)
+}
+
 /**
- * Gives each file of the screens its own part of the language's one file, so that no room loads another's sentences.
+ * Gives each file of the screens its own part of the language, so that no room loads another's sentences.
  *
  * @param folder where the screens are
  */
@@ -30,7 +38,8 @@ export const textsByPart = (folder: string) => ({
       ? {
           code: code.replace(
             imported,
-            (_, part, as, language) => `import { ${part}${as ?? ''} } from "${folder}/texts/${language}.ts?part=${part}"`,
+            (_, part, as, language) =>
+              `import { ${part}${as ?? ''} } from "${fileOfPart(join(folder, 'texts', language), part)}?part=${part}"`,
           ),
         }
       : undefined,

@@ -13,7 +13,7 @@ const sources = readdirSync('app', { recursive: true, encoding: 'utf8' })
   .filter(path => /(?<!\.test)\.(?:vue|ts)$/.test(path) && !ofTheScript.test(path))
 
 describe('the sentences of the screens', () => {
-  test('stand in the one file of their language and nowhere else', () => {
+  test('stand in the files of their language and nowhere else', () => {
     expect(sources.length).toBeGreaterThan(150)
     const elsewhere = sources.flatMap(path => sentencesIn(path, readFileSync(path, 'utf8')).map(text => `${path}: ${text.trim()}`))
     expect(elsewhere).toEqual([])

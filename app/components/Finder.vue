@@ -36,12 +36,12 @@ const how = ref('')
 const isAway = ref(false)
 const done = shallowRef<LogRow[]>([])
 const at = ref(0)
-let asked = 0
+const asking = useLastAsked()
 
 async function load() {
-  const own = ++asked
+  const isLast = asking()
   const told = await api<FoundSessions>(`/sessions?limit=8&search=${encodeURIComponent(words.value)}`).catch(() => null)
-  if (own !== asked) return
+  if (!isLast()) return
   isAway.value = told === null
   sessions.value = told?.rows ?? []
   near.value = told?.near ?? []

@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, beforeEach, expect, it, vi } from 'vitest'
 import { computed, ref, shallowRef } from 'vue'
 import { useGuarded } from './guarded'
+import { useLastAsked } from './last-asked'
 import { usePlan } from './plan'
 
 const toldOf = (error: unknown) => ({ status: 0, problem: (error as Error).message, where: 'here', hint: '' })
 const api = vi.fn<(path: string, options?: object) => Promise<unknown>>()
 beforeAll(() => {
-  for (const [name, one] of Object.entries({ computed, ref, shallowRef, toldOf, useGuarded, api })) vi.stubGlobal(name, one)
+  for (const [name, one] of Object.entries({ computed, ref, shallowRef, toldOf, useGuarded, useLastAsked, api })) vi.stubGlobal(name, one)
 })
 afterAll(() => void vi.unstubAllGlobals())
 beforeEach(() => void api.mockReset())

@@ -4,13 +4,12 @@ import type { PlanAsk, PlanSpan } from '~~/shared/plan'
 export function usePlan(from: () => string, to: () => string) {
   const span = shallowRef<PlanSpan | null>(null)
   const { problem, isBusy, guarded, quietly } = useGuarded()
-  let asked = 0
+  const asking = useLastAsked()
 
-  /** Trap: two askings may be answered the other way round; what was asked last is the plan as it is. */
   async function fetchSpan() {
-    const own = ++asked
+    const isLast = asking()
     const answer = await api<PlanSpan>(`/plan/span?from=${from()}&to=${to()}`)
-    if (own === asked) span.value = answer
+    if (isLast()) span.value = answer
   }
   const load = () => guarded(fetchSpan)
   const lookAgain = () => quietly(fetchSpan)

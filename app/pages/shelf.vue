@@ -16,14 +16,14 @@ const { problem, isBusy, guarded } = useGuarded()
 const removed = ref<{ id: string; title: string } | null>(null)
 const isLoading = ref(true)
 const pageSize = 100
-let asked = 0
+const asking = useLastAsked()
 
 async function load(offset = 0) {
-  const own = ++asked
+  const isLast = asking()
   const found = await api<FoundSessions>(
     `/sessions?limit=${pageSize}&offset=${offset}&sort=${sort.value}&search=${encodeURIComponent(search.value)}`,
   )
-  if (own !== asked) return
+  if (!isLast()) return
   how.value = found.how
   near.value = found.near
   rows.value = offset === 0 ? found.rows : [...rows.value, ...found.rows]

@@ -8,13 +8,13 @@ const athletes = useAthleteStore()
 const dates = useDates()
 const picture = shallowRef<TodayPicture | null>(null)
 const { problem, guarded, quietly } = useGuarded()
-let asked = 0
+const asking = useLastAsked()
 
 async function look() {
-  const own = ++asked
+  const isLast = asking()
   if (!athletes.isLoaded) await athletes.load()
   const answer = await api<TodayPicture>('/today')
-  if (own === asked) picture.value = answer
+  if (isLast()) picture.value = answer
 }
 const load = () => guarded(look)
 onMounted(load)

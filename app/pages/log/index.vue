@@ -16,19 +16,19 @@ const isLoading = ref(true)
 const isByHand = ref(false)
 const takeIn = useTemplateRef<{ open: () => void }>('takeIn')
 const page = useTemplateRef<HTMLElement>('page')
-let asked = 0
+const asking = useLastAsked()
 /** As many rows are shown before more are asked for: what fits a screen a few times over. */
 const rowsAtFirst = 24
 /** Of longer lists not all is fetched anew when something has changed. */
 const most = 200
 
 async function look(offset = 0, limit = offset === 0 ? rowsAtFirst : 100) {
-  const own = ++asked
+  const isLast = asking()
   if (!athletes.isLoaded) await athletes.load()
   const words = new URLSearchParams({ limit: String(limit), offset: String(offset) })
   for (const [name, value] of Object.entries(query.value)) words.set(name, String(value))
   const { rows: next, ...rest } = await api<FoundRecordings>(`/recordings?${words}`)
-  if (own !== asked) return
+  if (!isLast()) return
   rows.value = offset === 0 ? next : [...rows.value, ...next]
   found.value = rest
 }

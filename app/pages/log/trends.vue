@@ -12,16 +12,16 @@ const route = useRoute()
 const sport = ref<Sport>(sportNames.find(name => name === route.query.sport) ?? 'run')
 const trends = shallowRef<Trends | null>(null)
 const { problem, guarded } = useGuarded()
-let asked = 0
+const asking = useLastAsked()
 
 /** Asked again while recordings are still being read. */
 async function load() {
-  const own = ++asked
+  const isLast = asking()
   await guarded(async () => {
     if (!athletes.isLoaded) await athletes.load()
     do {
       const told = await api<Trends>(`/trends?sport=${sport.value}`)
-      if (own !== asked) return
+      if (!isLast()) return
       trends.value = told
     } while (trends.value.unread > 0)
   })

@@ -11,14 +11,16 @@ const words = ref(query.value.words ?? '')
 const isOpen = ref(Object.keys(query.value).some(name => name !== 'words'))
 const choices = shallowRef<LogNarrowings>({ months: [], families: [] })
 const { problem, quietly } = useGuarded()
-/** What is asked for may have changed before its choices come. */
+const choosing = useLastAsked()
 const fetchChoices = () =>
   quietly(async () => {
-    const asked = query.value
-    const found = await api<LogNarrowings>(`/recordings/narrowings?${new URLSearchParams(asked as Record<string, string>)}`)
-    if (asked === query.value) choices.value = found
+    const isLast = choosing()
+    const found = await api<LogNarrowings>(`/recordings/narrowings?${new URLSearchParams(query.value as Record<string, string>)}`)
+    if (isLast()) choices.value = found
   })
-watch([isOpen, query], () => isOpen.value && fetchChoices(), { immediate: true })
+const renewChoices = () => isOpen.value && fetchChoices()
+watch([isOpen, query], renewChoices, { immediate: true })
+useChanges(['recording'], renewChoices)
 
 /** What is empty is not asked for. */
 const ask = (change: LogQuery) => {

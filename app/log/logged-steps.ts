@@ -5,7 +5,7 @@ import { paceReadingFor } from '~~/core/athlete/say-target'
 import type { ScoredStep } from '~~/core/record/score'
 import { roundsAround } from '~~/core/record/score'
 import type { ProgramStep } from '~~/core/wrist/program/program'
-import { stepsOf } from '~~/core/wrist/program/program-steps'
+import { stepsByPath } from '~~/core/wrist/program/program-steps'
 import { poolLengthOf } from '~~/core/wrist/program/program'
 import { printProgramItem } from '~~/core/wrist/program/words'
 import type { LoggedRecording } from '~~/shared/log'
@@ -27,7 +27,7 @@ export interface LoggedSteps {
 }
 
 export function loggedSteps({ recording, program, score }: LoggedRecording, athlete: Athlete): LoggedSteps {
-  const steps = new Map([...stepsOf(program?.items ?? [])].map(step => [step.path, step]))
+  const steps = stepsByPath(program?.items ?? [])
   const sport = recording.sport === 'multi' ? 'run' : recording.sport
   const unit = unitsOf(athlete)[sport]
   const byPower = recording.sport === 'ride' || [...steps.values()].some(step => step.target?.of === 'power')

@@ -5,7 +5,7 @@ import type { Recording } from '../record/recording'
 import type { Score, ScoredStep } from '../record/score'
 import type { Role } from '../session/document'
 import type { Program, ProgramStep } from '../wrist/program/program'
-import { stepsOf } from '../wrist/program/program-steps'
+import { stepsByPath } from '../wrist/program/program-steps'
 import type { BestEffort } from './best-efforts'
 import { bestEfforts } from './best-efforts'
 
@@ -79,7 +79,7 @@ function evidenceOf(steps: ReadonlyMap<string, ProgramStep>, scored: readonly Sc
 /** What one recording tells for good: its bests, its rows, how its work lay to its bands, how long open steps took, how the heart fell. */
 export function learnFrom(recording: Recording, program: Program | null, score: Score | null): Learnt {
   const isKnown = program !== null && score !== null && score.basis !== 'none' && score.confidence >= surely
-  const steps = isKnown ? new Map([...stepsOf(program.items)].map(step => [step.path, step])) : new Map<string, ProgramStep>()
+  const steps = stepsByPath(isKnown ? program.items : [])
   const scored = isKnown ? score.steps : []
   return {
     version: learntVersion,

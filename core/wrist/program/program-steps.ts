@@ -11,6 +11,10 @@ export function* stepsOf(items: readonly ProgramItem[]): Generator<ProgramStep> 
   }
 }
 
+/** The steps by their paths; of a path that is there more than once, its last. */
+export const stepsByPath = (items: readonly ProgramItem[]): Map<string, ProgramStep> =>
+  new Map([...stepsOf(items)].map(step => [step.path, step]))
+
 const firstSteps = new WeakMap<Program, Map<string, ProgramStep>>()
 
 /** The first step with this path. */

@@ -6,7 +6,7 @@ export default defineConfig({
   fullyParallel: false,
   workers: 1,
   timeout: 90_000,
-  expect: { timeout: 20_000 },
+  expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   globalSetup: './tests/browser/setup.ts',
   use: { viewport: { width: 1280, height: 800 }, locale: 'en-GB', launchOptions: chromiumOptions },

@@ -35,12 +35,7 @@ const act = (path: string, body?: object) =>
     await api(path, { method: 'POST', ...(body ? { body } : {}) })
     emit('changed')
   })
-const bringHome = (watch: KeptWatch) =>
-  guarded(async () => {
-    await api(`/watches/${watch.id}/collect`, { method: 'POST' })
-    emit('changed')
-    await look()
-  })
+const bringHome = (watch: KeptWatch) => act(`/watches/${watch.id}/collect`)
 const isAnything = computed(
   () => props.picture.decisions.length > 0 || atWatches.value.some(({ recordings, stale }) => recordings > 0 || stale.length > 0),
 )

@@ -106,15 +106,15 @@ const isBare = computed(() => isOnFace() || isOutside(route.path))
 }
 nav {
   display: flex;
-  gap: 18px;
-  overflow-x: auto;
-  scrollbar-width: none;
+  flex-wrap: wrap;
+  gap: 0 18px;
 }
 nav a {
   color: var(--rim-text);
   text-decoration: none;
   display: flex;
   align-items: center;
+  min-height: 46px;
   padding: 0 2px;
   border-bottom: 3px solid transparent;
   border-top: 3px solid transparent;
@@ -124,6 +124,7 @@ nav a.here {
   border-bottom-color: var(--clay-3);
 }
 .tools {
+  flex: none;
   margin-left: auto;
   display: flex;
   gap: 16px;
@@ -186,7 +187,6 @@ nav a.here {
   }
   nav {
     order: 1;
-    flex-wrap: wrap;
     width: 100%;
     gap: 0 16px;
   }

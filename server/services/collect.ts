@@ -33,6 +33,6 @@ export function collectRecordings(database: Database, owner: string, watchId: st
   return atWatch(database, owner, watchId, async turn => {
     const { clock } = await greet(turn.exchange)
     await keepChangedThere(turn)
-    return bringHome(deskStore(database, owner, turn, clockAheadOf(clock)), turn.exchange, turn.messageBytes)
+    return bringHome(deskStore(database, owner, turn, clockAheadOf(clock)), turn.exchange, turn.recordingBytes)
   })
 }

@@ -9,7 +9,7 @@ import { RefusedError } from '../../core/wrist/link/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
 import { watch } from '../db/schema'
-import { messageBytes, openLink } from './link'
+import { messageBytes, openLink, recordingBytes } from './link'
 import { notFound, Problem } from './problem'
 
 const leaseFor = '10 seconds'
@@ -24,6 +24,7 @@ export interface Turn {
   lease: number
   exchange: Exchange
   messageBytes: number
+  recordingBytes: number
   /** Runs a transaction that happens only while the lease holds, and makes it last again; null when it is lost. */
   whileHeld: <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T | null>
 }
@@ -73,6 +74,7 @@ function turnOf(database: Database, owner: string, row: WatchRecord, key: string
     watchId: row.id,
     lease: row.leaseNumber,
     messageBytes: messageBytes[row.link],
+    recordingBytes: recordingBytes[row.link],
     exchange: openLine(carry, { watch: row.address, key, firstCounter: firstCounter(row.leaseNumber) }),
     whileHeld: work =>
       asOwner(database, owner, async tx => {

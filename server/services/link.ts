@@ -5,8 +5,11 @@ import { Problem } from './problem'
 
 const patienceMilliseconds = 3000
 
-/** Bytes of a program or a recording in one message: a cable takes much at once, a radio little. */
+/** Bytes of a program in one message: a cable takes much at once, a radio little. */
 export const messageBytes: Readonly<Record<LinkKind, number>> = { cable: 4096, radio: 512 }
+
+/** Bytes of a recording in one message: whoever asks for it has more room than a watch, and a recording is long. */
+export const recordingBytes: Readonly<Record<LinkKind, number>> = { cable: 4096, radio: 2048 }
 
 export interface StandinPlace {
   url: string

@@ -19,7 +19,7 @@ async function opened(app: Page, browser: Browser, options: BrowserContextOption
 /** What is wider than the page and can be reached only sideways; run in the page. */
 function sideways(): string[] {
   const wide = document.documentElement.clientWidth
-  const scrolls = [...document.querySelectorAll<HTMLElement>('.room, .scroll-x, .side, .editor, pre, table')]
+  const scrolls = [...document.querySelectorAll<HTMLElement>('nav, .room, .scroll-x, .side, .editor, pre, table')]
   return [
     ...(document.documentElement.scrollWidth > wide + 1 ? [`the page: ${document.documentElement.scrollWidth} of ${wide}`] : []),
     ...scrolls

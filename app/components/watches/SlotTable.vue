@@ -74,7 +74,6 @@ small {
 }
 .acts {
   text-align: right;
-  white-space: nowrap;
 }
 .acts button + button {
   margin-left: 12px;

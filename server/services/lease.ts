@@ -5,6 +5,7 @@ import { firstCounter } from '../../core/wrist/link/frame'
 import { BehindError, openLine, SilentError, UnpairedError } from '../../core/wrist/link/line'
 import type { Carry, Exchange } from '../../core/wrist/link/line'
 import { LeaseLostError } from '../../core/wrist/link/desk'
+import type { PartSizes } from '../../core/wrist/link/transfer'
 import { RefusedError } from '../../core/wrist/link/transfer'
 import type { Database, OwnerTransaction } from '../db/client'
 import { asOwner } from '../db/client'
@@ -24,7 +25,7 @@ export interface Turn {
   lease: number
   exchange: Exchange
   messageBytes: number
-  recordingBytes: number
+  recordingBytes: PartSizes
   /** Runs a transaction that happens only while the lease holds, and makes it last again; null when it is lost. */
   whileHeld: <T>(work: (tx: OwnerTransaction) => Promise<T>) => Promise<T | null>
 }

@@ -1,5 +1,6 @@
 import type { Carry } from '../../core/wrist/link/line'
 import { SilentError } from '../../core/wrist/link/line'
+import type { PartSizes } from '../../core/wrist/link/transfer'
 import type { LinkKind } from '../../shared/api'
 import { Problem } from './problem'
 
@@ -9,7 +10,10 @@ const patienceMilliseconds = 3000
 export const messageBytes: Readonly<Record<LinkKind, number>> = { cable: 4096, radio: 512 }
 
 /** Bytes of a recording in one message: whoever asks for it has more room than a watch, and a recording is long. */
-export const recordingBytes: Readonly<Record<LinkKind, number>> = { cable: 4096, radio: 2048 }
+export const recordingBytes: Readonly<Record<LinkKind, PartSizes>> = {
+  cable: { first: 4096, most: 4096 },
+  radio: { first: 512, most: 2048 },
+}
 
 export interface StandinPlace {
   url: string

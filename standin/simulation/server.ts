@@ -144,7 +144,7 @@ export async function visit(scene: Scene, actor: Actor, watch: SimulatedWatch, h
     if (task === 'resume' || task === 'finish') await resume(post, row => task === 'finish' || row.isCallOff || world.chance(0.7))
     if (task === 'clear') await clear(post, () => world.chance(0.4))
     if (task === 'finish') await clear(post, slot => rows.holdings.get(`${watch.name}/${slot}`)?.isLeaving === true)
-    if (task === 'bring-home' || task === 'finish') await bringHome(store, exchange, 150)
+    if (task === 'bring-home' || task === 'finish') await bringHome(store, exchange, { first: 100, most: 200 })
   } catch (error) {
     if (error instanceof UnpairedError) {
       if (kept.pendingKey) await transaction(world, actor, () => Object.assign(kept, { key: kept.pendingKey, pendingKey: null }))

@@ -2,7 +2,7 @@ import type { Recording } from '../../record/recording'
 import type { Exchange } from './line'
 import type { Program } from '../program/program'
 import type { RecordState } from './protocol'
-import type { Receipt } from './transfer'
+import type { PartSizes, Receipt } from './transfer'
 import { freeRecording, greet, listRecords, listSlots, readBack, RefusedError, removeProgram, sendProgram, takeRecording } from './transfer'
 
 /**
@@ -105,13 +105,13 @@ export async function clearSlot(store: DeskStore, exchange: Exchange, slot: numb
  *
  * Law: the watch is told that a recording is stored only after `store` has kept it.
  */
-export async function bringHome(store: DeskStore, exchange: Exchange, messageBytes?: number): Promise<string[]> {
+export async function bringHome(store: DeskStore, exchange: Exchange, sizes?: PartSizes): Promise<string[]> {
   const kept: string[] = []
   for (const record of await listRecords(exchange)) {
     const have = await store.arrived(record)
     let offset = have.length
     const recording = await takeRecording(exchange, record, have, {
-      messageBytes,
+      ...sizes,
       onPart: async part => {
         mustHold(await store.keepPart(record, offset, part))
         offset += part.length

@@ -8,6 +8,7 @@ import { comparePrograms } from '../program/compare'
 import type { Program } from '../program/program'
 import { profileNamed } from '../program/profile'
 import type { Answer, Request } from './protocol'
+import { joinBytes } from './protocol'
 import type { Exchange } from './line'
 import { freeRecording, listRecords, readBack, removeProgram, sendProgram, takeRecording } from './transfer'
 import type { WatchMemory } from './watch-memory'
@@ -19,6 +20,15 @@ import { nobody } from '../../athlete/standpoint'
 const programOf = (text: string): Program => fit(readScript(text, nobody).sessions[0]!, profileNamed('all-sport')!, nobody).program
 const small = programOf('title Quay ladder\nsport run\n\nwarm-up 10:00\n3 times\n  400 m @ 4:00-4:10 /km\n  rest 1:00')
 const other = programOf('title Sound swim\nsport swim\n\n400 m\n200 m')
+
+const recording: Recording = {
+  format: 'agonis.recording',
+  version: 1,
+  sport: 'run',
+  startedAt: '2026-03-31T06:00:00Z',
+  samples: { t: Array.from({ length: 600 }, (_, i) => i + 1), metres: Array.from({ length: 600 }, (_, i) => i * 3) },
+  marks: [],
+}
 
 const noSecret = () => new Uint8Array(64)
 const bytesOf = (value: unknown) => canonicalBytes(value).length
@@ -179,14 +189,6 @@ describe('a transfer over a link that fails', () => {
   })
 
   it('brings a recording home over cuts and frees it only when it is stored', async () => {
-    const recording: Recording = {
-      format: 'agonis.recording',
-      version: 1,
-      sport: 'run',
-      startedAt: '2026-03-31T06:00:00Z',
-      samples: { t: Array.from({ length: 600 }, (_, i) => i + 1), metres: Array.from({ length: 600 }, (_, i) => i * 3) },
-      marks: [],
-    }
     const memory = keepRecording(emptyMemory('w1', 'i1', 'all-sport', 1), recording)
     expect(keepRecording(memory, recording)).toBe(memory)
     const link = linked(memory)
@@ -207,6 +209,25 @@ describe('a transfer over a link that fails', () => {
     await freeRecording(link.exchange, state!)
     expect(await listRecords(link.exchange)).toEqual([])
     await freeRecording(link.exchange, state!)
+  })
+
+  it('brings a recording in parts that grow while they come, and small ones again behind a cut', async () => {
+    const link = linked(keepRecording(emptyMemory('w1', 'i1', 'all-sport', 1), recording))
+    const [state] = await listRecords(link.exchange)
+    const parts: Uint8Array[] = []
+    const sizes = { first: 128, most: 512, onPart: (part: Uint8Array) => void parts.push(part) }
+    link.watch.left = 3000
+    await expect(takeRecording(link.exchange, state!, new Uint8Array(), sizes)).rejects.toThrow('cut')
+    const before = parts.map(part => part.length)
+    expect(before.slice(0, 4)).toEqual([128, 256, 512, 512])
+    link.watch.left = Infinity
+    expect(await takeRecording(link.exchange, state!, joinBytes(parts), sizes)).toEqual(recording)
+    expect(
+      parts
+        .slice(before.length)
+        .map(part => part.length)
+        .slice(0, 3),
+    ).toEqual([128, 256, 512])
   })
 })
 

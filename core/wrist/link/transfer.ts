@@ -113,8 +113,15 @@ export const greet = (exchange: Exchange) => ask(exchange, { kind: 'hello' })
 export const removeProgram = (exchange: Exchange, slot: number, expects: number) => ask(exchange, { kind: 'remove', slot, expects })
 export const listRecords = async (exchange: Exchange): Promise<RecordState[]> => (await ask(exchange, { kind: 'records' })).records
 
+/** How many bytes each part of a recording has: the first so many, each further one twice as many, up to the most of the link. */
+export interface PartSizes {
+  first: number
+  most: number
+}
+
 /**
  * Takes one recording home. The watch keeps it until `freeRecording` is called, which is only done once it is stored.
+ * The parts grow while they come: a link that is soon cut still brings some, and one that holds brings long ones in few messages.
  *
  * @param have bytes taken before a fault, to go on behind them
  * @param onPart told of every further part, in order
@@ -123,12 +130,16 @@ export async function takeRecording(
   exchange: Exchange,
   state: RecordState,
   have: Uint8Array = new Uint8Array(),
-  { messageBytes = chunkBytes, onPart = () => {} }: { messageBytes?: number; onPart?: (bytes: Uint8Array) => void | Promise<void> } = {},
+  {
+    first = chunkBytes,
+    most = chunkBytes,
+    onPart = () => {},
+  }: Partial<PartSizes> & { onPart?: (bytes: Uint8Array) => void | Promise<void> } = {},
 ): Promise<Recording> {
   const parts = [have]
   let length = have.length
-  while (length < state.size) {
-    const answer = await ask(exchange, { kind: 'take', record: state.record, offset: length, most: messageBytes })
+  for (let next = first; length < state.size; next = Math.min(2 * next, most)) {
+    const answer = await ask(exchange, { kind: 'take', record: state.record, offset: length, most: next })
     const part = fromBase64(answer.bytes)
     if (part.length === 0) throw new Error('the recording ended before its size')
     parts.push(part)

@@ -115,6 +115,10 @@ function onKey(event: KeyboardEvent) {
   padding: 4px 0;
   cursor: grab;
 }
+.what,
+.acts {
+  align-self: baseline;
+}
 .what {
   overflow-wrap: anywhere;
 }

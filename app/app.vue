@@ -2,13 +2,16 @@
 import { isTyping } from '~/keys/is-typing'
 import { useFonts } from '~/theme/fonts'
 import { useShownMode } from '~/theme/mode'
-import { isHere, isOutside, rooms } from '~/rooms'
+import { isHere, isOutside, roomAt, rooms } from '~/rooms'
 import { app as texts } from '~/texts/en'
 
 const route = useRoute()
 /** Trap: the server does not draw the room, and would not say that its part of the build is wanted. */
 if (import.meta.server) useNuxtApp().ssrContext?.modules?.add(String(route.meta.part))
 useHead({ link: [{ rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' }] })
+/** The first question of a room is asked before a line of the build is here to ask it. */
+if (import.meta.server && roomAt(route.path) && !isOutside(route.path))
+  useHead({ link: [{ rel: 'preload', as: 'fetch', href: '/api/me', crossorigin: 'anonymous' }] })
 useFonts()
 useShownMode()
 const isFinding = ref(false)

@@ -83,6 +83,19 @@ test('the log is narrowed to one session among those that are in it, and stays s
   await expect(titles).toHaveCount(24)
 })
 
+test('what every room asks first is asked once, by the page itself', async ({ app }) => {
+  for (const address of ['/desk', '/today']) {
+    await app.goto(address)
+    await expect(app.locator('h1').first()).toBeVisible()
+    const asked = await app.evaluate(() =>
+      (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+        .filter(({ name }) => name.endsWith('/api/me'))
+        .map(({ initiatorType }) => initiatorType),
+    )
+    expect(asked, address).toEqual(['link'])
+  }
+})
+
 test('an address that leads nowhere says so', async ({ app }) => {
   await app.goto('/log/00000000-0000-4000-8000-000000000000')
   await expect(app.getByRole('alert')).toContainText('There is no such recording.')

@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import { installPackages } from './cluster.mjs'
 import { ensureBuild, ensureCommandLine, ensurePackages, prepareNuxt } from './prepare.mjs'
@@ -53,7 +54,10 @@ try {
   count(run('types of core and tools', 'npx', ['tsc', '-p', 'tsconfig.core.json']))
   await ensureCommandLine()
   const vitest = (project, file) =>
-    run(project, 'npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
+    run(project, 'npx', [
+      ...['vitest', 'run', '--project', project, '--maxWorkers', String(availableParallelism())],
+      ...['--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+    ])
   tally(vitest('core', join(results, 'core.json')), join(results, 'core.json'), vitestNumbers)
   ensureBuild()
   tally(vitest('server', join(results, 'server.json')), join(results, 'server.json'), vitestNumbers)

@@ -2,7 +2,7 @@
 import { isTyping } from '~/keys/is-typing'
 import { useFonts } from '~/theme/fonts'
 import { useShownMode } from '~/theme/mode'
-import { isHere, isOutside, roomAt, rooms } from '~/rooms'
+import { isHere, isOfAthlete, isOutside, rooms } from '~/rooms'
 import { app as texts } from '~/texts/en'
 
 const route = useRoute()
@@ -10,7 +10,7 @@ const route = useRoute()
 if (import.meta.server) useNuxtApp().ssrContext?.modules?.add(String(route.meta.part))
 useHead({ link: [{ rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' }] })
 /** The first question of a room is asked before a line of the build is here to ask it. */
-if (import.meta.server && roomAt(route.path) && !isOutside(route.path))
+if (import.meta.server && isOfAthlete(route.path))
   useHead({ link: [{ rel: 'preload', as: 'fetch', href: '/api/me', crossorigin: 'anonymous' }] })
 useFonts()
 useShownMode()

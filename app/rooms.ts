@@ -36,6 +36,9 @@ const isWithin = (path: string, to: string) => path === to || path.startsWith(`$
 /** Whether an address is one for whoever is not signed in yet. */
 export const isOutside = (path: string): boolean => path === '/sign-in' || path === '/join'
 
+/** Whether a room is one of whoever is signed in, and asks first who that is. */
+export const isOfAthlete = (path: string): boolean => roomAt(path) !== undefined && !isOutside(path)
+
 /** The room at an address. */
 export const roomAt = (path: string): Room | undefined => [...rooms, ...inner].find(room => isWithin(path, room.to))
 

@@ -1,7 +1,6 @@
-import { isOutside, roomAt } from '~/rooms'
+import { isOfAthlete } from '~/rooms'
 
 /** Asks ahead where the room is one of whoever is signed in. */
 export default defineNuxtPlugin(() => {
-  const { pathname } = window.location
-  if (roomAt(pathname) && !isOutside(pathname)) askFirst()
+  if (isOfAthlete(window.location.pathname)) askFirst()
 })

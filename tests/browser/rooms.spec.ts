@@ -1,4 +1,4 @@
-import { actOn, expect, test, tick } from './page'
+import { actOn, expect, expectAccessible, test, tick } from './page'
 
 test('the shelf opens, copies, removes and brings back', async ({ app }) => {
   await app.goto('/shelf')
@@ -101,6 +101,19 @@ test('an address that leads nowhere says so', async ({ app }) => {
   await expect(app.getByRole('alert')).toContainText('There is no such recording.')
   await app.goto('/desk/00000000-0000-4000-8000-000000000000')
   await expect(app.getByRole('alert')).toContainText('There is no such session.')
+})
+
+test('axe finds nothing on the desk with a session, wide or narrow, and nothing runs out of a narrow window', async ({ app }) => {
+  await app.goto('/shelf')
+  await app.getByRole('link', { name: 'Quay ladder', exact: true }).click()
+  await expect(app.locator('[data-test=title]')).toHaveText('Quay ladder')
+  await app.goto('/desk')
+  await expect(app.locator('h1')).toBeVisible()
+  await expect(app.locator('.cm-line').first()).toBeAttached()
+  await expectAccessible(app)
+  await app.setViewportSize({ width: 390, height: 844 })
+  await expect.poll(() => app.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await expectAccessible(app)
 })
 
 test('what was done is passed on in words that read back at the Desk', async ({ app }) => {
